@@ -1,0 +1,24 @@
+import { skillGraph, type SkillFile, type SkillGraph } from '../core/skills/skillGraph';
+import type { MaterialKind } from '../core/materials/kind';
+import counting from '../../data/skills/1-counting.json';
+import bonds from '../../data/skills/2-bonds.json';
+import add from '../../data/skills/3-add.json';
+import subtract from '../../data/skills/4-subtract.json';
+import placeValue from '../../data/skills/5-place-value.json';
+import multiply from '../../data/skills/6-multiply.json';
+import kinds from '../../data/kinds/kinds.json';
+
+const skillFiles = [counting, bonds, add, subtract, placeValue, multiply] as unknown as readonly SkillFile[];
+
+let graph: SkillGraph | null = null;
+
+/** The shipped skill graph, checked once. @throws when the shipped data is broken. */
+export function shippedGraph(): SkillGraph {
+  if (graph) return graph;
+  const built = skillGraph(skillFiles);
+  if (!built.ok) throw new Error(built.problem.message);
+  graph = built.value;
+  return graph;
+}
+
+export const shippedKinds = kinds as readonly MaterialKind[];

@@ -1,0 +1,13 @@
+/** A sort of material with a stable id; what people read is `title`. */
+export interface MaterialKind {
+  readonly id: string;
+  readonly title: string;
+  /** Other words people type for it. */
+  readonly alsoCalled: readonly string[];
+  readonly unit: string;
+  /** Fits a small-parts cylinder (16 CFR 1501), so it stays away from toddlers. */
+  readonly smallParts: boolean;
+  /** Used up or freely at hand (paper, pencils): never short. */
+  readonly plentiful: boolean;
+  readonly caution?: string;
+}

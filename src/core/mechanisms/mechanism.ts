@@ -1,0 +1,55 @@
+import type { GameLog } from '../simulate/gameLog';
+import type { ItemChannel, OperandRange } from '../simulate/itemChannel';
+import type { Rng } from '../shared/rng';
+import type { Problem } from '../shared/codes';
+
+export const policies = ['careful', 'typical', 'random'] as const;
+export type Policy = (typeof policies)[number];
+
+/** How one seat plays: its own numbers and its own skill at the table. */
+export interface Seat<P> {
+  readonly parameters: P;
+  readonly policy: Policy;
+  /** Chance that a seat misses its best move or forgets, 0 … 1. */
+  readonly errorRate: number;
+}
+
+export interface ParameterSchema {
+  readonly type: 'object';
+  readonly additionalProperties: false;
+  readonly properties: Readonly<Record<string, Readonly<Record<string, unknown>>>>;
+}
+
+/** Plays game number `game` to its end and reports to the log. Built once per table. */
+export type PlayGame = (rng: Rng, log: GameLog) => void;
+
+/**
+ * A rule family. Mechanisms never import one another; the simulator knows only this
+ * interface. `P` is inferred from the folder's `DEFAULTS`.
+ */
+export interface Mechanism<P extends object = object> {
+  readonly id: string;
+  readonly family: string;
+  readonly title: string;
+  /** How it plays, for a helper who has never seen it. */
+  readonly words: readonly string[];
+  readonly parametersSchema: ParameterSchema;
+  readonly defaults: P;
+  readonly seats: { readonly min: number; readonly max: number };
+  /** Names of the mechanism's own measures, in the order of `log.extra`. */
+  readonly extraMeasures: readonly string[];
+  /** What the parameters cannot do together; null when all is well. */
+  check(parameters: P): Problem | null;
+  /** What the seats of one table cannot do together; null when all is well. */
+  checkTable?(seats: readonly Seat<P>[]): Problem | null;
+  channels(parameters: P): readonly ItemChannel[];
+  range(seats: readonly Seat<P>[]): OperandRange;
+  /** Everybody works at the same time (no waiting) or one after another. */
+  simultaneous(parameters: P): boolean;
+  createTable(seats: readonly Seat<P>[]): PlayGame;
+  /** Material kinds this variant needs, by id, for one table of `seats` players. */
+  materials(parameters: P, seats: number): readonly { readonly kind: string; readonly quantity: number }[];
+}
+
+/** Cap on turns of one game; how often it is hit is reported. */
+export const TURN_CAP = 2000;

@@ -1,0 +1,188 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { checkTable } from '../../contract/parameters';
+import { shippedGraph } from '../../contract/shippedData';
+import { resultOf } from '../items/item';
+import { Simulation, type SeatRequest } from '../simulate/simulation';
+import { simulationResult, type SimulationResult } from '../simulate/simulationResult';
+import { checkValue } from './checkValues';
+import { policies } from './mechanism';
+import { mechanisms } from './registry';
+
+export function run(id: string, parameters: object, seats: number | SeatRequest[], games: number, seed = 7): SimulationResult {
+  const table = checkTable(id, parameters, seats);
+  if (!table.ok) throw new Error(table.problem.message);
+  const sim = new Simulation(table.value.mechanism, table.value.seats, shippedGraph(), { seed, games });
+  while (!sim.advance());
+  return simulationResult(sim);
+}
+const careful = (n: number): SeatRequest[] => Array.from({ length: n }, () => ({ policy: 'careful' as const }));
+/** Within four standard errors: a right engine fails once in sixteen thousand. */
+const near = (got: { mean: number; standardError: number }, want: string | number): void => {
+  expect(Math.abs(got.mean - Number(want)), `${got.mean} ± ${got.standardError} against ${want}`).toBeLessThan(4 * got.standardError);
+};
+
+describe('every mechanism', () => {
+  it.each(mechanisms.map((m) => [m.id, m] as const))('%s plays its own example, ends, and names itself after its family', (_id, m) => {
+    const result = run(m.id, {}, Math.max(2, m.seats.min), 320);
+    expect(result.games).toBe(320);
+    expect(result.outcomes.capped).toBeLessThan(0.01);
+    expect(result.outcomes.wins.reduce((a, b) => a + b, 0) + result.outcomes.ties).toBeCloseTo(1, 6);
+    expect(m.words.length).toBeGreaterThan(2);
+  });
+
+  it.each(mechanisms.map((m) => [m.id]))('%s emits only true items, whatever the policy', (id) => {
+    fc.assert(
+      fc.property(fc.integer({ min: 0, max: 1e6 }), fc.constantFrom(...policies), fc.integer({ min: 1, max: 4 }), (seed, policy, seats) => {
+        const result = run(id, {}, Array.from({ length: seats }, () => ({ policy })), 8, seed);
+        for (const item of result.items) expect(item.result).toBeCloseTo(resultOf(item.op, item.a, item.b), 9);
+        expect(result.items.length).toBeGreaterThan(0);
+      }),
+      { numRuns: 12 },
+    );
+  });
+
+  it.each(mechanisms.map((m) => [m.id]))('%s gives the same result for the same seed and another for another', (id) => {
+    const first = run(id, {}, 3, 200, 11);
+    expect(run(id, {}, 3, 200, 11)).toEqual(first);
+    expect(run(id, {}, 3, 200, 12).items).not.toEqual(first.items);
+  });
+
+  it.each(mechanisms.map((m) => [m.id, m] as const))('%s refuses unknown and senseless parameters with the field named', (id, m) => {
+    expect(checkTable(id, { nonsense: 1 }, 2)).toMatchObject({ ok: false, problem: { code: 'out-of-range', field: 'parameters.nonsense' } });
+    expect(checkTable(id, {}, 0)).toMatchObject({ ok: false, problem: { field: 'seats' } });
+    expect(checkTable(id, {}, m.seats.max + 1)).toMatchObject({ ok: false, problem: { field: 'seats' } });
+    expect(checkTable(id, {}, [{ errorRate: Number.NaN }, {}])).toMatchObject({ ok: false, problem: { field: 'seats.0.errorRate' } });
+  });
+});
+
+describe('sum columns', () => {
+  const race = (height: number, more: object = {}): SimulationResult => run('sum-columns', { height, picks: 0, firstColumn: 0, lastColumn: 60, ...more }, 1, 30_000);
+
+  // Exact values computed by integration of Poisson tails; see data/check-values.
+  it.each([
+    ['race.2d6.n6', 6, {}],
+    ['race.2d6.n10', 10, {}],
+    ['race.2d0-9.n6', 6, { lowestFace: 0, highestFace: 9 }],
+  ])('%s: expected rolls', (id, height, more) => {
+    near(race(height, more).turns, checkValue<{ E_rolls: { dec: string } }>(id).E_rolls.dec);
+  });
+
+  it('throws sums of two dice as often as they are', () => {
+    const { ways } = checkValue<{ ways: Record<string, number> }>('dist.2d6.sum');
+    const result = race(10);
+    const total = result.items.reduce((sum, i) => sum + i.count, 0);
+    for (const [sum, count] of Object.entries(ways)) {
+      const met = result.items.filter((i) => i.result === Number(sum)).reduce((n, i) => n + i.count, 0) / total;
+      expect(Math.abs(met - count / 36)).toBeLessThan(4 * Math.sqrt(((count / 36) * (1 - count / 36)) / total));
+    }
+  });
+
+  it('takes differences of two dice as often as they are', () => {
+    const { ways } = checkValue<{ ways: Record<string, number> }>('dist.2d6.absdiff');
+    const result = run('sum-columns', { combine: 'difference', firstColumn: 0, lastColumn: 5, picks: 0 }, 2, 10_000);
+    const total = result.items.reduce((sum, i) => sum + i.count, 0);
+    for (const [gap, count] of Object.entries(ways)) {
+      const met = result.items.filter((i) => i.result === Number(gap)).reduce((n, i) => n + i.count, 0) / total;
+      expect(Math.abs(met - count / 36)).toBeLessThan(4 * Math.sqrt(0.25 / total));
+    }
+  });
+
+  // Common practice, no source: one never comes, edges seldom win, an unpicked column often fills first.
+  it('never marks column one and rewards picking the middle', () => {
+    const even = run('sum-columns', {}, [{ policy: 'careful' }, { policy: 'random' }], 4000);
+    expect(even.items.some((i) => i.result === 1)).toBe(false);
+    expect(even.outcomes.wins[0]).toBeGreaterThan(even.outcomes.wins[1]! * 1.5);
+    expect(run('sum-columns', { picks: 1 }, 2, 4000).measures['unpickedColumnFillsFirst']).toBeGreaterThan(0.3);
+  });
+
+  it('deals cards without return to the end of the deck', () => {
+    const result = run('sum-columns', { draw: 'no-return', highestFace: 10, copies: 4, lastColumn: 20, picks: 0 }, 2, 500);
+    expect(result.items.every((i) => i.a <= 10 && i.b <= 10)).toBe(true);
+  });
+
+  it('refuses columns that no throw reaches', () => {
+    expect(checkTable('sum-columns', { firstColumn: 30, lastColumn: 40 }, 2)).toMatchObject({ problem: { code: 'impossible-parameters' } });
+  });
+});
+
+describe('running total', () => {
+  const plain = { handSize: 1, takeTen: 0, reverse: 0, skip: 0 };
+  const draws = (more: object): SimulationResult => run('running-total', { ...plain, ...more }, 1, 30_000);
+
+  // Exact values by dynamic programming; see data/check-values.
+  it.each([
+    ['total.replace.50', { high: 50, landing: 'beyond', draw: 'return' }],
+    ['total.replace.exact.50', { high: 50, landing: 'exact', draw: 'return' }],
+    ['total.replace.100', { high: 100, landing: 'beyond', draw: 'return' }],
+    ['total.replace.exact.100', { high: 100, landing: 'exact', draw: 'return' }],
+  ])('%s: expected draws', (id, more) => {
+    near(draws(more).turns, checkValue<{ dec: string }>(id).dec);
+    near(draws({ ...more, direction: 'down' }).turns, checkValue<{ dec: string }>(id).dec);
+  });
+
+  it.each([['total.deck40.50', 50], ['total.deck40.100', 100]])('%s: expected draws without return', (id, high) => {
+    near(draws({ high, landing: 'beyond', draw: 'deck' }).turns, checkValue<{ E: { dec: string } }>(id).E.dec);
+  });
+
+  it('with three greedy players to exactly 100 lasts about 21.9 turns', () => {
+    const result = run('running-total', {}, careful(3), 20_000);
+    expect(result.turns.mean).toBeGreaterThan(21.4);
+    expect(result.turns.mean).toBeLessThan(22.4);
+  });
+
+  // Common practice, no source.
+  it('practises addition going up, subtraction going down, and both up and down', () => {
+    const share = (direction: string): number => run('running-total', { direction }, 3, 3000).shares.subtract.mean;
+    expect(share('up')).toBeLessThan(0.1);
+    expect(share('down')).toBeGreaterThan(0.95);
+    const both = share('up-and-down');
+    expect(both).toBeGreaterThan(0.35);
+    expect(both).toBeLessThan(0.7);
+  });
+
+  it('gives each seat its own cards when asked', () => {
+    const result = run('running-total', {}, [{ policy: 'careful' }, { policy: 'typical', errorRate: 0.1, parameters: { highestCard: 5 } }], 500);
+    expect(Math.max(...result.items.filter((i) => i.seat === 1 && i.op === 'add').map((i) => i.b))).toBe(5);
+    expect(Math.max(...result.items.filter((i) => i.seat === 0 && i.op === 'add').map((i) => i.b))).toBe(10);
+  });
+
+  it('ends when the deck is out if so agreed, and gives tokens for tens and matches', () => {
+    const out = run('running-total', { deckOut: 'ends', high: 300, bonusStep: 10, matchTop: true }, 3, 500);
+    expect(out.turns.mean).toBeLessThan(60);
+    expect(out.measures['tokensTaken']).toBeGreaterThan(0.1);
+    expect(out.outcomes.score.mean).toBeGreaterThan(0.5);
+  });
+
+  it('refuses an end that can never be met, and one deck for too many hands', () => {
+    expect(checkTable('running-total', { lowestCard: 4, highestCard: 9, takeTen: 0 }, 2)).toMatchObject({ problem: { code: 'impossible-parameters', field: 'parameters.landing' } });
+    expect(checkTable('running-total', { lowestCard: 9, highestCard: 10, landing: 'beyond', copies: 1, handSize: 3 }, 4)).toMatchObject({ problem: { code: 'impossible-parameters' } });
+  });
+});
+
+describe('pair memory', () => {
+  const alone = (pairs: number, memory: number): SimulationResult =>
+    run('pair-memory', { relation: 'equal', secondLook: 'dots', lowestCard: 1, highestCard: pairs, rows: 2, columns: pairs, memory, extraTurn: false }, careful(1), pairs > 6 ? 15_000 : 30_000);
+
+  // Exact values by dynamic programming (compare Velleman and Warrington 2013); see data/check-values.
+  it.each([2, 3, 5, 6, 8])('with perfect memory and %i pairs takes the expected moves', (n) => near(alone(n, -1).turns, checkValue<{ dec: string }>(`memory.perfect.n${n}`).dec));
+  it.each([4, 6])('without memory and %i pairs takes n² moves', (n) => near(alone(n, 0).turns, checkValue<{ dec: string }>(`memory.none.n${n}`).dec));
+
+  it('of sums to ten with one full and one short memory takes about 19.5 flips', () => {
+    const result = run('pair-memory', { memory: -1 }, [{ policy: 'careful' }, { policy: 'careful', parameters: { memory: 5 } }], 20_000);
+    expect(Math.abs(result.measures['flips']! - 19.5)).toBeLessThan(0.4);
+    expect(result.outcomes.wins[0]).toBeGreaterThan(result.outcomes.wins[1]!);
+  });
+
+  it('asks for partners of ten and checks wrong guesses by adding', () => {
+    const result = run('pair-memory', {}, 2, 500);
+    expect(result.items.filter((i) => i.unknown === 'b').every((i) => i.result === 10)).toBe(true);
+    expect(result.items.some((i) => i.unknown === 'result' && i.result !== 10)).toBe(true);
+    expect(result.doses[0]!.find((d) => d.skill === 'pairs-of-10')!.perTenMinutes).toBeGreaterThan(10);
+  });
+
+  it('refuses a sum of thirty from cards one to ten, and an odd layout', () => {
+    expect(checkTable('pair-memory', { sum: 30, lowestCard: 1, highestCard: 10 }, 2)).toMatchObject({ problem: { code: 'impossible-parameters', field: 'parameters.sum', message: 'No two cards from 1 to 10 make 30.' } });
+    expect(checkTable('pair-memory', { rows: 3, columns: 3 }, 2)).toMatchObject({ problem: { field: 'parameters.rows' } });
+  });
+});

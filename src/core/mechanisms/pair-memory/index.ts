@@ -1,0 +1,59 @@
+import type { ItemChannel } from '../../simulate/itemChannel';
+import type { Problem } from '../../shared/codes';
+import type { Mechanism, Seat } from '../mechanism';
+import { DEFAULTS, type PairMemoryParameters, SCHEMA } from './parameters';
+import { createTable } from './playOut';
+import { pairsOf } from './rules';
+
+const impossible = (field: string, message: string): Problem => ({ code: 'impossible-parameters', field, message });
+
+function check(p: PairMemoryParameters): Problem | null {
+  if (p.highestCard < p.lowestCard) return impossible('highestCard', `The highest card (${p.highestCard}) is below the lowest (${p.lowestCard}).`);
+  if ((p.rows * p.columns) % 2 === 1) return impossible('rows', `${p.rows} rows of ${p.columns} is an odd number of cards, so one would be left over.`);
+  if (pairsOf(p).length === 0) return impossible('sum', `No two cards from ${p.lowestCard} to ${p.highestCard} make ${p.sum}.`);
+  if (p.relation === 'equal' && p.firstLook === p.secondLook) return impossible('secondLook', 'Equal amounts need two different looks, else every pair is the same picture twice.');
+  return null;
+}
+
+function checkTable(seats: readonly Seat<PairMemoryParameters>[]): Problem | null {
+  const common = seats[0]!.parameters;
+  const keys = Object.keys(common).filter((k) => k !== 'memory') as (keyof PairMemoryParameters)[];
+  const differs = keys.find((key) => seats.some((s) => s.parameters[key] !== common[key]));
+  return differs ? impossible(differs, `All players turn the same cards, so "${differs}" must be the same for everyone; only "memory" may differ.`) : null;
+}
+
+/** A look without numerals is taken in at a glance up to ten, and counted beyond. */
+const readChannel = (rep: PairMemoryParameters['firstLook'], highest: number): ItemChannel => ({ op: highest <= 10 ? 'subitise' : 'count', unknown: 'result', rep });
+
+export const pairMemory: Mechanism<PairMemoryParameters> = {
+  id: 'pair-memory',
+  family: 'pair-memory',
+  title: 'Pair memory',
+  words: [
+    'Lay the cards face down in rows.',
+    'In turn, turn one card and say what it needs; then turn a second.',
+    'If the two belong together, keep them; otherwise turn them back.',
+    'Everyone watches: what was seen helps later.',
+    'When all cards are gone, put the pairs side by side and read them aloud.',
+  ],
+  parametersSchema: SCHEMA,
+  defaults: DEFAULTS,
+  seats: { min: 1, max: 6 },
+  extraMeasures: ['flips'],
+  check,
+  checkTable,
+  channels: (p) => [
+    p.relation === 'sum' ? { op: 'add', unknown: 'b', rep: p.secondLook } : { op: 'compare', unknown: 'result', rep: p.secondLook === 'numerals' || p.secondLook === 'words' ? p.firstLook : p.secondLook },
+    { op: 'add', unknown: 'result', rep: p.secondLook },
+    readChannel(p.firstLook, p.highestCard),
+    readChannel(p.secondLook, p.highestCard),
+  ],
+  range: (seats) => ({ low: 0, highA: seats[0]!.parameters.highestCard, highB: seats[0]!.parameters.highestCard }),
+  simultaneous: () => false,
+  createTable,
+  materials: (p) => [
+    p.relation === 'sum' && p.firstLook === 'numerals' && p.secondLook === 'numerals' && p.highestCard <= 10
+      ? { kind: 'number-deck-1-10', quantity: 1 }
+      : { kind: 'pair-cards', quantity: 1 },
+  ],
+};

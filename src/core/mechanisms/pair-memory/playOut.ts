@@ -1,0 +1,67 @@
+import type { Rng } from '../../shared/rng';
+import type { GameLog } from '../../simulate/gameLog';
+import { type PlayGame, type Seat, TURN_CAP } from '../mechanism';
+import type { PairMemoryParameters } from './parameters';
+import { chooseFirst, chooseSecond, recall } from './policies';
+import { flip, isPair, lay, type MemoryState, newState, pairsOf, take } from './rules';
+
+/** Channels, in the order of `index.ts`. */
+const PARTNER = 0;
+const CHECK = 1;
+const READ_FIRST = 2;
+const READ_SECOND = 3;
+
+export function createTable(seats: readonly Seat<PairMemoryParameters>[]): PlayGame {
+  const p = seats[0]!.parameters;
+  const state = newState(p);
+  const pairs = pairsOf(p);
+  const inMind = new Uint8Array(state.value.length);
+  const count = seats.length;
+  const looks = [p.firstLook, p.secondLook].map((look) => look !== 'numerals' && look !== 'words');
+  const readsFirst = looks[0]!;
+  const readsSecond = looks[1]!;
+  return (rng: Rng, log: GameLog): void => {
+    lay(state, pairs, rng);
+    let s = 0;
+    while (state.left > 0 && log.turns < TURN_CAP) {
+      const seat = seats[s]!;
+      log.turn(s, state.left > 2 ? state.left : 1);
+      recall(state, seat, inMind, rng);
+      const x = chooseFirst(state, p, inMind, rng);
+      look(state, x, s, readsFirst, readsSecond, log);
+      if (p.relation === 'sum') log.item(s, PARTNER, state.value[x]!, p.sum - state.value[x]!);
+      const y = chooseSecond(state, p, inMind, x, rng);
+      look(state, y, s, readsFirst, readsSecond, log);
+      const found = isPair(state, p, x, y);
+      if (p.relation === 'equal') log.item(s, PARTNER, state.value[x]!, state.value[y]!);
+      else if (!found) log.item(s, CHECK, state.value[x]!, state.value[y]!);
+      if (found) {
+        take(state, x, y);
+        log.scores[s]!++;
+      }
+      if (!found || !p.extraTurn) s = (s + 1) % count;
+    }
+    log.extra[0] = state.flips;
+    log.capped = state.left > 0;
+    log.rounds = Math.ceil(log.turns / count);
+    log.winner = winnerOf(log.scores);
+  };
+}
+
+function look(state: MemoryState, place: number, seat: number, readsFirst: boolean, readsSecond: boolean, log: GameLog): void {
+  flip(state, place);
+  const side = state.look[place]!;
+  if (side === 0 ? readsFirst : readsSecond) log.item(seat, side === 0 ? READ_FIRST : READ_SECOND, state.value[place]!, 0);
+}
+
+function winnerOf(scores: Float64Array): number {
+  let best = 0;
+  let tied = false;
+  for (let i = 1; i < scores.length; i++) {
+    if (scores[i]! > scores[best]!) {
+      best = i;
+      tied = false;
+    } else if (scores[i] === scores[best]) tied = true;
+  }
+  return tied ? -1 : best;
+}

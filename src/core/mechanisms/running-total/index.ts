@@ -1,0 +1,57 @@
+import type { Problem } from '../../shared/codes';
+import type { Mechanism, Seat } from '../mechanism';
+import { DEFAULTS, type RunningTotalParameters, SCHEMA } from './parameters';
+import { createTable } from './playOut';
+import { deadTotals, deckOf } from './rules';
+
+const impossible = (field: string, message: string): Problem => ({ code: 'impossible-parameters', field, message });
+
+function check(p: RunningTotalParameters): Problem | null {
+  if (p.high <= p.low) return impossible('high', `The upper end (${p.high}) must lie above the lower end (${p.low}).`);
+  if (p.highestCard < p.lowestCard) return impossible('highestCard', `The highest card (${p.highestCard}) is below the lowest (${p.lowestCard}).`);
+  const dead = deadTotals(p);
+  if (dead.length > 0) return impossible('landing', `From ${dead[0]} the end can never be met exactly with cards ${p.lowestCard} to ${p.highestCard}. Add lower cards or let the end be passed.`);
+  if (p.draw === 'deck' && deckOf(p).length <= p.handSize) return impossible('copies', 'The deck is no larger than one hand.');
+  return null;
+}
+
+function checkTable(seats: readonly Seat<RunningTotalParameters>[]): Problem | null {
+  const common = seats[0]!.parameters;
+  const shared = ['direction', 'low', 'high', 'landing', 'bonusStep', 'matchTop', 'draw', 'deckOut', 'roundsToWin'] as const;
+  const differs = shared.find((key) => seats.some((s) => s.parameters[key] !== common[key]));
+  if (differs) return impossible(differs, `All players share one total, so "${differs}" must be the same for everyone.`);
+  if (common.draw === 'return') return null;
+  const wanted = seats.reduce((sum, s) => sum + s.parameters.handSize, 0);
+  return deckOf(common).length <= wanted ? impossible('handSize', `${seats.length} hands need ${wanted} cards and the deck has ${deckOf(common).length}.`) : null;
+}
+
+export const runningTotal: Mechanism<RunningTotalParameters> = {
+  id: 'running-total',
+  family: 'running-total',
+  title: 'Running total',
+  words: [
+    'Everyone holds a hand of number cards; one total is kept for the whole table.',
+    'In turn, play a card, say the new total, and draw.',
+    'Counting down works the same way: take the card away and say what is left.',
+    'A take-ten card takes ten off, a turn-round card changes the direction of play, a pass-over card leaves the next player out.',
+    'With nothing to play, put a card away and draw. Reaching the end ends the round.',
+  ],
+  parametersSchema: SCHEMA,
+  defaults: DEFAULTS,
+  seats: { min: 1, max: 6 },
+  extraMeasures: ['landingsOnTen', 'tokensTaken'],
+  check,
+  checkTable,
+  channels: () => [
+    { op: 'add', unknown: 'result', rep: 'numerals' },
+    { op: 'subtract', unknown: 'result', rep: 'numerals' },
+  ],
+  range: (seats) => ({
+    low: 0,
+    highA: Math.max(...seats.map((s) => s.parameters.high + s.parameters.highestCard)),
+    highB: Math.max(10, ...seats.map((s) => s.parameters.highestCard)),
+  }),
+  simultaneous: () => false,
+  createTable,
+  materials: (p) => [{ kind: 'number-deck-1-10', quantity: Math.max(1, Math.ceil(p.copies / 4)) }],
+};

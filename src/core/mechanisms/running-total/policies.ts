@@ -1,0 +1,70 @@
+import { below, type Rng, uniform } from '../../shared/rng';
+import type { Seat } from '../mechanism';
+import type { RunningTotalParameters } from './parameters';
+import { isLegal, REVERSE, SKIP, TAKE_TEN, type TotalState } from './rules';
+
+const reachEndWorth = 1000;
+const roundNumberWorth = 100;
+const takeTenOnRoundNumberWorth = 50;
+
+/** Greedy worth of a card: the end first, then a multiple of ten, then the larger card. */
+function worth(state: TotalState, p: RunningTotalParameters, card: number): number {
+  if (card === SKIP) return 2;
+  if (card === REVERSE) return 1;
+  if (card === TAKE_TEN) {
+    const landing = state.total - 10;
+    if (state.step < 0) return landing <= p.low ? reachEndWorth : 10;
+    return landing > 10 && landing % 10 === 0 ? takeTenOnRoundNumberWorth : -10;
+  }
+  const landing = state.total + state.step * card;
+  if (state.step > 0 ? landing >= p.high : landing <= p.low) return reachEndWorth;
+  const roundStep = p.bonusStep || 10;
+  return landing % roundStep === 0 ? roundNumberWorth + card : card;
+}
+
+/** Chooses a legal card: its place in the hand, or −1 when nothing can be played. */
+export function chooseCard(state: TotalState, seat: Seat<RunningTotalParameters>, s: number, rng: Rng): number {
+  const base = s * state.handWidth;
+  const held = state.held[s]!;
+  const p = seat.parameters;
+  const careless = seat.policy === 'random' || (seat.policy === 'typical' && uniform(rng) < seat.errorRate);
+  let best = -1;
+  let bestWorth = -Infinity;
+  let seen = 0;
+  for (let i = 0; i < held; i++) {
+    const card = state.hands[base + i]!;
+    if (!isLegal(state, p, card)) continue;
+    seen++;
+    if (careless) {
+      if (below(rng, seen) === 0) best = i;
+      continue;
+    }
+    const value = worth(state, p, card);
+    if (value > bestWorth) {
+      best = i;
+      bestWorth = value;
+    }
+  }
+  return best;
+}
+
+/** Distinct legal cards: what a player really has to choose between. */
+export function countChoices(state: TotalState, p: RunningTotalParameters, s: number): number {
+  const base = s * state.handWidth;
+  let choices = 0;
+  for (let i = 0; i < state.held[s]!; i++) {
+    const card = state.hands[base + i]!;
+    let seenBefore = false;
+    for (let j = 0; j < i; j++) if (state.hands[base + j] === card) seenBefore = true;
+    if (!seenBefore && isLegal(state, p, card)) choices++;
+  }
+  return choices;
+}
+
+/** With nothing to play, the largest card goes. */
+export function chooseDiscard(state: TotalState, s: number): number {
+  const base = s * state.handWidth;
+  let worst = 0;
+  for (let i = 1; i < state.held[s]!; i++) if (state.hands[base + i]! > state.hands[base + worst]!) worst = i;
+  return worst;
+}

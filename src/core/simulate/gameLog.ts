@@ -1,0 +1,106 @@
+import { itemAt, type TallyShape } from './itemChannel';
+import type { TimeModel } from './timeModel';
+import { secondsOfItem } from './timeModel';
+import type { Item } from '../items/item';
+
+/** An item that does not fit the dense tally (a fraction, say). */
+export interface LooseItem extends Item {
+  readonly seat: number;
+}
+
+/**
+ * What one game reports while it is played. Dense typed arrays and plain numbers only:
+ * the turn loop allocates nothing.
+ */
+export class GameLog {
+  readonly tally: Float64Array;
+  readonly seconds: Float32Array;
+  readonly turnsOfSeat: Float64Array;
+  readonly secondsOfSeat: Float64Array;
+  readonly scores: Float64Array;
+  /** Items off the dense grid, counted by text key. */
+  readonly loose = new Map<string, { item: LooseItem; count: number }>();
+  turns = 0;
+  rounds = 0;
+  itemSeconds = 0;
+  choices = 0;
+  movelessTurns = 0;
+  /** Seat that won, −1 for nobody or a tie. */
+  winner = -1;
+  capped = false;
+  /** A mechanism's own measures (flips, tens landed on), by index. */
+  readonly extra = new Float64Array(8);
+  private readonly strideSeat: number;
+  private readonly strideChannel: number;
+  private readonly strideA: number;
+  private readonly low: number;
+  private readonly highA: number;
+  private readonly highB: number;
+
+  constructor(
+    readonly shape: TallyShape,
+    readonly time: TimeModel,
+  ) {
+    this.tally = new Float64Array(shape.size);
+    this.seconds = new Float32Array(shape.strideSeat);
+    for (let i = 0; i < shape.strideSeat; i++) this.seconds[i] = secondsOfItem(time, itemAt(shape, i));
+    this.turnsOfSeat = new Float64Array(shape.seats);
+    this.secondsOfSeat = new Float64Array(shape.seats);
+    this.scores = new Float64Array(shape.seats);
+    this.strideSeat = shape.strideSeat;
+    this.strideChannel = shape.strideChannel;
+    this.strideA = shape.strideA;
+    this.low = shape.range.low;
+    this.highA = shape.range.highA;
+    this.highB = shape.range.highB;
+  }
+
+  /** Clears what belongs to one game; the tally runs on over the batch. */
+  begin(): void {
+    this.turns = 0;
+    this.rounds = 0;
+    this.itemSeconds = 0;
+    this.choices = 0;
+    this.movelessTurns = 0;
+    this.winner = -1;
+    this.capped = false;
+    this.turnsOfSeat.fill(0);
+    this.secondsOfSeat.fill(0);
+    this.scores.fill(0);
+    this.extra.fill(0);
+  }
+
+  /** One turn of `seat` with `options` moves to choose from (0: a turn with nothing to do). */
+  turn(seat: number, options: number): void {
+    this.turns++;
+    this.turnsOfSeat[seat]!++;
+    this.choices += options;
+    if (options === 0) this.movelessTurns++;
+  }
+
+  item(seat: number, channel: number, a: number, b: number): void {
+    const low = this.low;
+    if (a < low || b < low || a > this.highA || b > this.highB || (a | 0) !== a || (b | 0) !== b) {
+      this.looseItem(seat, channel, a, b);
+      return;
+    }
+    const place = channel * this.strideChannel + (a - low) * this.strideA + (b - low);
+    this.tally[seat * this.strideSeat + place]!++;
+    const seconds = this.seconds[place]!;
+    this.itemSeconds += seconds;
+    this.secondsOfSeat[seat]! += seconds;
+  }
+
+  private looseItem(seat: number, channel: number, a: number, b: number): void {
+    const key = `${seat}|${channel}|${a.toFixed(6)}|${b.toFixed(6)}`;
+    const known = this.loose.get(key);
+    const c = this.shape.channels[channel]!;
+    const result = c.op === 'add' ? a + b : c.op === 'subtract' ? a - b : c.op === 'multiply' ? a * b : c.op === 'divide' ? a / b : Math.sign(a - b);
+    const item = known?.item ?? { op: c.op, a, b, result, unknown: c.unknown, rep: c.rep, seat };
+    if (known) known.count++;
+    else this.loose.set(key, { item, count: 1 });
+    const seconds = secondsOfItem(this.time, item);
+    this.itemSeconds += seconds;
+    this.secondsOfSeat[seat]! += seconds;
+  }
+}

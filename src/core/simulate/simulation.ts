@@ -1,0 +1,242 @@
+import { type Mechanism, type PlayGame, type Policy, type Seat, TURN_CAP } from '../mechanisms/mechanism';
+import { createRng, reseed, type Rng } from '../shared/rng';
+import type { SkillGraph } from '../skills/skillGraph';
+import { chancesOf } from '../skills/skillGraph';
+import { tenTraitOf } from '../items/traits';
+import { classOfOperation, itemClasses, type ItemClasses } from './classes';
+import { GameLog } from './gameLog';
+import { tallyShape, type TallyShape } from './itemChannel';
+import { DEFAULT_TIME, type TimeModel } from './timeModel';
+import { ratioOf } from './ratio';
+
+/** Raised whenever a change of rules or counting makes old results differ. */
+export const ENGINE = '1';
+
+export interface Precision {
+  /** Relative standard error asked of the mean number of turns. */
+  readonly length: number;
+  /** Absolute standard error asked of every share of practice. */
+  readonly share: number;
+}
+
+export const DEFAULT_PRECISION = { length: 0.01, share: 0.005 } satisfies Precision;
+
+export interface SimulationOptions {
+  readonly seed: number;
+  /** Exactly this many games; otherwise as many as the precision needs. */
+  readonly games?: number;
+  readonly precision?: Precision;
+  readonly mostGames?: number;
+  readonly time?: TimeModel;
+}
+
+export const MOST_GAMES = 400_000;
+const minutesBins = 3000;
+const minutesPerBin = 0.1;
+const leastBatches = 32;
+
+/** Places in a batch record before the classes of each seat. */
+const GAMES = 0;
+const TURNS = 1;
+const ROUNDS = 2;
+const SECONDS = 3;
+const CHOICES = 4;
+const MOVELESS = 5;
+const WAITING = 6;
+const TIES = 7;
+const CAPPED = 8;
+const SCORE = 9;
+const ITEMS = 10;
+const EXTRA = 11;
+const HEAD = EXTRA + 8;
+
+/**
+ * One simulation, advanced batch by batch so that a worker can report progress and stop.
+ * The same seed gives the same result whatever the machine.
+ */
+export class Simulation {
+  readonly log: GameLog;
+  readonly shape: TallyShape;
+  readonly classes: ItemClasses;
+  readonly turnCounts = new Float64Array(TURN_CAP + 2);
+  readonly roundCounts = new Float64Array(TURN_CAP + 2);
+  readonly minuteCounts = new Float64Array(minutesBins);
+  readonly tally: Float64Array;
+  batches: Float64Array[] = [];
+  games = 0;
+  private readonly play: PlayGame;
+  private readonly rng: Rng = createRng(0);
+  private readonly time: TimeModel;
+  private readonly simultaneous: boolean;
+  private batchGames: number;
+
+  constructor(
+    readonly mechanism: Mechanism,
+    readonly seats: readonly Seat<object>[],
+    readonly graph: SkillGraph | null,
+    readonly options: SimulationOptions,
+  ) {
+    this.time = options.time ?? DEFAULT_TIME;
+    this.shape = tallyShape(seats.length, mechanism.channels(seats[0]!.parameters), mechanism.range(seats));
+    this.classes = itemClasses(this.shape, graph);
+    this.log = new GameLog(this.shape, this.time);
+    this.tally = new Float64Array(this.shape.size);
+    this.play = mechanism.createTable(seats);
+    this.simultaneous = mechanism.simultaneous(seats[0]!.parameters);
+    this.batchGames = options.games ? Math.max(1, Math.ceil(options.games / leastBatches)) : 25;
+  }
+
+  /** Plays one batch. Returns true when the simulation is finished. */
+  advance(): boolean {
+    const wanted = this.options.games ?? Math.min(this.options.mostGames ?? MOST_GAMES, MOST_GAMES);
+    const size = Math.min(this.batchGames, wanted - this.games);
+    this.batches.push(this.playBatch(size));
+    if (this.games >= wanted) return true;
+    if (this.options.games) return false;
+    if (this.batches.length < leastBatches) return false;
+    if (this.reached() >= 1) return true;
+    if (this.batches.length >= leastBatches * 2) this.mergeBatches();
+    return false;
+  }
+
+  /** Share of the work done, 0 … 1, as far as it can be known. */
+  progress(): number {
+    if (this.options.games) return this.games / this.options.games;
+    return Math.min(0.99, this.batches.length < leastBatches ? (0.3 * this.batches.length) / leastBatches : 0.3 + 0.7 * this.reached());
+  }
+
+  private playBatch(size: number): Float64Array {
+    const { log, shape, classes } = this;
+    const classCount = classes.size;
+    const record = new Float64Array(HEAD + shape.seats * (2 + classCount));
+    log.tally.fill(0);
+    for (let g = 0; g < size; g++) this.playOne(record);
+    for (let s = 0; s < shape.seats; s++) {
+      const base = s * shape.strideSeat;
+      const out = HEAD + s * (2 + classCount) + 2;
+      for (let place = 0; place < shape.strideSeat; place++) {
+        const count = log.tally[base + place]!;
+        if (count === 0) continue;
+        this.tally[base + place]! += count;
+        record[ITEMS]! += count;
+        record[out - 1]! += count;
+        for (let m = classes.starts[place]!; m < classes.starts[place + 1]!; m++) record[out + classes.members[m]!]! += count;
+      }
+    }
+    this.countLoose(record);
+    return record;
+  }
+
+  private playOne(record: Float64Array): void {
+    const { log } = this;
+    reseed(this.rng, this.options.seed, this.games);
+    log.begin();
+    this.play(this.rng, log);
+    this.games++;
+    const seats = this.shape.seats;
+    const handling = this.time.handlingSeconds;
+    let seconds = 0;
+    if (this.simultaneous) for (let s = 0; s < seats; s++) seconds = Math.max(seconds, log.secondsOfSeat[s]! + handling * log.turnsOfSeat[s]!);
+    else seconds = log.itemSeconds + handling * log.turns;
+    seconds = Math.max(seconds, (log.turns * this.time.leastTurnSeconds) / (this.simultaneous ? seats : 1));
+    let waiting = 0;
+    for (let s = 0; s < seats; s++) waiting += 1 - (log.secondsOfSeat[s]! + handling * log.turnsOfSeat[s]!) / (seconds || 1);
+    record[GAMES]! += 1;
+    record[TURNS]! += log.turns;
+    record[ROUNDS]! += log.rounds;
+    record[SECONDS]! += seconds;
+    record[CHOICES]! += log.choices;
+    record[MOVELESS]! += log.movelessTurns;
+    record[WAITING]! += Math.max(0, waiting / seats);
+    if (log.capped) record[CAPPED]! += 1;
+    if (log.winner < 0) record[TIES]! += 1;
+    else record[HEAD + log.winner * (2 + this.classes.size)]! += 1;
+    let score = 0;
+    for (let s = 0; s < seats; s++) score += log.scores[s]!;
+    record[SCORE]! += score / seats;
+    for (let e = 0; e < 8; e++) record[EXTRA + e]! += log.extra[e]!;
+    this.turnCounts[Math.min(log.turns, TURN_CAP + 1)]!++;
+    this.roundCounts[Math.min(log.rounds, TURN_CAP + 1)]!++;
+    this.minuteCounts[Math.min(minutesBins - 1, Math.floor(seconds / 60 / minutesPerBin))]!++;
+  }
+
+  private looseBefore = new Map<string, number>();
+
+  private countLoose(record: Float64Array): void {
+    const skills = this.graph?.tests.length ?? 0;
+    for (const [key, { item, count }] of this.log.loose) {
+      const fresh = count - (this.looseBefore.get(key) ?? 0);
+      if (fresh === 0) continue;
+      this.looseBefore.set(key, count);
+      const out = HEAD + item.seat * (2 + this.classes.size) + 2;
+      record[ITEMS]! += fresh;
+      record[out - 1]! += fresh;
+      if (this.graph) for (const k of chancesOf(this.graph, item)) record[out + k]! += fresh;
+      record[out + skills + classOfOperation(item.op)]! += fresh;
+      const trait = tenTraitOf(item);
+      if (trait === 'crossing') record[out + skills + 5]! += fresh;
+      if (trait === 'reaching') record[out + skills + 6]! += fresh;
+    }
+  }
+
+  /** Precision reached ÷ asked, as share of the games needed (1 = reached). */
+  private reached(): number {
+    const asked = this.options.precision ?? DEFAULT_PRECISION;
+    const games = this.column(GAMES);
+    const turns = ratioOf(this.column(TURNS), games);
+    let worst = (turns.standardError / (turns.value || 1) / asked.length) ** 2;
+    const items = this.column(ITEMS);
+    for (let c = 0; c < this.classes.size; c++) {
+      const share = ratioOf(this.classOverSeats(c), items);
+      worst = Math.max(worst, (share.standardError / asked.share) ** 2);
+    }
+    return worst === 0 ? 1 : Math.min(1, 1 / worst);
+  }
+
+  column(place: number): Float64Array {
+    return Float64Array.from(this.batches, (b) => b[place]!);
+  }
+
+  classOf(seat: number, c: number): Float64Array {
+    return this.column(HEAD + seat * (2 + this.classes.size) + 2 + c);
+  }
+
+  winsOf(seat: number): Float64Array {
+    return this.column(HEAD + seat * (2 + this.classes.size));
+  }
+
+  classOverSeats(c: number): Float64Array {
+    const out = new Float64Array(this.batches.length);
+    for (let b = 0; b < out.length; b++) for (let s = 0; s < this.shape.seats; s++) out[b]! += this.batches[b]![HEAD + s * (2 + this.classes.size) + 2 + c]!;
+    return out;
+  }
+
+  /** Joins neighbouring batches so that their number stays bounded. */
+  private mergeBatches(): void {
+    const merged: Float64Array[] = [];
+    for (let b = 0; b + 1 < this.batches.length; b += 2) merged.push(this.batches[b]!.map((v, i) => v + this.batches[b + 1]![i]!));
+    this.batches = merged;
+    this.batchGames *= 2;
+  }
+}
+
+export const record = { GAMES, TURNS, ROUNDS, SECONDS, CHOICES, MOVELESS, WAITING, TIES, CAPPED, SCORE, ITEMS, EXTRA };
+
+/** A seat as asked from outside: defaults are filled in by `seatsFor`. */
+export interface SeatRequest {
+  readonly policy?: Policy;
+  readonly errorRate?: number;
+  readonly parameters?: object;
+}
+
+export const DEFAULT_ERROR_RATE = 0.15;
+
+/** Full seats from a number of players or a list of seats with their own parameters. */
+export function seatsFor(mechanism: Mechanism, parameters: object, seats: number | readonly SeatRequest[]): Seat<object>[] {
+  const list: readonly SeatRequest[] = typeof seats === 'number' ? Array.from({ length: seats }, () => ({})) : seats;
+  return list.map((seat) => ({
+    parameters: { ...mechanism.defaults, ...parameters, ...seat.parameters },
+    policy: seat.policy ?? 'typical',
+    errorRate: seat.errorRate ?? DEFAULT_ERROR_RATE,
+  }));
+}

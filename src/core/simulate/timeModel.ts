@@ -1,0 +1,50 @@
+import type { Item } from '../items/item';
+import { tenTraitOf } from '../items/traits';
+
+/**
+ * Seconds per item and per turn: common practice, no source. All values are shown to
+ * the owner; times noted at real tables stand beside the calculation.
+ */
+export interface TimeModel {
+  /** A fact known or nearly known. */
+  readonly easySeconds: number;
+  /** One that crosses a ten, or has two digits on both sides. */
+  readonly hardSeconds: number;
+  readonly lookSeconds: number;
+  readonly timesSeconds: number;
+  readonly fractionSeconds: number;
+  /** Handling of dice and cards at each turn. */
+  readonly handlingSeconds: number;
+  /** Shortest believable time between two turns. */
+  readonly leastTurnSeconds: number;
+}
+
+export const DEFAULT_TIME = {
+  easySeconds: 5,
+  hardSeconds: 9,
+  lookSeconds: 2,
+  timesSeconds: 8,
+  fractionSeconds: 25,
+  handlingSeconds: 7,
+  leastTurnSeconds: 3,
+} satisfies TimeModel;
+
+/** Typical thinking time for one item, in seconds, for a child who is still learning it. */
+export function secondsOfItem(time: TimeModel, item: Item): number {
+  if (!Number.isInteger(item.a) || !Number.isInteger(item.b) || !Number.isInteger(item.result)) return time.fractionSeconds;
+  switch (item.op) {
+    case 'subitise':
+    case 'compare':
+    case 'place-digit':
+      return time.lookSeconds;
+    case 'count':
+      return Math.max(time.lookSeconds, item.a * 0.8);
+    case 'multiply':
+    case 'divide':
+      return time.timesSeconds;
+    default:
+  }
+  const bothLarge = Math.abs(item.a) >= 10 && Math.abs(item.b) >= 10;
+  if (bothLarge && (item.a % 10 !== 0 || item.b % 10 !== 0) && item.b % 10 !== 0) return time.hardSeconds * 1.5;
+  return tenTraitOf(item) === 'crossing' ? time.hardSeconds : time.easySeconds;
+}

@@ -1,0 +1,81 @@
+import type { Item } from '../items/item';
+import { crossesHundred, regroups, tenTraitOf } from '../items/traits';
+import type { ItemPredicate } from './skill';
+
+export type ItemTest = (item: Item) => boolean;
+
+const list = <T>(value: T | readonly T[]): readonly T[] => (Array.isArray(value) ? (value as readonly T[]) : [value as T]);
+const within = (n: number, range: readonly [number, number]): boolean => n >= range[0] && n <= range[1];
+
+/** The whole and the parts an item is about, or null when it is not an addition or subtraction. */
+function bondOf(item: Item): number | null {
+  if (item.op === 'add' || item.op === 'compose') return item.result;
+  if (item.op === 'subtract') return item.a;
+  return null;
+}
+
+function isNearDouble(item: Item): boolean {
+  if (item.op === 'add') return Math.abs(item.a - item.b) === 1;
+  return item.op === 'subtract' && Math.abs(item.b - item.result) === 1;
+}
+
+function isDouble(item: Item): boolean {
+  if (item.op === 'add' || item.op === 'multiply') return item.a === item.b;
+  return item.op === 'subtract' && item.b === item.result;
+}
+
+/**
+ * Turns a declarative predicate into a test, once, so that simulation can classify
+ * millions of items by table look-up.
+ */
+export function compilePredicate(predicate: ItemPredicate): ItemTest {
+  const tests: ItemTest[] = [];
+  const p = predicate;
+  if (p.op !== undefined) {
+    const allowed = new Set(list(p.op));
+    tests.push((i) => allowed.has(i.op));
+  }
+  if (p.a) tests.push((i) => within(i.a, p.a!));
+  if (p.b) tests.push((i) => within(i.b, p.b!));
+  if (p.smaller) tests.push((i) => within(Math.min(i.a, i.b), p.smaller!));
+  if (p.larger) tests.push((i) => within(Math.max(i.a, i.b), p.larger!));
+  if (p.result) tests.push((i) => within(i.result, p.result!));
+  if (p.unknown !== undefined) {
+    const allowed = new Set(list(p.unknown));
+    tests.push((i) => allowed.has(i.unknown));
+  }
+  if (p.rep !== undefined) {
+    const allowed = new Set(list(p.rep));
+    tests.push((i) => allowed.has(i.rep));
+  }
+  if (p.ten !== undefined) {
+    const allowed = new Set(list(p.ten));
+    tests.push((i) => {
+      const trait = tenTraitOf(i);
+      return trait !== null && allowed.has(trait);
+    });
+  }
+  if (p.regroups !== undefined) tests.push((i) => regroups(i) === p.regroups);
+  if (p.crossesHundred !== undefined) tests.push((i) => crossesHundred(i) === p.crossesHundred);
+  if (p.double !== undefined) tests.push((i) => isDouble(i) === p.double);
+  if (p.nearDouble !== undefined) tests.push((i) => isNearDouble(i) === p.nearDouble);
+  if (p.bondOf !== undefined) tests.push((i) => bondOf(i) === p.bondOf);
+  if (p.either) {
+    const allowed = new Set(p.either);
+    tests.push((i) => allowed.has(i.a) || allowed.has(i.b) || (i.op === 'divide' && allowed.has(i.result)));
+  }
+  if (p.bothMultiplesOf !== undefined) {
+    const step = p.bothMultiplesOf;
+    tests.push((i) => i.a % step === 0 && i.b % step === 0);
+  }
+  if (p.largerMultipleOf !== undefined) {
+    const step = p.largerMultipleOf;
+    tests.push((i) => Math.max(i.a, i.b) % step === 0);
+  }
+  if (p.whole) tests.push((i) => Number.isInteger(i.a) && Number.isInteger(i.b) && Number.isInteger(i.result) && i.result >= 0 && i.a >= 0 && i.b >= 0);
+  if (p.anyOf) {
+    const alternatives = p.anyOf.map(compilePredicate);
+    tests.push((i) => alternatives.some((test) => test(i)));
+  }
+  return (item) => tests.every((test) => test(item));
+}

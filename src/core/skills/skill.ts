@@ -1,0 +1,73 @@
+import type { Operation, Representation, Unknown } from '../items/item';
+import type { TenTrait } from '../items/traits';
+
+/**
+ * Which items are a chance to practise a skill. Every named condition must hold;
+ * `anyOf` adds alternatives. Ranges are inclusive.
+ */
+export interface ItemPredicate {
+  readonly op?: Operation | readonly Operation[];
+  readonly a?: readonly [number, number];
+  readonly b?: readonly [number, number];
+  /** The smaller / larger operand, whichever side it stands on. */
+  readonly smaller?: readonly [number, number];
+  readonly larger?: readonly [number, number];
+  readonly result?: readonly [number, number];
+  readonly unknown?: Unknown | readonly Unknown[];
+  readonly rep?: Representation | readonly Representation[];
+  readonly ten?: TenTrait | readonly TenTrait[];
+  readonly regroups?: boolean;
+  readonly crossesHundred?: boolean;
+  readonly double?: boolean;
+  readonly nearDouble?: boolean;
+  /** The two parts (or the whole minus a part) belong to this number. */
+  readonly bondOf?: number;
+  /** One operand is one of these (a multiplication table, say). */
+  readonly either?: readonly number[];
+  /** Both operands are multiples of this. */
+  readonly bothMultiplesOf?: number;
+  /** The larger operand is a multiple of this. */
+  readonly largerMultipleOf?: number;
+  readonly whole?: boolean;
+  readonly anyOf?: readonly ItemPredicate[];
+}
+
+/**
+ * `by-heart` skills are credited from items; `strategy` and `concept` skills only from
+ * items noted with a *how*, or from a direct note: 8 + 5 answered right does not show
+ * that a ten was made.
+ */
+export type SkillNature = 'by-heart' | 'strategy' | 'concept';
+
+/** A prerequisite *needs the idea*, or *needs it by heart*; a support in use opens the second. */
+export type PrerequisiteSort = 'idea' | 'heart';
+
+export interface Prerequisite {
+  readonly id: string;
+  readonly sort: PrerequisiteSort;
+}
+
+export interface Skill {
+  readonly id: string;
+  readonly title: string;
+  /** Two or three words, for the line diagram. */
+  readonly short: string;
+  readonly looksLike: string;
+  readonly strand: string;
+  readonly nature: SkillNature;
+  /** Age in years by which each framework usually wants it. */
+  readonly wantedAt: { readonly us: number; readonly england: number };
+  readonly prerequisites: readonly Prerequisite[];
+  readonly codes: readonly string[];
+  readonly predicate: ItemPredicate | null;
+  /** Required when `predicate` is null. */
+  readonly whyNoItems?: string;
+}
+
+export interface Strand {
+  readonly id: string;
+  readonly title: string;
+  readonly hue: string;
+  readonly line: string;
+  readonly skills: readonly string[];
+}
