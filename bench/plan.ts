@@ -1,0 +1,31 @@
+import { readFileSync } from 'node:fs';
+import { loadSolver } from '../src/adapters/highs/solveModel';
+import { checkPlan } from '../src/core/planning/checkPlan';
+import type { PlanInstance } from '../src/core/planning/instance';
+import { planSession } from '../src/core/planning/planSession';
+
+/** Plans instance files through the function the app itself calls; one JSON line each. */
+export async function benchPlan(files: readonly string[], seed = 1, seconds = 3): Promise<void> {
+  const solve = await loadSolver();
+  for (const file of files) {
+    const instance = JSON.parse(readFileSync(file, 'utf8')) as PlanInstance & { bound: number; bestKnown: number };
+    const start = performance.now();
+    const outcome = planSession(instance, solve, { seed, seconds });
+    const took = (performance.now() - start) / 1000;
+    const broken = checkPlan(instance, outcome.schedule);
+    console.log(
+      JSON.stringify({
+        name: instance.name ?? file,
+        status: outcome.status,
+        objective: Number(outcome.objective.toFixed(6)),
+        bound: Number(outcome.bound.toFixed(6)),
+        ofBound: Number((outcome.objective / instance.bound).toFixed(4)),
+        ofBestKnown: Number((outcome.objective / instance.bestKnown).toFixed(4)),
+        seconds: Number(took.toFixed(2)),
+        seed,
+        broken: broken.length,
+        schedule: outcome.schedule.map((round) => round.map((t) => ({ game: t.game, learners: t.learners }))),
+      }),
+    );
+  }
+}

@@ -1,0 +1,44 @@
+import type { Operation } from '../items/item';
+
+export type EvidenceKind = 'placement' | 'check-in' | 'note' | 'statement';
+export type EvidenceResult = 'stuck' | 'support' | 'alone';
+export type How = 'counted-all' | 'counted-on' | 'worked-out' | 'knew';
+
+export interface NotedItem {
+  readonly op: Operation;
+  readonly a: number;
+  readonly b: number;
+  readonly correct: boolean;
+}
+
+/** One observation of a learner on one named skill. Never changed, only retracted. */
+export interface Evidence {
+  readonly id: string;
+  readonly at: string;
+  readonly kind: EvidenceKind;
+  readonly skill: string;
+  readonly result: EvidenceResult | null;
+  readonly correct: number | null;
+  readonly total: number | null;
+  readonly how: How | null;
+  readonly support: string | null;
+  readonly items: readonly NotedItem[];
+  readonly by: { readonly role: 'organiser' | 'helper' | 'parent'; readonly ownChild: boolean };
+}
+
+export interface LearnerFacts {
+  /** Birth month, `YYYY-MM`. */
+  readonly born: string;
+  readonly framework: 'us' | 'england';
+  /** Tools this child may always use with full credit. */
+  readonly permanentSupports: readonly string[];
+  /** Tools in use now: they open what *needs it by heart*. */
+  readonly supportsInUse: readonly string[];
+}
+
+/** Age in years on a day. // => ageOn('2019-09', '2026-09-15') is about 7 */
+export function ageOn(born: string, day: string): number {
+  const [year, month] = born.split('-').map(Number);
+  const [y, m, d] = day.slice(0, 10).split('-').map(Number);
+  return y! - year! + (m! - month!) / 12 + (d! - 15) / 365;
+}

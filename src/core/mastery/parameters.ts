@@ -1,0 +1,52 @@
+import type { EvidenceKind, How } from './evidence';
+import type { SkillNature } from '../skills/skill';
+
+/**
+ * Knowledge-tracing parameters. The model is Corbett and Anderson (1995); the numbers are
+ * common practice, no source, and stand together here so that they can be changed.
+ */
+export interface KnowledgeParameters {
+  readonly slip: number;
+  readonly guess: number;
+  /** Chance of learning by the practice that the observation was part of. */
+  readonly transit: number;
+}
+
+export const PARAMETERS: Readonly<Record<EvidenceKind, KnowledgeParameters>> = {
+  placement: { slip: 0.1, guess: 0.15, transit: 0 },
+  'check-in': { slip: 0.1, guess: 0.15, transit: 0 },
+  note: { slip: 0.12, guess: 0.2, transit: 0.08 },
+  statement: { slip: 0.1, guess: 0.25, transit: 0 },
+};
+
+/** How much of "right" an answer with a support in hand is worth. */
+export const supportCredit = 0.5;
+/** A parent's note on the own child pulls a little less. */
+export const ownChildWeight = 0.7;
+/** A missed fact pulls on the hardest skill it belongs to. */
+export const missWeight = 0.5;
+
+/** What a right answer reached this way says of the skill, 0 … 1. */
+export const howCredit: Readonly<Record<SkillNature, Readonly<Record<How, number>>>> = {
+  'by-heart': { 'counted-all': 0.2, 'counted-on': 0.45, 'worked-out': 0.75, knew: 1 },
+  strategy: { 'counted-all': 0.1, 'counted-on': 0.3, 'worked-out': 1, knew: 0.8 },
+  concept: { 'counted-all': 0.7, 'counted-on': 0.9, 'worked-out': 1, knew: 1 },
+};
+
+/** Prior from the framework's norm: weak, so that a few notes overrule it. */
+export const prior = { least: 0.08, most: 0.7, widthYears: 0.6, leadYears: 0.2 };
+/** Notes that the prior is worth when an interval is drawn. */
+export const priorNotes = 2;
+
+export const heldAt = 0.85;
+export const growingFrom = 0.4;
+/** An idea counts as there for what builds on it from here on. */
+export const ideaThere = 0.6;
+export const heartThere = 0.65;
+/** After so many days unseen, a held skill is worth checking. */
+export const worthCheckingDays = 56;
+export const dueForReviewDays = 21;
+/** Below so many notes an estimate reads "not sure yet". */
+export const sureFromNotes = 3;
+/** z for the 80 % interval. */
+export const intervalZ = 1.2816;

@@ -1,0 +1,160 @@
+import type { SkillGraph } from '../skills/skillGraph';
+import type { LearnerNeeds } from './learnerNeeds';
+import type { Offer } from './offer';
+import { expectedSuccess, gateOf, type Gate, saturation, valueOf } from './valueOf';
+
+export interface RecommendOptions {
+  readonly minutes: number;
+  readonly limit: number;
+  /** Quantity on hand per kind; null when stock is not to be looked at. */
+  readonly stock: ReadonlyMap<string, number> | null;
+  /** Days since a game was last played by any of the learners. */
+  readonly daysSincePlayed: ReadonlyMap<string, number>;
+}
+
+export interface SeatChoice {
+  readonly learner: string;
+  readonly variant: string;
+  readonly value: number;
+  readonly success: number;
+  /** Skill index that weighs most for this learner, and its chances in the round. */
+  readonly skill: number;
+  readonly chances: number;
+}
+
+export interface Suggestion {
+  readonly game: string;
+  readonly seats: readonly SeatChoice[];
+  readonly value: number;
+  readonly missing: readonly { readonly kind: string; readonly short: number }[];
+  readonly recentDays: number | null;
+}
+
+export type Exclusion =
+  | { readonly game: string; readonly because: 'players'; readonly least: number; readonly most: number }
+  | { readonly game: string; readonly because: 'minutes'; readonly minutes: number }
+  | { readonly game: string; readonly because: 'stock'; readonly missing: Suggestion['missing'] }
+  | { readonly game: string; readonly because: 'gate'; readonly learner: string; readonly gate: Exclude<Gate, null>; readonly alternative: string | null }
+  | { readonly game: string; readonly because: 'nothing-needed' }
+  | { readonly game: string; readonly because: 'not-measured' };
+
+export interface Recommendation {
+  readonly items: readonly Suggestion[];
+  readonly excluded: readonly Exclusion[];
+}
+
+/** A game longer than the round by more than this factor does not fit. */
+const lengthSlack = 1.25;
+/** A game played within a week loses this part of its worth. */
+const recentLoss = 0.4;
+
+/** Ranked games for one learner or a table, each learner with the best variant that can share it. */
+export function recommend(graph: SkillGraph, offers: readonly Offer[], table: readonly LearnerNeeds[], options: RecommendOptions): Recommendation {
+  const items: Suggestion[] = [];
+  const excluded: Exclusion[] = [];
+  for (const [game, group] of groupBy(offers, (o) => o.game)) {
+    const outcome = judgeGame(graph, game, group, offers, table, options);
+    if ('because' in outcome) excluded.push(outcome);
+    else items.push(outcome);
+  }
+  items.sort((x, y) => y.value - x.value || (x.game < y.game ? -1 : 1));
+  return { items: items.slice(0, options.limit), excluded };
+}
+
+export function groupBy<T>(list: readonly T[], key: (item: T) => string): Map<string, T[]> {
+  const groups = new Map<string, T[]>();
+  for (const item of list) {
+    const found = groups.get(key(item));
+    if (found) found.push(item);
+    else groups.set(key(item), [item]);
+  }
+  return groups;
+}
+
+function judgeGame(graph: SkillGraph, game: string, group: readonly Offer[], all: readonly Offer[], table: readonly LearnerNeeds[], options: RecommendOptions): Suggestion | Exclusion {
+  const n = table.length;
+  const measured = group.filter((o) => o.source !== 'none');
+  if (measured.length === 0) return { game, because: 'not-measured' };
+  const alone = n === 1;
+  const fitting = measured.filter((o) => alone || (n >= o.players[0] && n <= o.players[1]));
+  if (fitting.length === 0) return { game, because: 'players', least: Math.min(...measured.map((o) => o.players[0])), most: Math.max(...measured.map((o) => o.players[1])) };
+  const short = fitting.filter((o) => o.minutes <= options.minutes * lengthSlack);
+  if (short.length === 0) return { game, because: 'minutes', minutes: Math.min(...fitting.map((o) => o.minutes)) };
+  let firstGate: { learner: LearnerNeeds; gate: Exclude<Gate, null> } | null = null;
+  let best: SeatChoice[] | null = null;
+  let bestValue = 0;
+  for (const mix of groupBy(short, (o) => o.mixClass).values()) {
+    const seats: SeatChoice[] = [];
+    for (const learner of table) {
+      const { seat, gate } = bestSeat(graph, mix, learner, options.minutes);
+      if (seat) seats.push(seat);
+      else if (gate && !firstGate) firstGate = { learner, gate };
+    }
+    if (seats.length < n) continue;
+    const value = seats.reduce((sum, s) => sum + s.value, 0);
+    if (!best || value > bestValue) {
+      best = seats;
+      bestValue = value;
+    }
+  }
+  if (!best) return firstGate ? { game, because: 'gate', learner: firstGate.learner.learner, gate: firstGate.gate, alternative: alternativeFor(graph, all, firstGate) } : { game, because: 'nothing-needed' };
+  if (bestValue <= 0.01 * n) return { game, because: 'nothing-needed' };
+  const missing = options.stock ? missingFor(short.filter((o) => best.some((s) => s.variant === o.variant)), options.stock) : [];
+  if (missing.length > 0) return { game, because: 'stock', missing };
+  const recentDays = options.daysSincePlayed.get(game) ?? null;
+  const freshness = recentDays !== null && recentDays < 7 ? 1 - recentLoss * (1 - recentDays / 7) : 1;
+  return { game, seats: best, value: bestValue * freshness, missing, recentDays };
+}
+
+function bestSeat(graph: SkillGraph, mix: readonly Offer[], learner: LearnerNeeds, minutes: number): { seat: SeatChoice | null; gate: Gate } {
+  let seat: SeatChoice | null = null;
+  let gate: Gate = null;
+  for (const offer of mix) {
+    const found = gateOf(graph, offer, learner);
+    if (found) {
+      gate ??= found;
+      continue;
+    }
+    const value = valueOf(offer, learner, minutes);
+    if (seat && value <= seat.value) continue;
+    const main = mainSkill(offer, learner, minutes);
+    seat = { learner: learner.learner, variant: offer.variant, value, success: expectedSuccess(offer, learner), skill: main, chances: main < 0 ? 0 : (offer.doses[main]! * minutes) / 10 };
+  }
+  return { seat, gate };
+}
+
+/** The skill that this variant serves best for this learner. */
+export function mainSkill(offer: Offer, learner: LearnerNeeds, minutes: number): number {
+  let best = -1;
+  let bestWorth = -1;
+  for (let k = 0; k < offer.doses.length; k++) {
+    if (offer.doses[k]! === 0) continue;
+    const worth = learner.need[k]! * saturation((offer.doses[k]! * minutes) / 10) + offer.doses[k]! * 1e-6;
+    if (worth > bestWorth) {
+      best = k;
+      bestWorth = worth;
+    }
+  }
+  return best;
+}
+
+export function missingFor(offers: readonly Offer[], stock: ReadonlyMap<string, number>): { kind: string; short: number }[] {
+  const wanted = new Map<string, number>();
+  for (const offer of offers) for (const m of offer.materials) wanted.set(m.kind, Math.max(wanted.get(m.kind) ?? 0, m.quantity));
+  return [...wanted].flatMap(([kind, quantity]) => {
+    const have = stock.get(kind) ?? 0;
+    return have < quantity ? [{ kind, short: quantity - have }] : [];
+  });
+}
+
+/** The variant that practises most of what is missing and is not barred itself. */
+function alternativeFor(graph: SkillGraph, all: readonly Offer[], barred: { learner: LearnerNeeds; gate: Exclude<Gate, null> }): string | null {
+  const missing = barred.gate.because === 'needs' ? barred.gate.missing : -1;
+  if (missing < 0) return null;
+  let best: Offer | null = null;
+  for (const offer of all) {
+    const dose = offer.doses[missing]!;
+    if (dose > (best?.doses[missing] ?? 0) && gateOf(graph, offer, barred.learner) === null) best = offer;
+  }
+  return best?.variant ?? null;
+}

@@ -1,0 +1,76 @@
+import type { LearnerNeeds } from './learnerNeeds';
+import type { Offer } from './offer';
+import type { SkillGraph } from '../skills/skillGraph';
+import { heartThere, ideaThere } from '../mastery/parameters';
+
+/** Chances after which a skill has had most of what one round can give. */
+export const enoughChances = 12;
+/** The band in which practice is neither dull nor hopeless (common practice, no source). */
+export const successBand: readonly [number, number] = [0.7, 0.9];
+const hopelessBelow = 0.45;
+/** A skill is the heart of a variant from this share of its strongest dose on. */
+const heartShare = 0.35;
+/** Prerequisites count as missing a little later than they count as there. */
+const gateSlack = 0.2;
+
+/** What a dose of `chances` in the round gives of one skill: 1 − e^(−chances/12). */
+export function saturation(chances: number): number {
+  return 1 - Math.exp(-chances / enoughChances);
+}
+
+/** 1 inside the band, falling to 0.2 below it and to 0.5 above. */
+export function fitOf(success: number): number {
+  const [low, high] = successBand;
+  if (success < low) return Math.max(0.2, 1 - ((low - success) / low) * 2);
+  if (success > high) return Math.max(0.5, 1 - ((success - high) / (1 - high)) * 0.5);
+  return 1;
+}
+
+/** Expected share of right answers over everything the variant asks. */
+export function expectedSuccess(offer: Offer, needs: LearnerNeeds): number {
+  let sum = 0;
+  let weight = 0;
+  const doses = offer.doses;
+  for (let k = 0; k < doses.length; k++) {
+    const dose = doses[k]!;
+    if (dose === 0) continue;
+    sum += dose * needs.success[k]!;
+    weight += dose;
+  }
+  return weight === 0 ? 0 : sum / weight;
+}
+
+/** Value of a variant for a learner in a round: Σ need × saturation × fit. */
+export function valueOf(offer: Offer, needs: LearnerNeeds, minutes: number): number {
+  let value = 0;
+  const scale = minutes / 10;
+  const doses = offer.doses;
+  for (let k = 0; k < doses.length; k++) {
+    const dose = doses[k]!;
+    if (dose > 0) value += needs.need[k]! * saturation(dose * scale);
+  }
+  return value * fitOf(expectedSuccess(offer, needs));
+}
+
+export type Gate =
+  | { readonly because: 'needs'; readonly skill: number; readonly missing: number; readonly sort: 'idea' | 'heart' }
+  | { readonly because: 'too-hard'; readonly success: number }
+  | { readonly because: 'age' }
+  | null;
+
+/** What bars a learner from a variant: a missing prerequisite of its heart, or too little success. */
+export function gateOf(graph: SkillGraph, offer: Offer, needs: LearnerNeeds): Gate {
+  if (needs.age < offer.ages[0] - 1.5 || needs.age > offer.ages[1] + 3) return { because: 'age' };
+  let strongest = 0;
+  for (const dose of offer.doses) if (dose > strongest) strongest = dose;
+  if (strongest === 0) return null;
+  for (let k = 0; k < offer.doses.length; k++) {
+    if (offer.doses[k]! < strongest * heartShare) continue;
+    for (const { index, sort } of graph.needs[k]!) {
+      if (sort === 'heart' && needs.supported) continue;
+      if (needs.known[index]! < (sort === 'heart' ? heartThere : ideaThere) - gateSlack) return { because: 'needs', skill: k, missing: index, sort };
+    }
+  }
+  const success = expectedSuccess(offer, needs);
+  return success < hopelessBelow ? { because: 'too-hard', success } : null;
+}
