@@ -1,8 +1,15 @@
-import type { SkillEstimate } from '../mastery/estimateMastery';
-import { heldAt } from '../mastery/parameters';
 import { chanceRight } from '../mastery/knowledgeTracing';
-import { PARAMETERS } from '../mastery/parameters';
+import { heartThere, heldAt, ideaThere, PARAMETERS } from '../mastery/parameters';
 import type { SkillGraph } from '../skills/skillGraph';
+
+export interface NeedyLearner {
+  readonly id: string;
+  readonly nickname: string;
+  readonly age: number;
+  readonly framework: 'us' | 'england';
+  /** A support is in use: it opens what *needs it by heart*. */
+  readonly supported: boolean;
+}
 
 export interface LearnerNeeds {
   readonly learner: string;
@@ -13,7 +20,7 @@ export interface LearnerNeeds {
   readonly need: Float64Array;
   /** Expected share of right answers per skill. */
   readonly success: Float64Array;
-  readonly frontier: Uint8Array;
+  readonly ready: Uint8Array;
   readonly supported: boolean;
 }
 
@@ -27,19 +34,17 @@ const aheadYears = 0.7;
  * Need = size of the gap × (ready ? 1 : 0.2) × closeness of the date it is wanted,
  * plus a share for held skills that are due for review. Common practice, no source.
  */
-export function learnerNeeds(graph: SkillGraph, learner: { id: string; nickname: string; age: number; framework: 'us' | 'england'; supported: boolean }, estimates: readonly SkillEstimate[]): LearnerNeeds {
+export function learnerNeeds(graph: SkillGraph, learner: NeedyLearner, known: Float64Array, due: Uint8Array): LearnerNeeds {
   const n = graph.skills.length;
-  const known = new Float64Array(n);
   const need = new Float64Array(n);
   const success = new Float64Array(n);
-  const frontier = new Uint8Array(n);
-  for (const [k, e] of estimates.entries()) {
-    known[k] = e.mastery;
-    success[k] = chanceRight(e.mastery, PARAMETERS.note);
-    frontier[k] = e.frontier ? 1 : 0;
+  const ready = new Uint8Array(n);
+  for (let k = 0; k < n; k++) {
+    success[k] = chanceRight(known[k]!, PARAMETERS.note);
+    ready[k] = graph.needs[k]!.every(({ index, sort }) => (sort === 'heart' ? learner.supported || known[index]! >= heartThere : known[index]! >= ideaThere)) ? 1 : 0;
     const ahead = Math.max(0, graph.skills[k]!.wantedAt[learner.framework] - learner.age);
-    const gap = Math.max(0, heldAt + 0.05 - e.mastery);
-    need[k] = gap * (e.frontier ? 1 : notReadyShare) * Math.exp(-ahead / aheadYears) + (e.dueForReview ? reviewNeed : 0);
+    const gap = Math.max(0, heldAt + 0.05 - known[k]!);
+    need[k] = gap * (ready[k] ? 1 : notReadyShare) * Math.exp(-ahead / aheadYears) + (due[k] ? reviewNeed : 0);
   }
-  return { learner: learner.id, nickname: learner.nickname, age: learner.age, known, need, success, frontier, supported: learner.supported };
+  return { learner: learner.id, nickname: learner.nickname, age: learner.age, known, need, success, ready, supported: learner.supported };
 }

@@ -1,0 +1,20 @@
+import { build } from 'esbuild';
+
+/** Bundles what runs outside the web build: node workers and the demo seed. */
+export async function buildWorkers() {
+  await build({
+    entryPoints: { 'workers/task.worker': 'src/workers/node/task.worker.ts', 'scripts/seedDemo': 'src/demo/seedDemo.ts', 'scripts/bench': 'bench/main.ts' },
+    outdir: 'dist',
+    outExtension: { '.js': '.mjs' },
+    bundle: true,
+    platform: 'node',
+    target: 'node20',
+    format: 'esm',
+    external: ['highs', 'better-sqlite3'],
+    // Ajv is CommonJS and asks for `require` when bundled.
+    banner: { js: "import { createRequire as __createRequire } from 'node:module'; const require = __createRequire(import.meta.url);" },
+    logLevel: 'warning',
+  });
+}
+
+if (process.argv[1]?.endsWith('buildWorkers.mjs')) await buildWorkers();

@@ -1,0 +1,34 @@
+import { spawnSync } from 'node:child_process';
+import { existsSync, rmSync } from 'node:fs';
+import { resolve } from 'node:path';
+import { createInterface } from 'node:readline/promises';
+import { ensureInstalled, stop } from './ensureInstalled.mjs';
+import { checkPort, readOptions, serve } from './serve.mjs';
+
+const options = readOptions(process.argv.slice(2));
+ensureInstalled();
+await checkPort(options);
+const { buildAll } = await import('./build.mjs');
+await buildAll();
+const database = resolve(options.data, 'zeitgeber.sqlite');
+if (options.reset && existsSync(database)) {
+  await askBeforeReset();
+  for (const end of ['', '-wal', '-shm']) rmSync(database + end, { force: true });
+}
+process.env.ZEITGEBER_DATA = resolve(options.data);
+process.env.ZEITGEBER_DEMO = '1';
+if (!existsSync(database)) {
+  console.log('Bringing in the demo world: every game is played some thousand times first …');
+  const seeded = spawnSync(process.execPath, ['dist/scripts/seedDemo.mjs'], { stdio: 'inherit', env: process.env });
+  if (seeded.status !== 0) stop('The demo world could not be brought in; see the lines above.');
+}
+await serve(options, 'The demo is at');
+
+async function askBeforeReset() {
+  if (options.yes) return;
+  if (!process.stdin.isTTY) stop('--reset throws the demo’s data away and asks first; without a keyboard add --yes.');
+  const ask = createInterface({ input: process.stdin, output: process.stdout });
+  const answer = await ask.question(`Throw away everything in ${resolve(options.data)} and start anew? Type yes: `);
+  ask.close();
+  if (answer.trim().toLowerCase() !== 'yes') stop('Nothing was changed.');
+}

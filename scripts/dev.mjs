@@ -1,0 +1,10 @@
+import { spawn } from 'node:child_process';
+import { resolve } from 'node:path';
+import { ensureInstalled } from './ensureInstalled.mjs';
+import { readOptions } from './serve.mjs';
+
+const options = readOptions(process.argv.slice(2));
+ensureInstalled();
+const { buildWorkers } = await import('./buildWorkers.mjs');
+await buildWorkers();
+spawn(process.execPath, ['node_modules/astro/astro.js', 'dev', '--host', options.host, '--port', String(options.port)], { stdio: 'inherit', env: { ...process.env, ZEITGEBER_DATA: resolve(options.data) } });

@@ -1,0 +1,279 @@
+import type { MaterialKind } from '../materials/kind';
+import type { Problem, Result } from '../shared/codes';
+import { oldestAge, plainWords, readAges, readMaterial, readMinutes, readParameters, readSpan, slugOf } from './cells';
+
+export interface CsvRow {
+  /** Line in the file, the header being 1. */
+  readonly row: number;
+  readonly cells: Readonly<Record<string, string>>;
+}
+
+export interface VariantDraft {
+  readonly row: number;
+  readonly game: string;
+  readonly variant: string;
+  readonly bin: string;
+  readonly ages: readonly [number, number];
+  readonly players: readonly [number, number];
+  readonly minutes: number;
+  readonly materials: readonly { readonly kind: string; readonly quantity: number }[];
+  readonly source: 'made' | 'bought' | 'free';
+  readonly condition: string;
+  readonly notes: string;
+  readonly mechanism: string | null;
+  readonly parameters: Readonly<Record<string, unknown>>;
+  readonly declared: readonly { readonly skill: string; readonly perTenMinutes: number }[];
+}
+
+export interface CatalogueReading {
+  readonly drafts: readonly VariantDraft[];
+  readonly problems: readonly Problem[];
+  /** Things taken in a certain way that the owner should know. */
+  readonly remarks: readonly { readonly row: number; readonly message: string }[];
+  readonly proposedKinds: readonly { readonly id: string; readonly title: string; readonly rows: readonly number[] }[];
+}
+
+export interface CatalogueContext {
+  readonly kinds: readonly MaterialKind[];
+  readonly skills: readonly { readonly id: string; readonly title: string }[];
+  readonly checkParameters: (mechanism: string, parameters: object) => Result<object>;
+  readonly seatsOf: (mechanism: string) => { readonly min: number; readonly max: number } | null;
+}
+
+/** Header words people use for each column. */
+const columns: Readonly<Record<string, readonly string[]>> = {
+  game: ['game', 'title', 'name'],
+  variant: ['variant', 'version'],
+  bin: ['bin', 'unit', 'unit bin', 'box'],
+  ages: ['ages', 'age', 'grades', 'grade'],
+  players: ['players'],
+  'players min': ['players min', 'min players', 'player min'],
+  'players max': ['players max', 'max players', 'player max'],
+  minutes: ['minutes', 'minute', 'time', 'length'],
+  materials: ['materials', 'material', 'things', 'what it needs'],
+  source: ['source', 'from'],
+  condition: ['condition', 'state'],
+  notes: ['notes', 'note'],
+  mechanism: ['mechanism', 'how it plays'],
+  parameters: ['parameters', 'parameter'],
+  practises: ['practises', 'practices', 'practise', 'practice', 'skills', 'skill'],
+};
+
+/** Maps a file's header to our columns. */
+export function columnOf(header: string): string | null {
+  const words = plainWords(header);
+  return Object.entries(columns).find(([, names]) => names.some((n) => plainWords(n) === words))?.[0] ?? null;
+}
+
+const sources: Readonly<Record<string, VariantDraft['source']>> = { made: 'made', 'home made': 'made', homemade: 'made', 'hand made': 'made', handmade: 'made', bought: 'bought', shop: 'bought', free: 'free', printed: 'free', 'free print': 'free' };
+const mostPlayers = 12;
+
+/** Reads a catalogue row by row; a row with a fault gives problems and no draft. */
+export function readCatalogue(rows: readonly CsvRow[], context: CatalogueContext): CatalogueReading {
+  const problems: Problem[] = [];
+  const remarks: { row: number; message: string }[] = [];
+  const proposed = new Map<string, { id: string; title: string; rows: number[] }>();
+  const drafts: VariantDraft[] = [];
+  const seen = new Map<string, number>();
+  for (const row of rows) {
+    const reader = new RowReader(row, context, problems, remarks, proposed);
+    const draft = reader.read();
+    if (!draft) continue;
+    const key = `${plainWords(draft.game)}|${plainWords(draft.variant)}`;
+    const earlier = seen.get(key);
+    if (earlier !== undefined) {
+      remarks.push({ row: row.row, message: `The same game and version as row ${earlier}; taken once.` });
+      continue;
+    }
+    seen.set(key, row.row);
+    drafts.push(draft);
+  }
+  return { drafts, problems, remarks, proposedKinds: [...proposed.values()] };
+}
+
+class RowReader {
+  private faults = 0;
+
+  constructor(
+    private readonly row: CsvRow,
+    private readonly context: CatalogueContext,
+    private readonly problems: Problem[],
+    private readonly remarks: { row: number; message: string }[],
+    private readonly proposed: Map<string, { id: string; title: string; rows: number[] }>,
+  ) {}
+
+  read(): VariantDraft | null {
+    const game = tidyTitle(this.cell('game'));
+    if (game === '') this.fault('game', 'malformed', 'The game has no name.');
+    const variant = this.cell('variant') || 'as it comes';
+    const mechanism = this.mechanism();
+    const parameters = this.parameters(mechanism);
+    const draft: VariantDraft = {
+      row: this.row.row,
+      game,
+      variant,
+      bin: this.cell('bin') || 'Unsorted',
+      ages: this.ages(),
+      players: this.players(mechanism),
+      minutes: this.minutes(),
+      materials: this.materials(),
+      source: this.source(),
+      condition: this.cell('condition'),
+      notes: this.cell('notes'),
+      mechanism,
+      parameters,
+      declared: this.declared(),
+    };
+    return this.faults === 0 ? draft : null;
+  }
+
+  private cell(name: string): string {
+    return (this.row.cells[name] ?? '').trim();
+  }
+
+  private fault(field: string, code: Problem['code'], message: string): void {
+    this.faults++;
+    this.problems.push({ code, field, row: this.row.row, message: `Row ${this.row.row}, ${field}: ${message}` });
+  }
+
+  private ages(): [number, number] {
+    const text = this.cell('ages');
+    if (text === '') return [4, oldestAge];
+    const ages = readAges(text);
+    if (!ages) this.fault('ages', 'malformed', `"${text}" is not an age. Write 6-8, 6+ or K-2.`);
+    else if (ages[0] > ages[1]) this.fault('ages', 'out-of-range', `"${text}" runs backwards.`);
+    else if (ages[0] < 2 || ages[1] > 18) this.fault('ages', 'out-of-range', `"${text}" lies outside 2 to 18 years.`);
+    return ages ?? [4, oldestAge];
+  }
+
+  private players(mechanism: string | null): [number, number] {
+    const seats = mechanism ? this.context.seatsOf(mechanism) : null;
+    const usual: [number, number] = seats ? [Math.max(2, seats.min), Math.min(4, seats.max)] : [2, 4];
+    const text = this.cell('players');
+    const minText = this.cell('players min');
+    const maxText = this.cell('players max');
+    let players: [number, number] | null = usual;
+    let field = 'players';
+    if (text !== '') players = readSpan(text, mostPlayers);
+    else if (minText !== '' || maxText !== '') {
+      // One column may hold both ends, as in "2-4".
+      field = 'players min';
+      const low = minText === '' ? [usual[0], usual[0]] : readSpan(minText, mostPlayers);
+      const high = maxText === '' ? null : readSpan(maxText, mostPlayers);
+      if (maxText !== '' && !high) field = 'players max';
+      players = low && (maxText === '' || high) ? [low[0]!, high ? high[1]! : minText.includes('+') || low[1]! > low[0]! ? low[1]! : Math.max(low[0]!, usual[1])] : null;
+    }
+    if (!players) {
+      this.fault(field, 'malformed', `"${this.cell(field) || text}" is not a number of players. Write 2-4 or 3.`);
+      return usual;
+    }
+    if (players[0] < 1 || players.some((n) => !Number.isInteger(n))) this.fault(text ? 'players' : 'players min', 'out-of-range', `${players[0]} players cannot sit down.`);
+    else if (players[1] < players[0]) this.fault(text ? 'players' : 'players max', 'out-of-range', `At most ${players[1]} players is fewer than at least ${players[0]}.`);
+    else if (players[1] > 30) this.fault(text ? 'players' : 'players max', 'out-of-range', `${players[1]} is more than 30 players.`);
+    if (seats && this.faults === 0 && (players[0] > seats.max || players[1] < seats.min)) this.fault('players min', 'out-of-range', `This way of playing seats ${seats.min} to ${seats.max}.`);
+    return players;
+  }
+
+  private minutes(): number {
+    const text = this.cell('minutes');
+    if (text === '') return 15;
+    const minutes = readMinutes(text);
+    if (minutes === null) this.fault('minutes', 'malformed', `"${text}" is not a time. Write 15 or 15 min.`);
+    else if (minutes <= 0 || minutes > 240) this.fault('minutes', 'out-of-range', `${minutes} minutes lies outside 1 to 240.`);
+    return minutes ?? 15;
+  }
+
+  private materials(): VariantDraft['materials'] {
+    const wanted = new Map<string, number>();
+    for (const part of this.cell('materials').split(/[;\n]/)) {
+      if (part.trim() === '') continue;
+      const read = readMaterial(part);
+      if (!read) {
+        this.fault('materials', 'bad-quantity', `"${part.trim()}" has no quantity that can be counted out. Write 2 dice or dice x2.`);
+        continue;
+      }
+      const kind = this.kindOf(read.name);
+      wanted.set(kind, (wanted.get(kind) ?? 0) + read.quantity);
+    }
+    return [...wanted].map(([kind, quantity]) => ({ kind, quantity }));
+  }
+
+  private kindOf(name: string): string {
+    const words = plainWords(name);
+    const known = this.context.kinds.find((k) => plainWords(k.id) === words || plainWords(k.title) === words || k.alsoCalled.some((a) => plainWords(a) === words));
+    if (known) return known.id;
+    const id = slugOf(words);
+    const entry = this.proposed.get(id);
+    if (!entry) this.proposed.set(id, { id, title: tidyTitle(name), rows: [this.row.row] });
+    else if (!entry.rows.includes(this.row.row)) entry.rows.push(this.row.row);
+    return id;
+  }
+
+  private source(): VariantDraft['source'] {
+    const text = this.cell('source');
+    if (text === '') {
+      this.remarks.push({ row: this.row.row, message: 'No source given; taken as bought.' });
+      return 'bought';
+    }
+    const source = sources[plainWords(text)];
+    if (!source) this.fault('source', 'unknown-value', `"${text}" is not a source. Write made, bought or free.`);
+    return source ?? 'bought';
+  }
+
+  private mechanism(): string | null {
+    const text = this.cell('mechanism');
+    if (text === '') return null;
+    const id = slugOf(text);
+    if (this.context.seatsOf(id)) return id;
+    this.fault('mechanism', 'unknown-mechanism', `"${text}" is not a way of playing that is known here.`);
+    return null;
+  }
+
+  private parameters(mechanism: string | null): Record<string, unknown> {
+    const text = this.cell('parameters');
+    if (text === '' && mechanism === null) return {};
+    const parameters = readParameters(text);
+    if (!parameters) {
+      this.fault('parameters', 'malformed', `"${text}" is not a list like high=50; direction=down.`);
+      return {};
+    }
+    if (mechanism === null) {
+      if (this.cell('mechanism') === '') this.fault('parameters', 'malformed', 'Parameters need a mechanism beside them.');
+      return {};
+    }
+    const checked = this.context.checkParameters(mechanism, parameters);
+    if (!checked.ok) this.fault('parameters', checked.problem.code, checked.problem.message);
+    return parameters;
+  }
+
+  private declared(): VariantDraft['declared'] {
+    return this.cell('practises')
+      .split(/[;\n]/)
+      .flatMap((part) => {
+        const text = part.trim();
+        if (text === '') return [];
+        const dose = /^(.*?) ?\(?(\d+)\)?$/.exec(text);
+        const asked = plainWords(dose && !this.isSkill(text) ? dose[1]! : text);
+        const skill = this.context.skills.find((s) => plainWords(s.id) === asked || plainWords(s.title) === asked);
+        if (!skill) {
+          this.fault('practises', 'unknown-skill', `"${text}" is not a skill that is known here.`);
+          return [];
+        }
+        return [{ skill: skill.id, perTenMinutes: dose && !this.isSkill(text) ? Number(dose[2]) : declaredDose }];
+      });
+  }
+
+  private isSkill(text: string): boolean {
+    return this.context.skills.some((s) => plainWords(s.id) === plainWords(text) || plainWords(s.title) === plainWords(text));
+  }
+}
+
+/** Chances in ten minutes that a declared skill stands for when no number is given. */
+const declaredDose = 10;
+
+/** `TWO LAMPS` and `two lamps` both become `Two Lamps`; mixed case stays as typed. */
+export function tidyTitle(text: string): string {
+  const plain = text.trim().replace(/\s+/g, ' ');
+  const shouted = plain === plain.toUpperCase() || plain === plain.toLowerCase();
+  return shouted ? plain.toLowerCase().replace(/(^|[\s-])(\p{L})/gu, (_, gap: string, letter: string) => gap + letter.toUpperCase()) : plain;
+}

@@ -1,0 +1,163 @@
+import type { LearnerNeeds } from '../recommend/learnerNeeds';
+import type { Offer } from '../recommend/offer';
+import { groupBy } from '../recommend/recommend';
+import { expectedSuccess, fitOf, gateOf, saturation, valueOf } from '../recommend/valueOf';
+import type { SkillGraph } from '../skills/skillGraph';
+import type { PlanInstance, PlanLock } from './instance';
+
+/** A game as one way of sharing a table: variants whose players can sit together. */
+export interface TableOption {
+  readonly game: string;
+  readonly offers: readonly Offer[];
+}
+
+export interface SessionSettings {
+  readonly rounds: number;
+  readonly minutes: number;
+  readonly tables: number;
+  readonly helpers: number;
+  readonly preparationMinutes: number;
+  readonly stock: ReadonlyMap<string, number>;
+  readonly plentiful: ReadonlySet<string>;
+  /** Days since each learner last played a game, by `learner|game`. */
+  readonly daysSincePlayed: ReadonlyMap<string, number>;
+  readonly locks: readonly { readonly learner: string; readonly round: number; readonly game: string }[];
+  readonly resting: readonly { readonly learner: string; readonly round: number }[];
+}
+
+export interface BuiltSession {
+  readonly instance: PlanInstance;
+  readonly options: readonly TableOption[];
+  /** Offer that learner l would play at option g; null where barred. */
+  readonly chosen: readonly (readonly (Offer | null)[])[];
+  /** Skill index behind each gap of a learner. */
+  readonly gapSkills: readonly (readonly number[])[];
+  /** Seats that are only the nearest thing on the shelf. */
+  readonly stretched: readonly (readonly boolean[])[];
+  readonly kinds: readonly string[];
+}
+
+const gapsPerLearner = 10;
+const slopes = [1, 0.5, 0.2];
+/** Worth of a game for its own sake: something fresh, at the right height. */
+const freshWorth = 0.12;
+const freshDays = 14;
+/** A game longer than the round by more than this factor does not fit. */
+const lengthSlack = 1.25;
+const mostDose = 1.5;
+const plenty = 9999;
+
+/** Turns shelf and learners into the instance that the planner solves. */
+export function buildSession(graph: SkillGraph, offers: readonly Offer[], learners: readonly LearnerNeeds[], settings: SessionSettings): BuiltSession {
+  const playable = offers.filter((o) => o.source !== 'none' && o.minutes <= settings.minutes * lengthSlack);
+  const options: TableOption[] = [...groupBy(playable, (o) => `${o.game}|${o.mixClass}`).values()].map((group) => ({ game: group[0]!.game, offers: group }));
+  const kinds = [...new Set(playable.flatMap((o) => o.materials.map((m) => m.kind)))].sort();
+  const kindIndex = new Map(kinds.map((k, i) => [k, i]));
+  const families = new Map<string, number>();
+  for (const o of options) if (!families.has(o.game)) families.set(o.game, families.size);
+  const gapSkills = learners.map((l) => topNeeds(l));
+  const chosen = learners.map((l) => options.map((o) => bestOffer(graph, o, l, settings.minutes)));
+  const stretched = learners.map((l, i) => stretch(graph, options, l, chosen[i]!, settings.rounds));
+  const locks = settings.locks.flatMap((k) => lockFor(k, learners, options, chosen));
+  const instance: PlanInstance = {
+    learners: learners.length,
+    rounds: settings.rounds,
+    tables: settings.tables,
+    helpers: settings.helpers,
+    preparationMinutes: settings.preparationMinutes,
+    stock: kinds.map((k) => (settings.plentiful.has(k) ? plenty : (settings.stock.get(k) ?? 0))),
+    slopes,
+    games: options.map((o) => ({
+      min: Math.max(...o.offers.map((v) => v.players[0])),
+      max: Math.min(...o.offers.map((v) => v.players[1])),
+      materials: materialsOf(o.offers).map(([k, q]): [number, number] => [kindIndex.get(k)!, q]),
+      helper: o.offers.some((v) => v.helper === 'needed') ? 1 : 0,
+      preparation: Math.max(...o.offers.map((v) => v.preparationMinutes)),
+      family: families.get(o.game)!,
+    })),
+    gaps: gapSkills.map((list, l) => list.map((k) => learners[l]!.need[k]!)),
+    value: learners.map((l, i) => options.map((o, g) => (chosen[i]![g] ? freshWorth * freshness(settings.daysSincePlayed.get(`${l.learner}|${o.game}`)) : -1))),
+    dose: learners.map((l, i) => options.map((_, g) => (chosen[i]![g] ? dosesFor(chosen[i]![g]!, l, gapSkills[i]!, settings.minutes, stretched[i]![g]!) : null))),
+    locks,
+    resting: settings.resting.flatMap(({ learner, round }): [number, number][] => {
+      const l = learners.findIndex((x) => x.learner === learner);
+      return l < 0 ? [] : [[l, round]];
+    }),
+  };
+  return { instance, options, chosen, gapSkills, stretched, kinds };
+}
+
+function topNeeds(l: LearnerNeeds): number[] {
+  return Array.from(l.need.keys())
+    .filter((k) => l.need[k]! > 0.02)
+    .sort((x, y) => l.need[y]! - l.need[x]!)
+    .slice(0, gapsPerLearner);
+}
+
+function bestOffer(graph: SkillGraph, option: TableOption, l: LearnerNeeds, minutes: number): Offer | null {
+  let best: Offer | null = null;
+  let bestValue = -1;
+  for (const offer of option.offers) {
+    if (gateOf(graph, offer, l) !== null) continue;
+    const value = valueOf(offer, l, minutes);
+    if (value > bestValue) {
+      best = offer;
+      bestValue = value;
+    }
+  }
+  return best;
+}
+
+/**
+ * A child for whom fewer games are open than there are rounds gets the easiest others too,
+ * without worth: better a seat with help than no seat.
+ */
+function stretch(graph: SkillGraph, options: readonly TableOption[], l: LearnerNeeds, chosen: (Offer | null)[], rounds: number): boolean[] {
+  const flags = chosen.map(() => false);
+  const openFamilies = new Set(options.filter((_, g) => chosen[g]).map((o) => o.game));
+  if (openFamilies.size >= rounds + 2) return flags;
+  const rest = options
+    .map((o, g) => ({ g, game: o.game, offer: o.offers.reduce((x, y) => (expectedSuccess(y, l) > expectedSuccess(x, l) ? y : x)) }))
+    .filter(({ g, offer }) => !chosen[g] && gateOf(graph, offer, l)?.because !== 'age')
+    .sort((x, y) => expectedSuccess(y.offer, l) - expectedSuccess(x.offer, l));
+  for (const { g, game, offer } of rest) {
+    if (openFamilies.size >= rounds + 2) break;
+    if (openFamilies.has(game)) continue;
+    chosen[g] = offer;
+    flags[g] = true;
+    openFamilies.add(game);
+  }
+  return flags;
+}
+
+function materialsOf(offers: readonly Offer[]): [string, number][] {
+  const wanted = new Map<string, number>();
+  for (const o of offers) for (const m of o.materials) wanted.set(m.kind, Math.max(wanted.get(m.kind) ?? 0, m.quantity));
+  return [...wanted];
+}
+
+function freshness(days: number | undefined): number {
+  return days === undefined ? 1 : Math.min(1, Math.max(0, days / freshDays));
+}
+
+function dosesFor(offer: Offer, l: LearnerNeeds, gaps: readonly number[], minutes: number, stretched: boolean): [number, number][] {
+  if (stretched) return [];
+  const fit = fitOf(expectedSuccess(offer, l));
+  return gaps.flatMap((k, i): [number, number][] => {
+    const dose = Math.min(mostDose, (saturation((offer.doses[k]! * minutes) / 10) / saturation(12)) * fit);
+    return dose > 0.02 ? [[i, Math.round(dose * 1000) / 1000]] : [];
+  });
+}
+
+function lockFor(lock: SessionSettings['locks'][number], learners: readonly LearnerNeeds[], options: readonly TableOption[], chosen: (Offer | null)[][]): PlanLock[] {
+  const learner = learners.findIndex((l) => l.learner === lock.learner);
+  if (learner < 0) return [];
+  let game = options.findIndex((o, g) => o.game === lock.game && chosen[learner]![g]);
+  if (game < 0) {
+    // The organiser's word stands even where the app would not have suggested it.
+    game = options.findIndex((o) => o.game === lock.game);
+    if (game < 0) return [];
+    chosen[learner]![game] = options[game]!.offers[0]!;
+  }
+  return [{ learner, round: lock.round, game }];
+}

@@ -1,0 +1,157 @@
+import { predictMastery } from '../mastery/predictMastery';
+import { learnerNeeds, type LearnerNeeds, type NeedyLearner } from '../recommend/learnerNeeds';
+import type { Offer } from '../recommend/offer';
+import { mainSkill } from '../recommend/recommend';
+import type { SkillGraph } from '../skills/skillGraph';
+import { buildSession, type BuiltSession, type SessionSettings } from './buildSession';
+import type { SolveModel } from './linearModel';
+import { type PlanOutcome, planSession } from './planSession';
+
+export interface TermLearner extends NeedyLearner {
+  readonly known: readonly number[];
+  readonly due: readonly number[];
+}
+
+export interface TermMeeting {
+  readonly date: string;
+  readonly present: readonly string[];
+  readonly rounds: number;
+  readonly minutes: number;
+  readonly tables: number;
+  readonly helpers: number;
+}
+
+export interface WirePlayed {
+  readonly learner: string;
+  readonly game: string;
+  readonly date: string;
+}
+
+/** Everything a worker needs to plan one or more meetings; plain data only. */
+export interface PlanningInput {
+  readonly offers: readonly (Omit<Offer, 'doses'> & { readonly doses: readonly number[] })[];
+  readonly learners: readonly TermLearner[];
+  readonly meetings: readonly TermMeeting[];
+  readonly stock: readonly (readonly [string, number])[];
+  readonly plentiful: readonly string[];
+  readonly preparationMinutes: number;
+  readonly played: readonly WirePlayed[];
+  readonly locks: SessionSettings['locks'];
+  readonly resting: SessionSettings['resting'];
+  readonly seed: number;
+  readonly secondsPerMeeting: number;
+}
+
+export interface PlannedSeat {
+  readonly learner: string;
+  readonly variant: string;
+  /** Skill that weighs most, its chances in the round, expected success. */
+  readonly skill: string | null;
+  readonly chances: number;
+  readonly success: number;
+  readonly stretched: boolean;
+}
+
+export interface PlannedMeeting {
+  readonly date: string;
+  readonly status: PlanOutcome['status'];
+  readonly objective: number;
+  readonly bound: number;
+  readonly obstacles: readonly { readonly relax: string; readonly kind?: string; readonly unseatedBefore: number; readonly unseatedAfter: number }[];
+  readonly rounds: readonly { readonly tables: readonly { readonly game: string; readonly seats: readonly PlannedSeat[] }[]; readonly resting: readonly string[] }[];
+}
+
+/**
+ * Plans meetings one after another with the same model: after each, everyone's mastery is
+ * carried forward by what they will have practised, so that later meetings follow from it.
+ */
+export function planTerm(graph: SkillGraph, input: PlanningInput, solve: SolveModel, onProgress?: (share: number) => void): PlannedMeeting[] {
+  const offers = input.offers.map((o): Offer => ({ ...o, doses: Float64Array.from(o.doses) }));
+  const state = new Map(input.learners.map((l) => [l.id, { learner: l, known: Float64Array.from(l.known), due: Uint8Array.from(l.due) }]));
+  const played = [...input.played];
+  const firstDate = input.meetings[0]?.date ?? '';
+  return input.meetings.map((meeting, i) => {
+    const years = (Date.parse(meeting.date) - Date.parse(firstDate)) / (365.25 * 86_400_000);
+    const present = meeting.present.flatMap((id) => state.get(id) ?? []);
+    const needs = present.map(({ learner, known, due }) => learnerNeeds(graph, { ...learner, age: learner.age + years }, known, due));
+    const built = buildSession(graph, offers, needs, {
+      ...meeting,
+      preparationMinutes: input.preparationMinutes,
+      stock: new Map(input.stock),
+      plentiful: new Set(input.plentiful),
+      daysSincePlayed: daysSince(played, meeting.date),
+      locks: i === 0 ? input.locks : [],
+      resting: i === 0 ? input.resting : [],
+    });
+    const outcome = planSession(built.instance, solve, {
+      seed: input.seed + i,
+      seconds: input.secondsPerMeeting,
+      onProgress: (share) => {
+        onProgress?.((i + share) / input.meetings.length);
+        return true;
+      },
+    });
+    const planned = readMeeting(graph, meeting, built, outcome, needs);
+    for (const round of planned.rounds)
+      for (const table of round.tables)
+        for (const seat of table.seats) {
+          played.push({ learner: seat.learner, game: table.game, date: meeting.date });
+          practise(state.get(seat.learner)!, offers.find((o) => o.variant === seat.variant)!, meeting.minutes);
+        }
+    return planned;
+  });
+}
+
+function daysSince(played: readonly WirePlayed[], date: string): Map<string, number> {
+  const days = new Map<string, number>();
+  for (const p of played) {
+    const key = `${p.learner}|${p.game}`;
+    const ago = (Date.parse(date) - Date.parse(p.date)) / 86_400_000;
+    if (ago >= 0) days.set(key, Math.min(days.get(key) ?? Infinity, ago));
+  }
+  return days;
+}
+
+function practise(learner: { known: Float64Array; due: Uint8Array }, offer: Offer, minutes: number): void {
+  for (let k = 0; k < offer.doses.length; k++) {
+    const chances = (offer.doses[k]! * minutes) / 10;
+    if (chances < 1) continue;
+    learner.known[k] = predictMastery(learner.known[k]!, chances);
+    if (chances >= 4) learner.due[k] = 0;
+  }
+}
+
+function readMeeting(graph: SkillGraph, meeting: TermMeeting, built: BuiltSession, outcome: PlanOutcome, needs: readonly LearnerNeeds[]): PlannedMeeting {
+  return {
+    date: meeting.date,
+    status: outcome.status,
+    objective: outcome.objective,
+    bound: outcome.bound,
+    obstacles: outcome.obstacles.map(({ relax, kind, unseatedBefore, unseatedAfter }) => ({ relax, unseatedBefore, unseatedAfter, ...(kind === undefined ? {} : { kind: built.kinds[kind]! }) })),
+    rounds: outcome.schedule.map((tables) => {
+      const seated = new Set(tables.flatMap((t) => t.learners));
+      return {
+        tables: tables.map((t) => ({
+          game: built.options[t.game]!.game,
+          seats: t.learners.map((l): PlannedSeat => {
+            const offer = built.chosen[l]![t.game]!;
+            return { learner: needs[l]!.learner, variant: offer.variant, ...seatReason(graph, offer, needs[l]!, meeting.minutes), stretched: built.stretched[l]![t.game]! };
+          }),
+        })),
+        resting: needs.filter((_, l) => !seated.has(l)).map((n) => n.learner),
+      };
+    }),
+  };
+}
+
+/** What a seat is for: the skill served best, its chances in the round and the success to expect. */
+export function seatReason(graph: SkillGraph, offer: Offer, needs: LearnerNeeds, minutes: number): { skill: string | null; chances: number; success: number } {
+  const skill = mainSkill(offer, needs, minutes);
+  let sum = 0;
+  let weight = 0;
+  for (let k = 0; k < offer.doses.length; k++) {
+    sum += offer.doses[k]! * needs.success[k]!;
+    weight += offer.doses[k]!;
+  }
+  return { skill: skill < 0 ? null : graph.skills[skill]!.id, chances: skill < 0 ? 0 : (offer.doses[skill]! * minutes) / 10, success: weight === 0 ? 0 : sum / weight };
+}

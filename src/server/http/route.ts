@@ -1,0 +1,63 @@
+import type { Db } from '../db/open';
+
+export type Schema = Readonly<Record<string, unknown>>;
+
+export interface RequestContext {
+  readonly db: Db;
+  readonly params: Readonly<Record<string, string>>;
+  readonly query: Readonly<Record<string, string>>;
+  /** Checked against the route's body schema. */
+  // eslint-disable-next-line @typescript-eslint/no-explicit-any
+  readonly body: any;
+  /** The day on which this request takes place. */
+  readonly today: string;
+  /** A moment on that day, for stamps. */
+  readonly now: string;
+}
+
+/** An answer other than plain JSON with the route's own status. */
+export class Reply {
+  constructor(
+    readonly status: number,
+    readonly body: unknown,
+    readonly headers: Readonly<Record<string, string>> = {},
+  ) {}
+}
+
+export interface Route {
+  readonly method: 'GET' | 'POST' | 'PUT' | 'PATCH' | 'DELETE';
+  /** `/learners/{id}/mastery` */
+  readonly path: string;
+  readonly summary: string;
+  readonly query?: Readonly<Record<string, Schema>>;
+  readonly body?: Schema;
+  readonly status?: number;
+  readonly response: Schema;
+  /** Other media type than JSON. */
+  readonly media?: string;
+  readonly handle: (context: RequestContext) => unknown;
+}
+
+export const obj = (properties: Readonly<Record<string, Schema>>, required?: readonly string[], more: Schema = {}): Schema => ({ type: 'object', properties, required: required ?? Object.keys(properties), ...more });
+/** A request body: unknown fields are refused by name. */
+export const closed = (properties: Readonly<Record<string, Schema>>, required: readonly string[] = []): Schema => obj(properties, required, { additionalProperties: false });
+export const arr = (items: Schema): Schema => ({ type: 'array', items });
+export const str: Schema = { type: 'string' };
+export const num: Schema = { type: 'number' };
+export const int: Schema = { type: 'integer' };
+export const bool: Schema = { type: 'boolean' };
+export const any: Schema = {};
+export const oneOf = (...values: readonly (string | number | null)[]): Schema => ({ enum: values });
+export const nullable = (schema: Schema): Schema => ({ anyOf: [schema, { type: 'null' }] });
+export const day: Schema = { type: 'string', pattern: '^\\d{4}-\\d{2}-\\d{2}$' };
+export const list = (items: Schema): Schema => obj({ items: arr(items), total: int });
+export const ok: Schema = obj({ ok: { const: true } });
+
+export const pageQuery = { limit: { type: 'integer', minimum: 1, maximum: 5000, default: 100 }, offset: { type: 'integer', minimum: 0, default: 0 } } as const;
+
+/** One page of a list, as every list answers. */
+export function page<T>(all: readonly T[], query: Readonly<Record<string, string>>): { items: T[]; total: number } {
+  const limit = Number(query['limit'] ?? 100);
+  const offset = Number(query['offset'] ?? 0);
+  return { items: all.slice(offset, offset + limit), total: all.length };
+}

@@ -1,0 +1,72 @@
+import type { Db } from '../db/open';
+import { learners, type StoredTable, variants } from '../db/schema';
+import { profileTask, storedResult, startSimulation, resultOf } from '../simulations/profileStore';
+import { materialsOf, type VariantRow } from '../shelf/shelfStore';
+import { mechanismById } from '../../core/mechanisms/registry';
+import { relaxSentences, type PlanRow, type PlanRequest, titles } from './planStore';
+
+/** A plan as the API speaks of it, with doses read for each actual table. */
+export async function wirePlan(db: Db, plan: PlanRow): Promise<object> {
+  const byId = new Map(db.select().from(variants).all().map((v) => [v.id, v]));
+  const request = plan.request as unknown as PlanRequest;
+  const title = titles(db);
+  const rounds = await Promise.all(
+    plan.rounds.map(async (r) => ({
+      tables: await Promise.all(r.tables.map((t) => wireTable(db, t, byId, request.minutes, title))),
+      resting: r.resting,
+    })),
+  );
+  const gap = plan.bound > 0 ? Math.max(0, 1 - plan.objective / plan.bound) : 0;
+  return {
+    id: plan.id,
+    date: plan.date,
+    status: plan.status,
+    objective: plan.objective,
+    bound: plan.bound,
+    /** Share of the bound that the plan may at most fall short of. */
+    gap,
+    ...(plan.status === 'infeasible' ? { relax: relaxSentences(db, plan) } : {}),
+    rounds,
+    locks: plan.locks,
+    request: { present: request.present, rounds: request.rounds, minutes: request.minutes, tables: request.tables, helpers: request.helpers, seed: request.seed ?? 1, preparationMinutes: request.preparationMinutes ?? null },
+    edited: plan.edited,
+    forecast: plan.forecast,
+    playedAt: plan.playedAt,
+    version: plan.version,
+  };
+}
+
+async function wireTable(db: Db, t: StoredTable, byId: ReadonlyMap<string, VariantRow>, minutes: number, title: ReturnType<typeof titles>): Promise<object> {
+  const wanted = new Map<string, number>();
+  for (const s of t.seats) for (const m of materialsOf(db, s.variant)) wanted.set(m.kind, Math.max(wanted.get(m.kind) ?? 0, m.quantity));
+  return {
+    game: t.game,
+    title: title.game(t.game),
+    helper: t.helper,
+    materials: [...wanted].map(([kind, quantity]) => ({ kind, title: title.kind(kind), quantity })),
+    seats: await Promise.all(
+      t.seats.map(async (s) => ({ learner: s.learner, variant: s.variant, variantTitle: byId.get(s.variant)?.title ?? s.variant, doses: await dosesAt(db, byId.get(s.variant), t.seats.length, minutes), why: s.why })),
+    ),
+  };
+}
+
+/** Chances per skill in the round, at a table of this size; declared where nothing can be calculated. */
+export async function dosesAt(db: Db, variant: VariantRow | undefined, seats: number, minutes: number): Promise<{ skill: string; items: number; source: 'calculated' | 'declared' }[]> {
+  if (!variant) return [];
+  if (!variant.mechanism) return variant.declared.map((d) => ({ skill: d.skill, items: Math.round((d.perTenMinutes * minutes) / 10), source: 'declared' as const }));
+  const { min, max } = mechanismById(variant.mechanism)!.seats;
+  const task = profileTask(variant, Math.min(max, Math.max(min, seats)));
+  if (!storedResult(db, task)) startSimulation(db, task);
+  const r = await resultOf(db, task);
+  const sums = new Map<string, number>();
+  for (const list of r.doses) for (const d of list) sums.set(d.skill, (sums.get(d.skill) ?? 0) + d.perTenMinutes / r.doses.length);
+  return [...sums]
+    .map(([skill, dose]) => ({ skill, items: Math.round((dose * minutes) / 10), source: 'calculated' as const }))
+    .filter((d) => d.items > 0)
+    .sort((x, y) => y.items - x.items)
+    .slice(0, 6);
+}
+
+export function nicknames(db: Db): Map<string, string> {
+  return new Map(db.select().from(learners).all().map((l) => [l.id, l.nickname]));
+}

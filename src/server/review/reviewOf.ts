@@ -1,0 +1,69 @@
+import { shippedGraph } from '../../contract/shippedData';
+import type { SkillEstimate } from '../../core/mastery/estimateMastery';
+import { helpWords, howWords, resultWords } from '../../text/sentences';
+import type { Db } from '../db/open';
+import { evidenceOf, type EvidenceRow, masteryOf } from '../evidence/evidenceStore';
+import { allLearners } from '../learners/learnerStore';
+import { type PlanRow, type PlanRequest, titles } from '../planning/planStore';
+import { dosesAt } from '../planning/wirePlan';
+import { variants } from '../db/schema';
+
+/** A move smaller than this is noise on the screen. */
+const leastMove = 0.01;
+
+/** What this session moved on each child's map, and why: the map with and without its notes. */
+export async function reviewOf(db: Db, plan: PlanRow): Promise<object> {
+  const graph = shippedGraph();
+  const title = titles(db);
+  const request = plan.request as unknown as PlanRequest;
+  const byId = new Map(db.select().from(variants).all().map((v) => [v.id, v]));
+  const fromThis = (r: EvidenceRow): boolean => r.planId === plan.id;
+  const rows = allLearners(db).filter((l) => request.present.includes(l.id));
+  const met = new Map<string, number>();
+  for (const round of plan.rounds)
+    for (const t of round.tables) for (const s of t.seats) for (const d of await dosesAt(db, byId.get(s.variant), t.seats.length, request.minutes)) met.set(d.skill, (met.get(d.skill) ?? 0) + d.items);
+  const learners = rows.map((l) => {
+    const before = masteryOf(db, l, plan.date, (r) => fromThis(r) || r.at.slice(0, 10) > plan.date);
+    const after = masteryOf(db, l, plan.date, (r) => !fromThis(r) && r.at.slice(0, 10) > plan.date);
+    const notes = evidenceOf(db, l.id).filter((r) => fromThis(r) && r.retractedAt === null);
+    return {
+      learner: l.id,
+      nickname: l.nickname,
+      notes: notes.length,
+      moved: graph.skills.flatMap((s, k) => movedSkill(s.id, s.title, before[k]!, after[k]!, notes, title)),
+    };
+  });
+  return {
+    plan: plan.id,
+    date: plan.date,
+    playedAt: plan.playedAt,
+    planned: plan.rounds.reduce((sum, r) => sum + r.tables.reduce((n, t) => n + t.seats.length, 0), 0),
+    noted: learners.reduce((sum, l) => sum + l.notes, 0),
+    learners,
+    practice: [...met].map(([skill, items]) => ({ skill, title: title.skill(skill), items })).sort((x, y) => y.items - x.items),
+  };
+}
+
+function movedSkill(skill: string, title: string, before: SkillEstimate, after: SkillEstimate, notes: readonly EvidenceRow[], names: ReturnType<typeof titles>): object[] {
+  if (Math.abs(after.mastery - before.mastery) < leastMove && !notes.some((n) => n.skill === skill)) return [];
+  const own = notes.filter((n) => n.skill === skill);
+  const neighbour = [...after.steps].reverse().find((s) => s.because === 'later-skill' || s.because === 'earlier-skill');
+  const missed = after.steps.filter((s) => s.because === 'missed-fact' && notes.some((n) => n.id === s.evidence));
+  const because = [
+    ...own.map((n) => noteSentence(n, names)),
+    ...missed.map(() => 'A fact that belongs to it was missed.'),
+    ...(own.length === 0 && missed.length === 0 && neighbour ? [neighbour.because === 'later-skill' ? `It is needed for “${names.skill(neighbour.what)}”, which went well.` : `It builds on “${names.skill(neighbour.what)}”, which is not there yet.`] : []),
+  ];
+  return [{ skill, title, before: before.mastery, after: after.mastery, statusBefore: before.status, statusAfter: after.status, because }];
+}
+
+function noteSentence(n: EvidenceRow, names: ReturnType<typeof titles>): string {
+  const where = n.variantId ? ` at ${names.variant(n.variantId)}` : '';
+  const tool = n.support ? ` (${helpWords[n.support] ?? names.kind(n.support).toLowerCase()})` : '';
+  const how = n.how ? `, ${howWords[n.how]}` : '';
+  const missed = n.items.filter((i) => !i.correct).map((i) => `${i.a} ${signs[i.op] ?? i.op} ${i.b}`);
+  const result = n.result ? resultWords[n.result] : `${n.correct} of ${n.total}`;
+  return `Noted by a ${n.byRole}${n.byOwnChild ? ', own child' : ''}: ${result}${tool}${how}${where}${missed.length > 0 ? `; missed ${missed.join(', ')}` : ''}.`;
+}
+
+const signs: Readonly<Record<string, string>> = { add: '+', subtract: '−', multiply: '×', divide: '÷' };

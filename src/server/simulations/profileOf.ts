@@ -1,0 +1,72 @@
+import { endsWithin } from '../../core/simulate/simulationResult';
+import type { Db } from '../db/open';
+import { mechanismById } from '../../core/mechanisms/registry';
+import { refuse } from '../http/problemError';
+import { materialsOf, type VariantRow } from '../shelf/shelfStore';
+import { profileTask, resultOf } from './profileStore';
+
+/** What a variant practises at a table of so many, with its error and how it was made. */
+export async function profileOf(db: Db, variant: VariantRow, seats: number, minutes: number): Promise<object> {
+  if (!variant.mechanism) {
+    const source = variant.declared.length > 0 ? 'declared' : 'none';
+    return {
+      variant: variant.id,
+      seats,
+      games: 0,
+      source,
+      doses: variant.declared.map((d) => ({ ...d, standardError: null })),
+      minutes: { '0.5': variant.minutes },
+      waitingShare: null,
+      measures: {},
+      items: [],
+    };
+  }
+  const mechanism = mechanismById(variant.mechanism)!;
+  if (seats < mechanism.seats.min || seats > mechanism.seats.max) throw refuse('out-of-range', `${mechanism.title} is played by ${mechanism.seats.min} to ${mechanism.seats.max}, not ${seats}.`, 'seats');
+  const r = await resultOf(db, profileTask(variant, seats));
+  const over = (k: string): { mean: number; standardError: number } => {
+    const perSeat = r.doses.map((list) => list.find((d) => d.skill === k));
+    const mean = perSeat.reduce((sum, d) => sum + (d?.perTenMinutes ?? 0), 0) / seats;
+    const variance = perSeat.reduce((sum, d) => sum + (d?.standardError ?? 0) ** 2, 0) / seats ** 2;
+    return { mean, standardError: Math.sqrt(variance) };
+  };
+  const skills = [...new Set(r.doses.flatMap((list) => list.map((d) => d.skill)))];
+  return {
+    variant: variant.id,
+    seats,
+    games: r.games,
+    seed: r.seed,
+    engine: r.engine,
+    source: 'calculated',
+    doses: skills
+      .map((skill) => {
+        const { mean, standardError } = over(skill);
+        return { skill, perTenMinutes: Number(mean.toPrecision(5)), standardError: Number(standardError.toPrecision(3)) };
+      })
+      .sort((x, y) => y.perTenMinutes - x.perTenMinutes),
+    minutes: r.minutes,
+    minuteHistogram: r.minuteHistogram,
+    endsInSlot: Number(endsWithin(r.minuteHistogram, minutes).toPrecision(4)),
+    slotMinutes: minutes,
+    turns: r.turns,
+    waitingShare: r.measures['waitingShare'],
+    measures: r.measures,
+    measureErrors: r.measureErrors,
+    shares: r.shares,
+    distinctFacts: r.distinctFacts,
+    outcomes: r.outcomes,
+    items: mergeSeats(r.items),
+    materials: materialsOf(db, variant.id),
+  };
+}
+
+function mergeSeats(items: readonly { op: string; a: number; b: number; result: number; unknown: string; rep: string; count: number }[]): object[] {
+  const merged = new Map<string, { op: string; a: number; b: number; result: number; unknown: string; rep: string; count: number }>();
+  for (const { op, a, b, result, unknown, rep, count } of items) {
+    const key = `${op}|${a}|${b}|${unknown}|${rep}`;
+    const known = merged.get(key);
+    if (known) known.count += count;
+    else merged.set(key, { op, a, b, result, unknown, rep, count });
+  }
+  return [...merged.values()];
+}

@@ -1,0 +1,70 @@
+import { createHash } from 'node:crypto';
+import { eq } from 'drizzle-orm';
+import { shippedGraph } from '../../contract/shippedData';
+import { DEFAULT_PRECISION, ENGINE } from '../../core/simulate/simulation';
+import type { SimulationResult } from '../../core/simulate/simulationResult';
+import type { SimulateTask } from '../../workers/node/messages';
+import type { Db } from '../db/open';
+import { simulations } from '../db/schema';
+import { ProblemError } from '../http/problemError';
+import { type Job, startJob } from '../jobs/pool';
+import type { VariantRow } from '../shelf/shelfStore';
+
+/** Seed of every stored profile: two people see the same numbers. */
+export const profileSeed = 7;
+
+let graphHash: string | null = null;
+function hashOfGraph(): string {
+  graphHash ??= createHash('sha256').update(JSON.stringify(shippedGraph().skills.map((s) => [s.id, s.predicate]))).digest('hex').slice(0, 12);
+  return graphHash;
+}
+
+/** Everything that decides a result: engine, skills, variant, seats, precision, seed. */
+export function hashOf(task: SimulateTask): string {
+  return createHash('sha256')
+    .update(JSON.stringify([ENGINE, hashOfGraph(), task.mechanism, sorted(task.parameters), task.seats, task.precision ?? DEFAULT_PRECISION, task.games ?? null, task.seed]))
+    .digest('hex');
+}
+
+const sorted = (o: object): object => Object.fromEntries(Object.entries(o).sort(([x], [y]) => (x < y ? -1 : 1)));
+
+export const profileTask = (variant: Pick<VariantRow, 'mechanism' | 'parameters'>, seats: number): SimulateTask => ({ kind: 'simulate', mechanism: variant.mechanism!, parameters: variant.parameters, seats, seed: profileSeed });
+
+export function storedResult(db: Db, task: SimulateTask): SimulationResult | null {
+  const row = db.select().from(simulations).where(eq(simulations.hash, hashOf(task))).get();
+  return row ? (row.result as SimulationResult) : null;
+}
+
+export function storeResult(db: Db, task: SimulateTask, result: SimulationResult): void {
+  db.insert(simulations).values({ hash: hashOf(task), result, createdAt: new Date().toISOString() }).onConflictDoNothing().run();
+}
+
+/** Same task asked twice at once runs once. */
+const inFlight = new Map<string, Job<SimulationResult>>();
+
+export function startSimulation(db: Db, task: SimulateTask): Job<SimulationResult> {
+  const hash = hashOf(task);
+  const known = inFlight.get(hash);
+  if (known) return known;
+  const job = startJob<SimulationResult>(task);
+  inFlight.set(hash, job);
+  void job.finished.then((done) => {
+    inFlight.delete(hash);
+    if (done.status === 'done') storeResult(db, task, done.result!);
+  });
+  return job;
+}
+
+/** The stored result, or a fresh one when it has been worked out. */
+export async function resultOf(db: Db, task: SimulateTask): Promise<SimulationResult> {
+  const stored = storedResult(db, task);
+  if (stored) return stored;
+  const job = await startSimulation(db, task).finished;
+  if (job.status !== 'done') throw new ProblemError(job.problem!);
+  return job.result!;
+}
+
+/** Seats at which a variant is read when the table is not known yet. */
+export function usualSeats(variant: Pick<VariantRow, 'playersMin' | 'playersMax'>): number {
+  return Math.min(variant.playersMax, Math.max(variant.playersMin, 3));
+}

@@ -1,0 +1,113 @@
+import type { SkillGraph } from '../core/skills/skillGraph';
+import type { Exclusion, Suggestion } from '../core/recommend/recommend';
+import type { Violation } from '../core/planning/checkPlan';
+
+/** What a person reads for codes and numbers of the core; one place, ready for other languages. */
+
+export const percent = (share: number): string => `${Math.round(share * 100)} %`;
+export const lower = (text: string): string => (/^[A-Z][a-z]/.test(text) ? text[0]!.toLowerCase() + text.slice(1) : text);
+
+export interface Names {
+  readonly learner: (id: string) => string;
+  readonly game: (id: string) => string;
+  readonly variant: (id: string) => string;
+  readonly kind: (id: string) => string;
+  readonly skill: (id: string) => string;
+}
+
+/** Two lines: what they practise, and why it fits. */
+export function suggestionReasons(graph: SkillGraph, s: Suggestion, names: Names): string[] {
+  const bySkill = new Map<number, { learners: string[]; chances: number }>();
+  for (const seat of s.seats) {
+    const entry = bySkill.get(seat.skill) ?? { learners: [], chances: 0 };
+    entry.learners.push(names.learner(seat.learner));
+    entry.chances += seat.chances;
+    bySkill.set(seat.skill, entry);
+  }
+  const first = [...bySkill].filter(([k]) => k >= 0).map(([k, { learners, chances }]) => `${learners.join(' and ')}: about ${Math.round(chances / learners.length)} chances for “${lower(graph.skills[k]!.title)}”`);
+  const success = s.seats.reduce((sum, seat) => sum + seat.success, 0) / s.seats.length;
+  const fresh = s.recentDays === null ? 'Not played lately' : s.recentDays < 1 ? 'Played today already' : `Last played ${Math.round(s.recentDays)} days ago`;
+  return [`${first.join('; ')}.`, `${fresh}; about ${percent(success)} of answers should be right.`];
+}
+
+export function exclusionReason(graph: SkillGraph, x: Exclusion, names: Names): string {
+  switch (x.because) {
+    case 'players':
+      return x.least === x.most ? `It is for ${x.least} players.` : `It is for ${x.least} to ${x.most} players.`;
+    case 'minutes':
+      return `It takes about ${Math.round(x.minutes)} minutes.`;
+    case 'stock':
+      return `Missing: ${x.missing.map((m) => `${m.short} × ${names.kind(m.kind).toLowerCase()}`).join(', ')}.`;
+    case 'nothing-needed':
+      return 'Nothing in it is needed now.';
+    case 'not-measured':
+      return 'Nobody has said yet what it practises.';
+    case 'gate': {
+      const who = names.learner(x.learner);
+      if (x.gate.because === 'age') return `The ages given do not fit ${who}.`;
+      if (x.gate.because === 'too-hard') return `Too hard for ${who} yet: about ${percent(x.gate.success)} right.`;
+      const missing = lower(graph.skills[x.gate.missing]!.title);
+      const rather = x.alternative ? ` Rather: ${names.variant(x.alternative)}.` : '';
+      return `${who} is not there yet with “${missing}”.${rather}`;
+    }
+  }
+}
+
+export function violationSentence(v: Violation, names: { learner: (i: number) => string; game: (i: number) => string; kind: (i: number) => string }): string {
+  const round = (r: number): string => `round ${r + 1}`;
+  switch (v.rule) {
+    case 'placed':
+      return v.times === 0 ? `${names.learner(v.learner)} has no seat in ${round(v.round)}.` : `${names.learner(v.learner)} sits at ${v.times} tables in ${round(v.round)}.`;
+    case 'eligible':
+      return `${names.game(v.game)} is not ready for ${names.learner(v.learner)} (${round(v.round)}).`;
+    case 'repeat':
+      return `${names.learner(v.learner)} plays ${names.game(v.game)} twice.`;
+    case 'size':
+      return `${names.game(v.game)} has ${v.size} ${v.size === 1 ? 'player' : 'players'} in ${round(v.round)}; that does not fit.`;
+    case 'tables':
+      return `${v.used} tables in ${round(v.round)}; you have ${v.have}.`;
+    case 'helpers':
+      return `${v.used} tables need a helper in ${round(v.round)}; you have ${v.have}.`;
+    case 'stock':
+      return `${v.used} × ${names.kind(v.kind).toLowerCase()} needed in ${round(v.round)}; you own ${v.have}.`;
+    case 'preparation':
+      return `Getting ready takes ${Math.round(v.used)} minutes; you gave ${Math.round(v.have)}.`;
+    case 'lock':
+      return `${names.learner(v.learner)} no longer sits at the fixed table in ${round(v.round)}.`;
+    case 'rounds':
+      return `${v.used} rounds planned; ${v.have} asked.`;
+  }
+}
+
+export function relaxSentence(o: { relax: string; kind?: string; unseatedBefore: number; unseatedAfter: number }, kind: (id: string) => string): string {
+  const seats = o.unseatedBefore - o.unseatedAfter;
+  const gain = o.unseatedAfter === 0 ? 'and everyone has a seat' : `and ${seats} more ${seats === 1 ? 'child has' : 'children have'} a seat`;
+  switch (o.relax) {
+    case 'tables':
+      return `One more table, ${gain}.`;
+    case 'helpers':
+      return `One more helper, ${gain}.`;
+    case 'stock':
+      return `More of “${kind(o.kind!).toLowerCase()}”, ${gain}.`;
+    case 'preparation':
+      return `More time to get ready, ${gain}.`;
+    case 'locks':
+      return `Loosen what is fixed, ${gain}.`;
+    case 'repeats':
+      return `Let a game be played twice, ${gain}.`;
+    default:
+      return 'There are not enough games on the shelf for these children and rounds.';
+  }
+}
+
+/** Why a seat was given; frozen with the plan. */
+export function seatSentence(seat: { skill: string | null; chances: number; success: number; stretched: boolean }, nickname: string, skillTitle: (id: string) => string): string {
+  if (seat.stretched) return `The nearest thing on the shelf for ${nickname}; play it with help.`;
+  if (!seat.skill) return `A seat in good company for ${nickname}.`;
+  return `${nickname} is ready for “${lower(skillTitle(seat.skill))}”: about ${Math.round(seat.chances)} chances here, ${percent(seat.success)} likely right.`;
+}
+
+export const howWords = { 'counted-all': 'counted all', 'counted-on': 'counted on', 'worked-out': 'worked it out', knew: 'knew it' } as const;
+export const resultWords = { stuck: 'stuck', support: 'with help', alone: 'on their own' } as const;
+export const statusWords = { 'not-yet': 'not yet', growing: 'growing', 'on-their-own': 'on their own', 'worth-checking': 'worth checking' } as const;
+export const helpWords: Readonly<Record<string, string>> = { fingers: 'fingers', hint: 'a hint', 'reading-aloud': 'reading aloud', 'extra-time': 'extra time', 'adult-beside': 'an adult beside' };
