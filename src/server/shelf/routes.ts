@@ -8,6 +8,7 @@ import { any, arr, bool, closed, int, list, nullable, num, obj, page, pageQuery,
 import { bytesBody, changed, gameFields, gameResponse, variantFields, variantResponse } from '../http/schemas';
 import { profileOf } from '../simulations/profileOf';
 import { usualSeats } from '../simulations/profileStore';
+import { offersOf } from './offers';
 import { importShelf } from './importShelf';
 import { createGame, createVariant, gameById, materialsOf, setRetired, setStock, undoChange, updateGame, updateVariant, variantById, type GameRow, type VariantRow } from './shelfStore';
 
@@ -87,6 +88,18 @@ export const shelfRoutes: readonly Route[] = [
     handle: ({ db, params, query }) => {
       const v = variantById(db, params['id']!);
       return profileOf(db, v, Number(query['seats'] ?? usualSeats(v)), Number(query['minutes'] ?? 15));
+    },
+  },
+  {
+    method: 'GET',
+    path: '/profiles',
+    summary: 'What every variant in use practises, in short',
+    query: pageQuery,
+    response: list(obj({ variant: str, game: str, source: str, minutes: num, doses: arr(obj({ skill: str, perTenMinutes: num })) })),
+    handle: async ({ db, query }) => {
+      const { skills } = shippedGraph();
+      const offers = await offersOf(db);
+      return page(offers.map((o) => ({ variant: o.variant, game: o.game, source: o.source, minutes: o.minutes, doses: Array.from(o.doses, (d, k) => ({ skill: skills[k]!.id, perTenMinutes: Math.round(d * 10) / 10 })).filter((d) => d.perTenMinutes > 0).sort((x, y) => y.perTenMinutes - x.perTenMinutes) })), query);
     },
   },
   { method: 'GET', path: '/bins', summary: 'Where things live', query: pageQuery, response: list(obj({ id: str, title: str, position: int })), handle: ({ db, query }) => page(db.select().from(bins).all().sort((x, y) => x.position - y.position), query) },

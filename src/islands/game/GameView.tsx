@@ -1,0 +1,186 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { Button } from '../../ui/Button';
+import { Empty, Failure, Loading } from '../../ui/Empty';
+import { Light } from '../../ui/Light';
+import { api, get, link, type Page } from '../shared/api';
+import { App, messageOf, useTell } from '../shared/App';
+import panel from '../shared/panel.module.css';
+import type { GameWire, KindWire, VariantWire } from '../shared/types';
+import { GameDialog } from '../shelf/GameDialog';
+import styles from './game.module.css';
+import { Practice } from './Practice';
+import { VariantDialog } from './VariantDialog';
+
+export default function GameView({ id, version }: { id: string; version: string | null }) {
+  return (
+    <App>
+      <Game id={id} version={version} />
+    </App>
+  );
+}
+
+const helperWords = { alone: 'runs alone', nearby: 'adult nearby', needed: 'adult needed' };
+const sourceWords = { made: 'made at home', bought: 'bought', free: 'free, printed' };
+
+function Game({ id, version }: { id: string; version: string | null }) {
+  const client = useQueryClient();
+  const tell = useTell();
+  const game = useQuery({ queryKey: ['game', id], queryFn: () => get<GameWire>(`/games/${id}`) });
+  const variants = useQuery({ queryKey: ['variants', id], queryFn: () => get<Page<VariantWire>>(`/variants?game=${id}&limit=1000&retired=true`) });
+  const bins = useQuery({ queryKey: ['bins'], queryFn: () => get<Page<{ id: string; title: string }>>('/bins?limit=1000') });
+  const kinds = useQuery({ queryKey: ['kinds'], queryFn: () => get<Page<KindWire>>('/kinds?limit=5000') });
+  const [chosen, setChosen] = useState<string | null>(version);
+  const [editing, setEditing] = useState<'game' | 'variant' | 'new' | null>(null);
+  const refresh = (): void => void client.invalidateQueries();
+  const change = useMutation({
+    mutationFn: (path: string) => api<{ change: string }>('POST', path, {}),
+    onSuccess: ({ change: c }) => {
+      refresh();
+      tell('Done.', { action: { label: 'Undo', run: () => void api('POST', '/undo', { change: c }).then(refresh) } });
+    },
+    onError: (e) => tell(messageOf(e), { bad: true }),
+  });
+  if (game.error) return <Failure message={messageOf(game.error)} />;
+  if (!game.data || !variants.data) return <Loading what="Taking it off the shelf …" />;
+  const g = game.data;
+  const inUse = variants.data.items.filter((v) => !v.retired);
+  const away = variants.data.items.filter((v) => v.retired);
+  const variant = inUse.find((v) => v.id === chosen) ?? inUse[0] ?? null;
+  const binTitle = bins.data?.items.find((b) => b.id === g.bin)?.title;
+  return (
+    <>
+      <div className={panel.head}>
+        <h1>{g.title}</h1>
+        {g.retired && <span className={styles.away}>put away</span>}
+        <span className={panel.soft}>{[binTitle, sourceWords[g.source], g.condition, g.notes].filter(Boolean).join(' · ')}</span>
+        <span className={panel.spring} />
+        <Button onClick={() => change.mutate(`/games/${id}/${g.retired ? 'restore' : 'retire'}`)}>{g.retired ? 'Bring back' : 'Put away'}</Button>
+        <Button onClick={() => setEditing('game')}>Change</Button>
+        <Button kind="main" onClick={() => setEditing('new')}>
+          Add a version
+        </Button>
+      </div>
+      <div className={styles.versions} role="tablist" aria-label="Versions">
+        {inUse.map((v) => (
+          <button key={v.id} type="button" role="tab" aria-selected={v.id === variant?.id} onClick={() => setChosen(v.id)}>
+            {v.title}
+          </button>
+        ))}
+      </div>
+      {!variant ? (
+        <Empty title="No version yet">
+          <p>A version holds the numbers and rules that are really played. Add one, and the game is played some thousand times to see what it practises.</p>
+          <Button kind="main" onClick={() => setEditing('new')}>
+            Add a version
+          </Button>
+        </Empty>
+      ) : (
+        <div className={styles.columns}>
+          <aside className={styles.facts}>
+            <section className={panel.sheet}>
+              <h2>{variant.title}</h2>
+              <dl className={styles.dl}>
+                <dt>Ages</dt>
+                <dd>
+                  {variant.ages[0]}–{variant.ages[1]}
+                </dd>
+                <dt>Players</dt>
+                <dd>{variant.players.min === variant.players.max ? variant.players.min : `${variant.players.min}–${variant.players.max}`}</dd>
+                <dt>Given time</dt>
+                <dd>{variant.minutes} min</dd>
+                <dt>Helper</dt>
+                <dd>{helperWords[variant.helper]}</dd>
+                {variant.preparationMinutes > 0 && (
+                  <>
+                    <dt>Getting ready</dt>
+                    <dd>{variant.preparationMinutes} min</dd>
+                  </>
+                )}
+                {variant.mechanism && (
+                  <>
+                    <dt>How it plays</dt>
+                    <dd>{variant.mechanism.replaceAll('-', ' ')}</dd>
+                  </>
+                )}
+              </dl>
+              <h3>Things</h3>
+              <ul className={styles.things}>
+                {variant.materials.map((m) => {
+                  const kind = kinds.data?.items.find((k) => k.id === m.kind);
+                  const state = !kind || kind.plentiful || kind.quantity >= m.quantity ? 'there' : kind.quantity === 0 ? 'missing' : 'short';
+                  return (
+                    <li key={m.kind}>
+                      <Light state={state} /> {m.quantity} × {(kind?.title ?? m.kind).toLowerCase()}
+                      {kind?.caution && <small>{kind.caution}</small>}
+                    </li>
+                  );
+                })}
+                {variant.materials.length === 0 && <li className={panel.soft}>nothing named</li>}
+              </ul>
+              <div className={panel.row}>
+                <Button onClick={() => setEditing('variant')}>Change version</Button>
+                <Button onClick={() => change.mutate(`/variants/${variant.id}/retire`)}>Put away</Button>
+              </div>
+            </section>
+            {g.rules.length > 0 && (
+              <section className={panel.sheet}>
+                <h2>Rules</h2>
+                <ol className={styles.rules}>
+                  {g.rules.map((r) => (
+                    <li key={r}>{r}</li>
+                  ))}
+                </ol>
+              </section>
+            )}
+            {away.length > 0 && (
+              <section className={panel.sheet}>
+                <h2>Versions put away</h2>
+                <ul className={panel.list}>
+                  {away.map((v) => (
+                    <li key={v.id}>
+                      {v.title}{' '}
+                      <Button kind="plain" onClick={() => change.mutate(`/variants/${v.id}/restore`)}>
+                        bring back
+                      </Button>
+                    </li>
+                  ))}
+                </ul>
+              </section>
+            )}
+          </aside>
+          <Practice key={variant.id} variant={variant} />
+        </div>
+      )}
+      {editing === 'game' && (
+        <GameDialog
+          game={g}
+          bins={bins.data?.items ?? []}
+          onClose={() => setEditing(null)}
+          onSaved={() => {
+            setEditing(null);
+            refresh();
+            tell('Saved.', { action: { label: 'Undo', run: () => void api('POST', '/undo', {}).then(refresh) } });
+          }}
+        />
+      )}
+      {(editing === 'variant' || editing === 'new') && (
+        <VariantDialog
+          game={g}
+          variant={editing === 'variant' ? variant : null}
+          kinds={kinds.data?.items ?? []}
+          onClose={() => setEditing(null)}
+          onSaved={(saved) => {
+            setEditing(null);
+            setChosen(saved);
+            refresh();
+            tell('Saved.', { action: { label: 'Undo', run: () => void api('POST', '/undo', {}).then(refresh) } });
+          }}
+        />
+      )}
+      <p>
+        <a href={link('/shelf')}>Back to the shelf</a>
+      </p>
+    </>
+  );
+}

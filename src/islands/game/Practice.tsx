@@ -1,0 +1,174 @@
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useRef, useState } from 'react';
+import { Button } from '../../ui/Button';
+import { DoseBars } from '../../ui/charts/DoseBars';
+import { FactGrid } from '../../ui/charts/FactGrid';
+import { LengthChart } from '../../ui/charts/LengthChart';
+import { ShareBar } from '../../ui/charts/ShareBar';
+import { Failure, Loading, Progress } from '../../ui/Empty';
+import { api, follow, get } from '../shared/api';
+import { messageOf, useTell } from '../shared/App';
+import panel from '../shared/panel.module.css';
+import type { ItemWire, ProfileWire, VariantWire } from '../shared/types';
+import { useSkills } from '../shared/useSkills';
+import styles from './game.module.css';
+
+const slotMinutes = 15;
+const barsShown = 7;
+const finer = { length: 0.003, share: 0.002 };
+
+const signs: Record<string, string> = { add: '+', subtract: '−', multiply: '×', divide: '÷', compare: 'against', subitise: 'seen', count: 'counted' };
+const operationWords: Record<string, string> = { add: 'adding', subtract: 'taking away', multiply: 'multiplying', divide: 'dividing', other: 'seeing and comparing' };
+const operationFills: Record<string, string> = { add: 'var(--strand-vermilion)', subtract: 'var(--strand-indigo)', multiply: 'var(--strand-plum)', divide: 'var(--strand-ochre)', other: 'var(--strand-slate)' };
+
+/** What one version practises at a table of so many: every number with its error and how it was made. */
+export function Practice({ variant }: { variant: VariantWire }) {
+  const skills = useSkills();
+  const client = useQueryClient();
+  const tell = useTell();
+  const usual = Math.min(variant.players.max, Math.max(variant.players.min, 3));
+  const [seats, setSeats] = useState(usual);
+  const [running, setRunning] = useState<number | null>(null);
+  const [sharper, setSharper] = useState<{ games: number; mean: number; error: number } | null>(null);
+  const stopper = useRef<AbortController | null>(null);
+  const profile = useQuery({ queryKey: ['profile', variant.id, variant.version, seats], queryFn: () => get<ProfileWire>(`/variants/${variant.id}/profile?seats=${seats}&minutes=${slotMinutes}`) });
+  if (profile.error) return <Failure message={messageOf(profile.error)} />;
+  if (!profile.data || !skills) return <Loading what="Playing it some thousand times …" />;
+  const p = profile.data;
+  if (p.source === 'none')
+    return (
+      <section className={panel.sheet}>
+        <h2>Nobody has said yet what it practises</h2>
+        <p>Choose how it plays under “Change version”, and it is played by the machine. Or name the skills there yourself.</p>
+      </section>
+    );
+  const bars = p.doses
+    .filter((d) => d.perTenMinutes >= 0.3)
+    .slice(0, barsShown)
+    .map((d) => ({ id: d.skill, title: skills.title(d.skill), hue: skills.strandOf(d.skill)?.hue ?? 'slate', value: d.perTenMinutes, error: d.standardError }));
+
+  async function sharpen(): Promise<void> {
+    stopper.current = new AbortController();
+    setRunning(0);
+    try {
+      const started = await api<{ job?: string; games?: number; turns?: { mean: number; standardError: number } }>('POST', '/simulations?wait=0', { mechanism: variant.mechanism, parameters: variant.parameters, seats, seed: 7, precision: finer });
+      const result = started.job ? await follow<{ games: number; turns: { mean: number; standardError: number } }>(started.job, setRunning, stopper.current.signal) : { games: started.games!, turns: started.turns! };
+      setSharper({ games: result.games, mean: result.turns.mean, error: result.turns.standardError });
+      void client.invalidateQueries({ queryKey: ['profile', variant.id] });
+    } catch (error) {
+      tell(messageOf(error), { bad: true });
+    } finally {
+      setRunning(null);
+    }
+  }
+
+  return (
+    <div className={styles.practice}>
+      <section className={panel.sheet}>
+        <div className={styles.practiceHead}>
+          <h2>What each child practises in ten minutes</h2>
+          {variant.players.max > variant.players.min && (
+            <div className={styles.seats} role="group" aria-label="Players">
+              {Array.from({ length: Math.min(6, variant.players.max) - variant.players.min + 1 }, (_, i) => variant.players.min + i).map((n) => (
+                <button key={n} type="button" aria-pressed={n === seats} onClick={() => setSeats(n)}>
+                  {n}
+                </button>
+              ))}
+            </div>
+          )}
+        </div>
+        <DoseBars bars={bars} declared={p.source === 'declared'} />
+        <p className={`${panel.soft} ${panel.small}`}>
+          {p.source === 'declared'
+            ? 'The owner’s own word; nobody has calculated or counted it.'
+            : `Chances to practise, not proof. Calculated from the rules: ${p.games.toLocaleString('en')} simulated games of ${p.seats} typical ${p.seats === 1 ? 'player' : 'players'}; whiskers ± one standard error.`}
+        </p>
+      </section>
+      {p.source === 'calculated' && (
+        <>
+          <section className={panel.sheet}>
+            <h2>How long it lasts</h2>
+            <p>
+              <span className={panel.big}>{Math.round(p.minutes['0.5']!)}</span> min, typically <span className={styles.gapLeft} />
+              <span className={panel.big}>{Math.round((p.endsInSlot ?? 0) * 100)} %</span> end inside {slotMinutes} min
+            </p>
+            <LengthChart histogram={p.minuteHistogram ?? []} slot={slotMinutes} />
+            <p className={`${panel.soft} ${panel.small}`}>
+              Four of five games take {Math.round(p.minutes['0.1']!)} to {Math.round(p.minutes['0.9']!)} minutes; mean {p.minutes['mean']!.toFixed(1)} ± {p.minutes['standardError']!.toFixed(2)}, {p.turns!.mean.toFixed(1)} ± {p.turns!.standardError.toFixed(2)} turns. Seconds per answer are common practice; n = {p.games.toLocaleString('en')}.
+            </p>
+          </section>
+          {factGrids(p.items).map(({ op, cells }) => (
+            <section key={op} className={panel.sheet}>
+              <h2>
+                Facts met, {operationWords[op] ?? op}: first number across, second upward
+              </h2>
+              <FactGrid cells={cells} sign={signs[op] ?? op} />
+              <p className={`${panel.soft} ${panel.small}`}>
+                {cells.length} different facts in {p.games.toLocaleString('en')} games. Indigo crosses a ten{op === 'add' || op === 'subtract' ? `: ${((p.shares?.['crossing']?.mean ?? 0) * 100).toFixed(0)} ± ${((p.shares?.['crossing']?.standardError ?? 0) * 100).toFixed(1)} % of all practice` : ''}.
+              </p>
+            </section>
+          ))}
+          <section className={panel.sheet}>
+            <h2>What the practice is made of</h2>
+            <ShareBar label="Balance of operations" shares={Object.entries(operationWords).map(([k, title]) => ({ title, share: p.shares?.[k]?.mean ?? 0, error: p.shares?.[k]?.standardError ?? null, fill: operationFills[k]! }))} />
+            <h2 className={styles.second}>Where the minutes go</h2>
+            <ShareBar
+              label="Minutes"
+              shares={[
+                { title: 'own turn', share: 1 - (p.waitingShare ?? 0), error: null, fill: 'var(--teal)' },
+                { title: 'waiting for others', share: p.waitingShare ?? 0, error: p.measureErrors?.['waitingShare'] ?? null, fill: 'var(--lamp)' },
+              ]}
+            />
+            <div className={styles.numbers}>
+              <p>
+                <span className={panel.big}>{(p.measures['choices'] ?? 0).toFixed(1)}</span>
+                <br />
+                to choose from, ± {(p.measureErrors?.['choices'] ?? 0).toFixed(2)}
+              </p>
+              <p>
+                <span className={panel.big}>{((p.measures['movelessShare'] ?? 0) * 100).toFixed(1)} %</span>
+                <br />
+                turns with nothing to do, ± {((p.measureErrors?.['movelessShare'] ?? 0) * 100).toFixed(2)}
+              </p>
+            </div>
+            <div className={panel.row}>
+              {running === null ? (
+                <Button onClick={() => void sharpen()}>Play it more often</Button>
+              ) : (
+                <>
+                  <Progress share={running} label="playing" />
+                  <Button onClick={() => stopper.current?.abort()}>Stop</Button>
+                </>
+              )}
+              {sharper && (
+                <span className={panel.small}>
+                  {sharper.games.toLocaleString('en')} games: {sharper.mean.toFixed(2)} ± {sharper.error.toFixed(3)} turns
+                </span>
+              )}
+            </div>
+          </section>
+        </>
+      )}
+    </div>
+  );
+}
+
+/** One grid for each operation on two numbers that makes up a real part of the practice. */
+function factGrids(items: readonly ItemWire[]): { op: string; cells: { a: number; b: number; count: number; crossing: boolean }[] }[] {
+  const all = items.reduce((sum, i) => sum + i.count, 0);
+  return ['add', 'subtract', 'multiply', 'compare']
+    .map((op) => {
+      const own = items.filter((i) => i.op === op && Number.isInteger(i.a) && Number.isInteger(i.b) && i.a >= 0 && i.b >= 0 && i.a <= 120);
+      const merged = new Map<string, { a: number; b: number; count: number; crossing: boolean }>();
+      for (const { a, b, count } of own) {
+        const key = `${a}|${b}`;
+        const known = merged.get(key);
+        if (known) known.count += count;
+        else merged.set(key, { a, b, count, crossing: op === 'add' ? (a % 10) + (b % 10) > 10 : op === 'subtract' && a % 10 !== 0 && a % 10 < b % 10 });
+      }
+      return { op, share: own.reduce((sum, i) => sum + i.count, 0) / (all || 1), cells: [...merged.values()] };
+    })
+    .filter((g) => g.share > 0.05)
+    .sort((x, y) => y.share - x.share)
+    .slice(0, 2);
+}

@@ -1,0 +1,201 @@
+import { useMutation, useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { Button } from '../../ui/Button';
+import { Dialog } from '../../ui/Dialog';
+import { Field } from '../../ui/Field';
+import { api, ApiError, get, type Page, writeKey } from '../shared/api';
+import { messageOf } from '../shared/App';
+import panel from '../shared/panel.module.css';
+import type { GameWire, KindWire, VariantWire } from '../shared/types';
+import { useSkills } from '../shared/useSkills';
+import styles from './game.module.css';
+
+interface MechanismWire {
+  id: string;
+  title: string;
+  words: string[];
+  example: Record<string, unknown>;
+  parametersSchema: { properties: Record<string, { type?: string; enum?: unknown[]; minimum?: number; maximum?: number; title?: string; items?: { enum: string[] } }> };
+}
+
+/** Add or change a version: how it plays with which numbers, or the owner's own word. */
+export function VariantDialog({ game, variant, kinds, onClose, onSaved }: { game: GameWire; variant: VariantWire | null; kinds: readonly KindWire[]; onClose: () => void; onSaved: (id: string) => void }) {
+  const skills = useSkills();
+  const mechanisms = useQuery({ queryKey: ['mechanisms'], queryFn: () => get<Page<MechanismWire>>('/mechanisms') });
+  const [title, setTitle] = useState(variant?.title ?? '');
+  const [mechanism, setMechanism] = useState<string>(variant?.mechanism ?? '');
+  const [parameters, setParameters] = useState<Record<string, unknown>>(variant?.parameters ?? {});
+  const [ages, setAges] = useState<[number, number]>(variant?.ages ?? [5, 9]);
+  const [players, setPlayers] = useState(variant?.players ?? { min: 2, max: 4 });
+  const [minutes, setMinutes] = useState(variant?.minutes ?? 15);
+  const [helper, setHelper] = useState<VariantWire['helper']>(variant?.helper ?? 'nearby');
+  const [preparation, setPreparation] = useState(variant?.preparationMinutes ?? 0);
+  const [materials, setMaterials] = useState(variant?.materials ?? []);
+  const [declared, setDeclared] = useState(variant?.declared ?? []);
+  const [key] = useState(writeKey);
+  const save = useMutation({
+    mutationFn: () => {
+      const body = { title, mechanism: mechanism || null, parameters: mechanism ? parameters : {}, ages, players, minutes, helper, preparationMinutes: preparation, declared, ...(materials.length > 0 || variant ? { materials } : {}) };
+      return variant ? api<{ id: string }>('PATCH', `/variants/${variant.id}`, { ...body, version: variant.version }) : api<{ id: string }>('POST', '/variants', { ...body, game: game.id }, key);
+    },
+    onSuccess: ({ id }) => onSaved(id),
+  });
+  const problem = save.error instanceof ApiError ? save.error.problem : null;
+  const family = mechanisms.data?.items.find((m) => m.id === mechanism);
+  const errorAt = (field: string): string | null => (problem?.field === field ? problem.message : null);
+  const number = (text: string): number => Number(text.replace(',', '.'));
+  return (
+    <Dialog title={variant ? `Change ${game.title}, ${variant.title}` : `A new version of ${game.title}`} onClose={onClose} wide>
+      <form
+        onSubmit={(e) => {
+          e.preventDefault();
+          save.mutate();
+        }}
+      >
+        <div className={panel.grid2}>
+          <div>
+            <Field label="Name of the version" error={errorAt('title')}>
+              {(p) => <input {...p} value={title} onChange={(e) => setTitle(e.target.value)} required autoFocus />}
+            </Field>
+            <Field label="How it plays" hint={family ? family.words[0] : 'Choose one and the machine plays it; or leave it and name the skills below.'}>
+              {(p) => (
+                <select
+                  {...p}
+                  value={mechanism}
+                  onChange={(e) => {
+                    setMechanism(e.target.value);
+                    setParameters({});
+                  }}
+                >
+                  <option value="">not one the machine knows</option>
+                  {mechanisms.data?.items.map((m) => (
+                    <option key={m.id} value={m.id}>
+                      {m.title}
+                    </option>
+                  ))}
+                </select>
+              )}
+            </Field>
+            <div className={panel.grid2}>
+              <Field label="Ages from" error={errorAt('ages')}>
+                {(p) => <input {...p} type="number" min={2} max={18} value={ages[0]} onChange={(e) => setAges([number(e.target.value), ages[1]])} />}
+              </Field>
+              <Field label="to">{(p) => <input {...p} type="number" min={2} max={18} value={ages[1]} onChange={(e) => setAges([ages[0], number(e.target.value)])} />}</Field>
+              <Field label="Players from" error={errorAt('players')}>
+                {(p) => <input {...p} type="number" min={1} max={30} value={players.min} onChange={(e) => setPlayers({ ...players, min: number(e.target.value) })} />}
+              </Field>
+              <Field label="to" error={errorAt('players.max')}>
+                {(p) => <input {...p} type="number" min={1} max={30} value={players.max} onChange={(e) => setPlayers({ ...players, max: number(e.target.value) })} />}
+              </Field>
+              <Field label="Minutes" error={errorAt('minutes')}>
+                {(p) => <input {...p} type="number" min={1} max={240} value={minutes} onChange={(e) => setMinutes(number(e.target.value))} />}
+              </Field>
+              <Field label="Getting ready, minutes">{(p) => <input {...p} type="number" min={0} max={1000} value={preparation} onChange={(e) => setPreparation(number(e.target.value))} />}</Field>
+            </div>
+            <Field label="Helper">
+              {(p) => (
+                <select {...p} value={helper} onChange={(e) => setHelper(e.target.value as VariantWire['helper'])}>
+                  <option value="alone">runs alone</option>
+                  <option value="nearby">adult nearby</option>
+                  <option value="needed">adult needed</option>
+                </select>
+              )}
+            </Field>
+            <fieldset className={styles.fieldset}>
+              <legend>Things for one table</legend>
+              {materials.map((m, i) => (
+                <div key={m.kind} className={panel.row}>
+                  <input type="number" min={1} max={1000} aria-label={`How many ${m.kind}`} value={m.quantity} onChange={(e) => setMaterials(materials.map((x, j) => (j === i ? { ...x, quantity: number(e.target.value) } : x)))} />
+                  <span>{kinds.find((k) => k.id === m.kind)?.title ?? m.kind}</span>
+                  <Button kind="plain" onClick={() => setMaterials(materials.filter((_, j) => j !== i))}>
+                    remove
+                  </Button>
+                </div>
+              ))}
+              <select aria-label="Add a material" value="" onChange={(e) => e.target.value && setMaterials([...materials.filter((m) => m.kind !== e.target.value), { kind: e.target.value, quantity: 1 }])}>
+                <option value="">add …</option>
+                {kinds.map((k) => (
+                  <option key={k.id} value={k.id}>
+                    {k.title}
+                  </option>
+                ))}
+              </select>
+            </fieldset>
+          </div>
+          <div>
+            {family ? (
+              <fieldset className={styles.fieldset}>
+                <legend>Its numbers and rules</legend>
+                {Object.entries(family.parametersSchema.properties).map(([name, schema]) => (
+                  <Field key={name} label={schema.title ?? name} error={errorAt(`parameters.${name}`)}>
+                    {(p) => <ParameterInput props={p} schema={schema} value={parameters[name] ?? family.example[name]} onChange={(value) => setParameters({ ...parameters, [name]: value })} />}
+                  </Field>
+                ))}
+              </fieldset>
+            ) : (
+              <fieldset className={styles.fieldset}>
+                <legend>What it practises, in your own word</legend>
+                {declared.map((d, i) => (
+                  <div key={d.skill} className={panel.row}>
+                    <input type="number" min={1} max={200} aria-label={`Chances for ${skills?.title(d.skill)}`} value={d.perTenMinutes} onChange={(e) => setDeclared(declared.map((x, j) => (j === i ? { ...x, perTenMinutes: number(e.target.value) } : x)))} />
+                    <span>{skills?.title(d.skill)}</span>
+                    <Button kind="plain" onClick={() => setDeclared(declared.filter((_, j) => j !== i))}>
+                      remove
+                    </Button>
+                  </div>
+                ))}
+                <select aria-label="Add a skill" value="" onChange={(e) => e.target.value && setDeclared([...declared.filter((d) => d.skill !== e.target.value), { skill: e.target.value, perTenMinutes: 10 }])}>
+                  <option value="">add a skill …</option>
+                  {skills?.strands.map((s) => (
+                    <optgroup key={s.id} label={s.title}>
+                      {s.skills.map((id) => (
+                        <option key={id} value={id}>
+                          {skills.title(id)}
+                        </option>
+                      ))}
+                    </optgroup>
+                  ))}
+                </select>
+                <p className={`${panel.soft} ${panel.small}`}>Chances for one child in ten minutes; shown as the owner’s word.</p>
+              </fieldset>
+            )}
+          </div>
+        </div>
+        {save.error && <p className={panel.bad}>{messageOf(save.error)}</p>}
+        <div className={panel.actions}>
+          <Button onClick={onClose}>Leave it</Button>
+          <Button kind="main" type="submit" disabled={save.isPending}>
+            Save
+          </Button>
+        </div>
+      </form>
+    </Dialog>
+  );
+}
+
+function ParameterInput({ props, schema, value, onChange }: { props: { id: string }; schema: MechanismWire['parametersSchema']['properties'][string]; value: unknown; onChange: (value: unknown) => void }) {
+  if (schema.type === 'boolean') return <input {...props} type="checkbox" checked={value === true} onChange={(e) => onChange(e.target.checked)} />;
+  if (schema.type === 'array') {
+    const chosen = (value as string[] | undefined) ?? [];
+    return (
+      <span className={panel.row}>
+        {schema.items!.enum.map((o) => (
+          <label key={o}>
+            <input type="checkbox" checked={chosen.includes(o)} onChange={(e) => onChange(e.target.checked ? [...chosen, o] : chosen.filter((x) => x !== o))} /> {o}
+          </label>
+        ))}
+      </span>
+    );
+  }
+  if (schema.enum)
+    return (
+      <select {...props} value={String(value)} onChange={(e) => onChange(schema.enum!.find((o) => String(o) === e.target.value))}>
+        {schema.enum.map((o) => (
+          <option key={String(o)} value={String(o)}>
+            {String(o).replaceAll('-', ' ')}
+          </option>
+        ))}
+      </select>
+    );
+  return <input {...props} type="number" min={schema.minimum} max={schema.maximum} value={Number(value)} onChange={(e) => onChange(Number(e.target.value))} />;
+}

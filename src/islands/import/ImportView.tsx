@@ -1,0 +1,202 @@
+import { useMutation } from '@tanstack/react-query';
+import { useRef, useState } from 'react';
+import { Button } from '../../ui/Button';
+import { LinkButton } from '../../ui/LinkButton';
+import { api, ApiError, type ApiProblem, base64Of, link, writeKey } from '../shared/api';
+import { App, messageOf } from '../shared/App';
+import panel from '../shared/panel.module.css';
+import styles from './import.module.css';
+
+interface Preview {
+  committed: boolean;
+  rows?: { row: number; game: string; variant: string; bin: string; ages: [number, number]; players: [number, number]; minutes: number; materials: { kind: string; quantity: number }[]; mechanism: string | null; declared: unknown[]; already: boolean }[];
+  drafts?: { row: number; nickname: string; born: string; bornFrom: string; framework: string; group: string }[];
+  problems: ApiProblem[];
+  remarks: { row: number; message: string }[];
+  proposedKinds?: { id: string; title: string; rows: number[] }[];
+  added: number | { games: number; variants: number; kinds: number };
+  change?: string | null;
+}
+
+const kinds = {
+  shelf: { title: 'Bring in a shelf', path: '/imports/shelf', back: '/shelf', what: 'A CSV file, a line for each version: game, version, bin, ages, players, minutes, materials, source, condition, notes; mechanism and parameters, or skills, if you know them.' },
+  roster: { title: 'Bring in a roster', path: '/imports/roster', back: '/learners', what: 'A CSV file with a nickname, a birth month or a grade, and a group for each child. Initials or nicknames are enough.' },
+};
+
+/** Look first, then bring in: all of a file, or nothing. */
+export default function ImportView({ kind }: { kind: keyof typeof kinds }) {
+  return (
+    <App>
+      <Import kind={kind} />
+    </App>
+  );
+}
+
+function Import({ kind }: { kind: keyof typeof kinds }) {
+  const words = kinds[kind];
+  const [file, setFile] = useState<{ name: string; base64: string } | null>(null);
+  const [over, setOver] = useState(false);
+  const input = useRef<HTMLInputElement>(null);
+  const preview = useMutation({ mutationFn: (base64: string) => api<Preview>('POST', words.path, { base64 }) });
+  const commit = useMutation({ mutationFn: () => api<Preview>('POST', words.path, { base64: file!.base64, commit: true }, writeKey()) });
+  async function take(chosen: File | undefined): Promise<void> {
+    if (!chosen) return;
+    commit.reset();
+    const base64 = await base64Of(chosen);
+    setFile({ name: chosen.name, base64 });
+    preview.mutate(base64);
+  }
+  const found = preview.data;
+  const fileProblem = preview.error instanceof ApiError ? preview.error.problem : null;
+  return (
+    <>
+      <div className={panel.head}>
+        <h1>{words.title}</h1>
+        <p className={panel.lead}>{words.what}</p>
+      </div>
+      <div
+        className={over ? styles.dropOver : styles.drop}
+        onDragOver={(e) => {
+          e.preventDefault();
+          setOver(true);
+        }}
+        onDragLeave={() => setOver(false)}
+        onDrop={(e) => {
+          e.preventDefault();
+          setOver(false);
+          void take(e.dataTransfer.files[0]);
+        }}
+      >
+        <input ref={input} type="file" accept=".csv,text/csv" aria-label="CSV file" onChange={(e) => void take(e.target.files?.[0])} />
+        <span>{file ? file.name : 'Choose a file, or drop it here. Nothing is changed before you have looked.'}</span>
+      </div>
+      {preview.isPending && <p role="status">Reading …</p>}
+      {preview.error && (
+        <section className={styles.bad} role="alert">
+          <h2>This file cannot be read</h2>
+          <p>{messageOf(preview.error)}</p>
+          {fileProblem?.row && <p>Line {fileProblem.row}. Nothing was changed.</p>}
+        </section>
+      )}
+      {found && found.problems.length > 0 && (
+        <section className={styles.bad} role="alert">
+          <h2>
+            {found.problems.length} {found.problems.length === 1 ? 'thing needs' : 'things need'} mending before anything is brought in
+          </h2>
+          <ul>
+            {found.problems.map((p, i) => (
+              <li key={i}>{p.message}</li>
+            ))}
+          </ul>
+        </section>
+      )}
+      {commit.data ? (
+        <section className={styles.good} role="status">
+          <h2>
+            {typeof commit.data.added === 'number' ? `${commit.data.added} learners are here.` : `${commit.data.added.variants} versions of ${commit.data.added.games} new games are on the shelf.`}
+          </h2>
+          <LinkButton kind="main" href={link(words.back)}>
+            {kind === 'shelf' ? 'To the shelf' : 'To the learners'}
+          </LinkButton>
+        </section>
+      ) : (
+        found &&
+        found.problems.length === 0 && (
+          <section className={panel.sheet}>
+            <div className={panel.row}>
+              <h2>{kind === 'shelf' ? `${found.rows!.filter((r) => !r.already).length} versions to bring in` : `${found.drafts!.length} learners to bring in`}</h2>
+              <span className={panel.spring} />
+              <Button kind="main" disabled={commit.isPending} onClick={() => commit.mutate()}>
+                Bring {kind === 'shelf' ? 'them all' : 'everybody'} in
+              </Button>
+            </div>
+            {commit.error && <p className={panel.bad}>{messageOf(commit.error)}</p>}
+            {found.proposedKinds && found.proposedKinds.length > 0 && (
+              <p>
+                <b>New materials:</b> {found.proposedKinds.map((k) => `${k.title} (row ${k.rows.join(', ')})`).join('; ')}. They are added to your kinds.
+              </p>
+            )}
+            {found.remarks.length > 0 && (
+              <details className={styles.remarks} open>
+                <summary>{found.remarks.length} remarks</summary>
+                <ul>
+                  {found.remarks.map((r, i) => (
+                    <li key={i}>
+                      Row {r.row}: {r.message}
+                    </li>
+                  ))}
+                </ul>
+              </details>
+            )}
+            <div className={styles.scroll}>{kind === 'shelf' ? <ShelfRows rows={found.rows!} /> : <RosterRows rows={found.drafts!} />}</div>
+          </section>
+        )
+      )}
+    </>
+  );
+}
+
+function ShelfRows({ rows }: { rows: NonNullable<Preview['rows']> }) {
+  return (
+    <table className={styles.table}>
+      <thead>
+        <tr>
+          <th>Row</th>
+          <th>Game</th>
+          <th>Version</th>
+          <th>Bin</th>
+          <th>Ages</th>
+          <th>Players</th>
+          <th>Minutes</th>
+          <th>Things</th>
+          <th>What is known of it</th>
+        </tr>
+      </thead>
+      <tbody>
+        {rows.map((r) => (
+          <tr key={r.row} className={r.already ? styles.already : undefined}>
+            <td>{r.row}</td>
+            <td>{r.game}</td>
+            <td>{r.variant}</td>
+            <td>{r.bin}</td>
+            <td>{r.ages.join('–')}</td>
+            <td>{r.players[0] === r.players[1] ? r.players[0] : r.players.join('–')}</td>
+            <td>{r.minutes}</td>
+            <td>{r.materials.map((m) => `${m.quantity > 1 ? `${m.quantity} × ` : ''}${m.kind.replaceAll('-', ' ')}`).join(', ')}</td>
+            <td>{r.mechanism ? 'will be played by the machine' : r.declared.length > 0 ? 'your own word' : 'nothing yet'}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+function RosterRows({ rows }: { rows: NonNullable<Preview['drafts']> }) {
+  return (
+    <table className={styles.table}>
+      <thead>
+        <tr>
+          <th>Row</th>
+          <th>Nickname</th>
+          <th>Born</th>
+          <th>Group</th>
+          <th>Norms</th>
+        </tr>
+      </thead>
+      <tbody>
+        {rows.map((r) => (
+          <tr key={r.row}>
+            <td>{r.row}</td>
+            <td>{r.nickname}</td>
+            <td>
+              {r.born}
+              {r.bornFrom === 'grade' && ' (from the grade)'}
+            </td>
+            <td>{r.group}</td>
+            <td>{r.framework}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}

@@ -1,0 +1,19 @@
+import { useQuery } from '@tanstack/react-query';
+import { get } from './api';
+import type { SkillsWire, SkillWire, StrandWire } from './types';
+
+export interface Skills {
+  readonly list: readonly SkillWire[];
+  readonly strands: readonly StrandWire[];
+  readonly byId: ReadonlyMap<string, SkillWire>;
+  readonly strandOf: (skill: string) => StrandWire | undefined;
+  readonly title: (skill: string) => string;
+}
+
+export function useSkills(): Skills | null {
+  const { data } = useQuery({ queryKey: ['skills'], queryFn: () => get<SkillsWire>('/skills?limit=1000'), staleTime: Infinity });
+  if (!data) return null;
+  const byId = new Map(data.items.map((s) => [s.id, s]));
+  const strands = new Map(data.strands.map((s) => [s.id, s]));
+  return { list: data.items, strands: data.strands, byId, strandOf: (id) => strands.get(byId.get(id)?.strand ?? ''), title: (id) => byId.get(id)?.title ?? id };
+}

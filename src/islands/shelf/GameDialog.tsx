@@ -1,0 +1,79 @@
+import { useMutation } from '@tanstack/react-query';
+import { useState } from 'react';
+import { Button } from '../../ui/Button';
+import { Dialog } from '../../ui/Dialog';
+import { Field } from '../../ui/Field';
+import { api, ApiError, writeKey } from '../shared/api';
+import { messageOf } from '../shared/App';
+import panel from '../shared/panel.module.css';
+import type { GameWire } from '../shared/types';
+
+/** Add or change a game by hand. */
+export function GameDialog({ game, bins, onClose, onSaved }: { game: GameWire | null; bins: readonly { id: string; title: string }[]; onClose: () => void; onSaved: (id: string) => void }) {
+  const [title, setTitle] = useState(game?.title ?? '');
+  const [bin, setBin] = useState(bins.find((b) => b.id === game?.bin)?.title ?? '');
+  const [source, setSource] = useState<GameWire['source']>(game?.source ?? 'made');
+  const [condition, setCondition] = useState(game?.condition ?? '');
+  const [notes, setNotes] = useState(game?.notes ?? '');
+  const [rules, setRules] = useState(game?.rules.join('\n') ?? '');
+  const [key] = useState(writeKey);
+  const save = useMutation({
+    mutationFn: () => {
+      const body = { title, source, condition, notes, rules: rules.split('\n').map((r) => r.trim()).filter(Boolean), ...(bin.trim() ? { bin: bin.trim() } : {}) };
+      return game ? api<{ id: string }>('PATCH', `/games/${game.id}`, { ...body, version: game.version }) : api<{ id: string }>('POST', '/games', body, key);
+    },
+    onSuccess: ({ id }) => onSaved(id),
+  });
+  const problem = save.error instanceof ApiError ? save.error.problem : null;
+  return (
+    <Dialog title={game ? `Change ${game.title}` : 'Add a game'} onClose={onClose}>
+      <form
+        onSubmit={(e) => {
+          e.preventDefault();
+          save.mutate();
+        }}
+      >
+        <Field label="Name" error={problem?.field === 'title' ? problem.message : null}>
+          {(p) => <input {...p} value={title} onChange={(e) => setTitle(e.target.value)} autoFocus required />}
+        </Field>
+        <div className={panel.grid2}>
+          <Field label="Bin">
+            {(p) => (
+              <>
+                <input {...p} list="bins" value={bin} onChange={(e) => setBin(e.target.value)} placeholder="Unsorted" />
+                <datalist id="bins">
+                  {bins.map((b) => (
+                    <option key={b.id} value={b.title} />
+                  ))}
+                </datalist>
+              </>
+            )}
+          </Field>
+          <Field label="Source">
+            {(p) => (
+              <select {...p} value={source} onChange={(e) => setSource(e.target.value as GameWire['source'])}>
+                <option value="made">made at home</option>
+                <option value="bought">bought</option>
+                <option value="free">free, printed</option>
+              </select>
+            )}
+          </Field>
+        </div>
+        <Field label="Condition" hint="What is worn, bent or missing">
+          {(p) => <input {...p} value={condition} onChange={(e) => setCondition(e.target.value)} />}
+        </Field>
+        <Field label="Notes">{(p) => <input {...p} value={notes} onChange={(e) => setNotes(e.target.value)} />}</Field>
+        <Field label="Rules, a line each" hint="At most twelve lines, for a helper who has never seen it">
+          {(p) => <textarea {...p} rows={5} value={rules} onChange={(e) => setRules(e.target.value)} />}
+        </Field>
+        {save.error && problem?.field !== 'title' && <p className={panel.bad}>{messageOf(save.error)}</p>}
+        <div className={panel.actions}>
+          <Button onClick={onClose}>Leave it</Button>
+          <Button kind="main" type="submit" disabled={save.isPending}>
+            Save
+          </Button>
+        </div>
+      </form>
+    </Dialog>
+  );
+}
