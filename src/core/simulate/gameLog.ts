@@ -23,6 +23,8 @@ export class GameLog {
   turns = 0;
   rounds = 0;
   itemSeconds = 0;
+  /** Handling and weighing, over all turns. */
+  turnSeconds = 0;
   choices = 0;
   movelessTurns = 0;
   /** Seat that won, −1 for nobody or a tie. */
@@ -60,6 +62,7 @@ export class GameLog {
     this.turns = 0;
     this.rounds = 0;
     this.itemSeconds = 0;
+    this.turnSeconds = 0;
     this.choices = 0;
     this.movelessTurns = 0;
     this.winner = -1;
@@ -75,6 +78,10 @@ export class GameLog {
     this.turns++;
     this.turnsOfSeat[seat]!++;
     this.choices += options;
+    const weighed = (options > this.time.mostChoices ? this.time.mostChoices : options) - 1;
+    const seconds = this.time.handlingSeconds + (weighed > 0 ? weighed * this.time.choiceSeconds : 0);
+    this.turnSeconds += seconds;
+    this.secondsOfSeat[seat]! += seconds;
     if (options === 0) this.movelessTurns++;
   }
 

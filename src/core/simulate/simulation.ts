@@ -10,7 +10,7 @@ import { DEFAULT_TIME, type TimeModel } from './timeModel';
 import { ratioOf } from './ratio';
 
 /** Raised whenever a change of rules or counting makes old results differ. */
-export const ENGINE = '1';
+export const ENGINE = '2';
 
 export interface Precision {
   /** Relative standard error asked of the mean number of turns. */
@@ -134,13 +134,12 @@ export class Simulation {
     this.play(this.rng, log);
     this.games++;
     const seats = this.shape.seats;
-    const handling = this.time.handlingSeconds;
     let seconds = 0;
-    if (this.simultaneous) for (let s = 0; s < seats; s++) seconds = Math.max(seconds, log.secondsOfSeat[s]! + handling * log.turnsOfSeat[s]!);
-    else seconds = log.itemSeconds + handling * log.turns;
+    if (this.simultaneous) for (let s = 0; s < seats; s++) seconds = Math.max(seconds, log.secondsOfSeat[s]!);
+    else seconds = log.itemSeconds + log.turnSeconds;
     seconds = Math.max(seconds, (log.turns * this.time.leastTurnSeconds) / (this.simultaneous ? seats : 1));
     let waiting = 0;
-    for (let s = 0; s < seats; s++) waiting += 1 - (log.secondsOfSeat[s]! + handling * log.turnsOfSeat[s]!) / (seconds || 1);
+    for (let s = 0; s < seats; s++) waiting += 1 - log.secondsOfSeat[s]! / (seconds || 1);
     record[GAMES]! += 1;
     record[TURNS]! += log.turns;
     record[ROUNDS]! += log.rounds;

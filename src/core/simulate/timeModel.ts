@@ -15,17 +15,22 @@ export interface TimeModel {
   readonly fractionSeconds: number;
   /** Handling of dice and cards at each turn. */
   readonly handlingSeconds: number;
+  /** Weighing one more possible move, up to so many. */
+  readonly choiceSeconds: number;
+  readonly mostChoices: number;
   /** Shortest believable time between two turns. */
   readonly leastTurnSeconds: number;
 }
 
 export const DEFAULT_TIME = {
-  easySeconds: 5,
-  hardSeconds: 9,
-  lookSeconds: 2,
-  timesSeconds: 8,
+  easySeconds: 8,
+  hardSeconds: 14,
+  lookSeconds: 3,
+  timesSeconds: 12,
   fractionSeconds: 25,
-  handlingSeconds: 7,
+  handlingSeconds: 12,
+  choiceSeconds: 2,
+  mostChoices: 4,
   leastTurnSeconds: 3,
 } satisfies TimeModel;
 

@@ -3,7 +3,8 @@ import type { ProfileSummary } from '../shared/types';
 import type { Skills } from '../shared/useSkills';
 import styles from './shelf.module.css';
 
-const step = 17;
+const lineWidth = 244;
+const widestStep = 17;
 /** A dose below this is not practice. */
 const leastDose = 2;
 
@@ -16,14 +17,16 @@ export function Coverage({ skills, profiles, chosen, onChoose }: { skills: Skill
     <section className={`${panel.sheet} ${styles.coverage}`} aria-label="What the shelf covers">
       <h2>What the shelf covers</h2>
       <p className={`${panel.soft} ${panel.small}`}>Each dot is a step; the larger, the more versions practise it. Hollow: none.</p>
-      {skills.strands.map((strand) => (
+      {skills.strands.map((strand) => {
+        const step = Math.min(widestStep, lineWidth / strand.skills.length);
+        return (
         <div key={strand.id} className={styles.strand}>
           <span style={{ color: `var(--strand-${strand.hue})` }}>{strand.title}</span>
           <svg width={strand.skills.length * step + 6} height="20">
             <path d={`M6 10H${strand.skills.length * step - 8}`} stroke={`var(--strand-${strand.hue})`} strokeWidth="1.5" />
             {strand.skills.map((id, i) => {
               const n = count.get(id) ?? 0;
-              const r = n === 0 ? 5 : Math.min(7, 3 + n * 0.9);
+              const r = n === 0 ? 4.5 : Math.min(step / 2 - 0.5, 3 + n * 0.9);
               return (
                 <g key={id} role="button" tabIndex={0} aria-pressed={chosen === id} aria-label={`${skills.title(id)}: ${n} versions`} className={styles.dot} onClick={() => onChoose(id)} onKeyDown={(e) => (e.key === 'Enter' || e.key === ' ') && (e.preventDefault(), onChoose(id))}>
                   <rect x={i * step} y="0" width={step} height="20" fill="transparent" />
@@ -34,7 +37,8 @@ export function Coverage({ skills, profiles, chosen, onChoose }: { skills: Skill
             })}
           </svg>
         </div>
-      ))}
+        );
+      })}
       <p className={panel.small}>
         <b className={panel.num}>{holes}</b> of {skills.list.length} steps have no game yet. Choose a dot to see its games.
       </p>

@@ -8,6 +8,7 @@ import { any, arr, bool, closed, int, list, nullable, num, obj, page, pageQuery,
 import { bytesBody, changed, gameFields, gameResponse, variantFields, variantResponse } from '../http/schemas';
 import { profileOf } from '../simulations/profileOf';
 import { usualSeats } from '../simulations/profileStore';
+import { breadthsOf } from '../../core/skills/breadth';
 import { offersOf } from './offers';
 import { importShelf } from './importShelf';
 import { createGame, createVariant, gameById, materialsOf, setRetired, setStock, undoChange, updateGame, updateVariant, variantById, type GameRow, type VariantRow } from './shelfStore';
@@ -47,6 +48,9 @@ const wireVariant = (db: Db, v: VariantRow): object => ({
   retired: v.retiredAt !== null,
   version: v.version,
 });
+
+let breadthCache: Float64Array | null = null;
+const breadths = (): Float64Array => (breadthCache ??= breadthsOf(shippedGraph()));
 
 const importResponse = obj({ committed: bool, rows: arr(any), problems: arr(obj({ code: str, message: str }, ['code', 'message'])), remarks: arr(obj({ row: int, message: str })), proposedKinds: arr(any) }, ['committed', 'problems', 'remarks']);
 
@@ -97,9 +101,11 @@ export const shelfRoutes: readonly Route[] = [
     query: pageQuery,
     response: list(obj({ variant: str, game: str, source: str, minutes: num, doses: arr(obj({ skill: str, perTenMinutes: num })) })),
     handle: async ({ db, query }) => {
-      const { skills } = shippedGraph();
+      const { skills, indexOf } = shippedGraph();
+      const breadth = breadths();
+      const telling = (d: { skill: string; perTenMinutes: number }): number => d.perTenMinutes / Math.sqrt(breadth[indexOf.get(d.skill)!]!);
       const offers = await offersOf(db);
-      return page(offers.map((o) => ({ variant: o.variant, game: o.game, source: o.source, minutes: o.minutes, doses: Array.from(o.doses, (d, k) => ({ skill: skills[k]!.id, perTenMinutes: Math.round(d * 10) / 10 })).filter((d) => d.perTenMinutes > 0).sort((x, y) => y.perTenMinutes - x.perTenMinutes) })), query);
+      return page(offers.map((o) => ({ variant: o.variant, game: o.game, source: o.source, minutes: o.minutes, doses: Array.from(o.doses, (d, k) => ({ skill: skills[k]!.id, perTenMinutes: Math.round(d * 10) / 10 })).filter((d) => d.perTenMinutes > 0).sort((x, y) => telling(y) - telling(x)) })), query);
     },
   },
   { method: 'GET', path: '/bins', summary: 'Where things live', query: pageQuery, response: list(obj({ id: str, title: str, position: int })), handle: ({ db, query }) => page(db.select().from(bins).all().sort((x, y) => x.position - y.position), query) },

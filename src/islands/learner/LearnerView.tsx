@@ -1,0 +1,225 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useMemo, useState } from 'react';
+import { statusWords } from '../../text/sentences';
+import { Button } from '../../ui/Button';
+import { Dialog } from '../../ui/Dialog';
+import { Failure, Loading } from '../../ui/Empty';
+import { Field } from '../../ui/Field';
+import { LineDiagram } from '../../ui/LineDiagram';
+import { LinkButton } from '../../ui/LinkButton';
+import { SignalArm } from '../../ui/SignalArm';
+import { api, get, link, type Page } from '../shared/api';
+import { App, messageOf, useTell } from '../shared/App';
+import panel from '../shared/panel.module.css';
+import type { EstimateWire, EvidenceWire, LearnerWire } from '../shared/types';
+import { useSkills } from '../shared/useSkills';
+import { ageWords } from '../shared/words';
+import { LearnerDialog } from '../learners/LearnersView';
+import { FactsSeen } from './FactsSeen';
+import { HelpNext } from './HelpNext';
+import styles from './learner.module.css';
+import { NoteDialog } from './NoteDialog';
+import { WhyPanel } from './WhyPanel';
+
+export default function LearnerView({ id, focus }: { id: string; focus: string | null }) {
+  return (
+    <App>
+      <Learner id={id} first={focus} />
+    </App>
+  );
+}
+
+function Learner({ id, first }: { id: string; first: string | null }) {
+  const client = useQueryClient();
+  const tell = useTell();
+  const skills = useSkills();
+  const learner = useQuery({ queryKey: ['learner', id], queryFn: () => get<LearnerWire>(`/learners/${id}`) });
+  const mastery = useQuery({ queryKey: ['mastery', id], queryFn: () => get<Page<EstimateWire>>(`/learners/${id}/mastery?limit=1000`) });
+  const evidence = useQuery({ queryKey: ['evidence', id], queryFn: () => get<Page<EvidenceWire>>(`/evidence?learner=${id}&limit=5000`) });
+  const [focus, setFocus] = useState<string | null>(first);
+  const [dialog, setDialog] = useState<'note' | 'edit' | 'erase' | null>(null);
+  const refresh = (): void => void client.invalidateQueries();
+  const map = useMemo(() => new Map(mastery.data?.items.map((e) => [e.skill, e])), [mastery.data]);
+  if (learner.error) return <Failure message={messageOf(learner.error)} />;
+  if (!learner.data || !mastery.data || !skills) return <Loading what="Drawing the map …" />;
+  const l = learner.data;
+  const all = mastery.data.items;
+  const wanted = all.filter((e) => e.wantedNow);
+  const lines = skills.strands.map((s) => ({
+    ...s,
+    skills: s.skills.map((k) => {
+      const e = map.get(k)!;
+      const skill = skills.byId.get(k)!;
+      return { id: k, short: skill.short, title: skill.title, mastery: e.mastery, seen: e.seen, interval: e.interval, frontier: e.frontier && e.mastery < 0.85, wantedNow: e.wantedNow, words: `${skill.title}: ${statusWords[e.status]}, ${e.mastery.toFixed(2)}${e.seen ? '' : ', nobody has seen it yet'}` };
+    }),
+  }));
+  const junctions = skills.list.flatMap((s) => s.prerequisites.map((p) => ({ from: p.id, to: s.id, sort: p.sort })));
+  return (
+    <>
+      <div className={panel.head}>
+        <h1>{l.nickname}</h1>
+        <Figure big={ageWords(l.born)} small={`${l.framework === 'us' ? 'US-style' : 'England-style'} norms`} />
+        <Figure big={String(wanted.filter((e) => e.mastery >= 0.85).length)} small={`on their own of ${wanted.length} wanted by now`} />
+        <Figure big={String(all.filter((e) => e.frontier && e.gap).length)} small="good next" />
+        <Figure big={String(all.filter((e) => e.dueForReview).length)} small="due for review" />
+        <span className={panel.spring} />
+        <LinkButton href={link(`/learners/${id}/place`)}>{all.some((e) => e.seen) ? 'Place again' : 'Place'}</LinkButton>
+        <Button kind="main" onClick={() => setDialog('note')}>
+          Note something
+        </Button>
+      </div>
+      <div className={styles.columns}>
+        <div className={styles.left}>
+          <section className={`${panel.sheet} ${styles.map}`}>
+            <div className={styles.scroll}>
+              <LineDiagram lines={lines} junctions={junctions} focus={focus} onFocus={setFocus} />
+            </div>
+            <Legend />
+          </section>
+          <FactsSeen evidence={evidence.data?.items ?? []} />
+          <details className={panel.sheet}>
+            <summary>The same as a table</summary>
+            <table className={styles.table}>
+              <thead>
+                <tr>
+                  <th>Skill</th>
+                  <th>How it stands</th>
+                  <th>Estimate</th>
+                  <th>Notes</th>
+                </tr>
+              </thead>
+              <tbody>
+                {skills.list.map((s) => {
+                  const e = map.get(s.id)!;
+                  return (
+                    <tr key={s.id}>
+                      <td>{s.title}</td>
+                      <td>
+                        {statusWords[e.status]}
+                        {e.seen ? '' : ' (assumed)'}
+                        {e.frontier && e.mastery < 0.85 ? ', good next' : ''}
+                      </td>
+                      <td>{e.sure ? `${e.mastery.toFixed(2)} (${e.interval[0].toFixed(2)}–${e.interval[1].toFixed(2)})` : 'not sure yet'}</td>
+                      <td>{e.notes}</td>
+                    </tr>
+                  );
+                })}
+              </tbody>
+            </table>
+          </details>
+        </div>
+        <aside className={styles.side}>
+          {focus && map.get(focus) && <WhyPanel skill={skills.byId.get(focus)!} estimate={map.get(focus)!} skills={skills} evidence={evidence.data?.items ?? []} onNote={() => setDialog('note')} onChanged={refresh} />}
+          <HelpNext learner={id} />
+          <section className={panel.sheet}>
+            <h2>About {l.nickname}</h2>
+            <p className={panel.small}>
+              {l.group ?? 'No group'}
+              {l.supportsInUse.length > 0 && <> · uses {l.supportsInUse.map((s) => s.replaceAll('-', ' ')).join(', ')}</>}
+              {l.permanentSupports.length > 0 && <> · keeps {l.permanentSupports.map((s) => s.replaceAll('-', ' ')).join(', ')}</>}
+            </p>
+            {l.actions.length > 0 && (
+              <ul className={styles.actions}>
+                {l.actions.map((a) => (
+                  <li key={a}>{a}</li>
+                ))}
+              </ul>
+            )}
+            <div className={panel.row}>
+              <Button onClick={() => setDialog('edit')}>Change</Button>
+              <Button onClick={() => void download(id, l.nickname)}>Export everything</Button>
+              <Button kind="danger" onClick={() => setDialog('erase')}>
+                Erase
+              </Button>
+            </div>
+          </section>
+        </aside>
+      </div>
+      {dialog === 'note' && (
+        <NoteDialog
+          learner={l}
+          skill={focus}
+          skills={skills}
+          onClose={() => setDialog(null)}
+          onSaved={() => {
+            setDialog(null);
+            refresh();
+            tell('Noted; the map moved.');
+          }}
+        />
+      )}
+      {dialog === 'edit' && (
+        <LearnerDialog
+          learner={l}
+          onClose={() => setDialog(null)}
+          onSaved={() => {
+            setDialog(null);
+            refresh();
+          }}
+        />
+      )}
+      {dialog === 'erase' && <EraseDialog learner={l} onClose={() => setDialog(null)} />}
+    </>
+  );
+}
+
+function Figure({ big, small }: { big: string; small: string }) {
+  return (
+    <span className={styles.figure}>
+      <b>{big}</b>
+      <span>{small}</span>
+    </span>
+  );
+}
+
+function Legend() {
+  const arm = (mastery: number, seen: boolean, glow = false) => (
+    <svg width="34" height="34" viewBox="-8 -24 34 34" aria-hidden="true">
+      <SignalArm x={0} y={0} size={0.75} mastery={mastery} seen={seen} interval={null} hue="var(--strand-slate)" glow={glow} />
+    </svg>
+  );
+  return (
+    <p className={styles.legend}>
+      <span>{arm(0.05, true)} not yet</span>
+      <span>{arm(0.45, true)} growing</span>
+      <span>{arm(0.95, true)} on their own</span>
+      <span>{arm(0.5, false)} assumed, nobody has seen it</span>
+      <span>{arm(0.4, true, true)} good next</span>
+      <span>
+        <svg width="10" height="20" aria-hidden="true">
+          <path d="M5 2V18" stroke="var(--vermilion)" strokeWidth="2" />
+        </svg>{' '}
+        wanted by now, to the left
+      </span>
+      <span>arc: how sure</span>
+    </p>
+  );
+}
+
+async function download(id: string, nickname: string): Promise<void> {
+  const data = await get<unknown>(`/learners/${id}/export`);
+  const a = document.createElement('a');
+  a.href = URL.createObjectURL(new Blob([JSON.stringify(data, null, 2)], { type: 'application/json' }));
+  a.download = `${nickname}.json`;
+  a.click();
+  URL.revokeObjectURL(a.href);
+}
+
+function EraseDialog({ learner, onClose }: { learner: LearnerWire; onClose: () => void }) {
+  const [typed, setTyped] = useState('');
+  const erase = useMutation({ mutationFn: () => api<{ backups: string[] }>('DELETE', `/learners/${learner.id}?confirm=${encodeURIComponent(typed)}`), onSuccess: () => void (location.href = link('/learners')) });
+  return (
+    <Dialog title={`Erase ${learner.nickname}`} onClose={onClose}>
+      <p>Everything about this child goes: notes, map, seats in plans. It cannot be undone. Backups made before still hold it and are named afterwards.</p>
+      <Field label={`Type ${learner.nickname} to erase`} error={erase.error ? messageOf(erase.error) : null}>
+        {(p) => <input {...p} value={typed} onChange={(e) => setTyped(e.target.value)} autoFocus />}
+      </Field>
+      <div className={panel.actions}>
+        <Button onClick={onClose}>Keep</Button>
+        <Button kind="danger" disabled={typed !== learner.nickname || erase.isPending} onClick={() => erase.mutate()}>
+          Erase everything
+        </Button>
+      </div>
+    </Dialog>
+  );
+}

@@ -1,0 +1,76 @@
+import { useMutation } from '@tanstack/react-query';
+import { helpWords, howWords, resultWords, statusWords } from '../../text/sentences';
+import { Button } from '../../ui/Button';
+import { api } from '../shared/api';
+import { messageOf, useTell } from '../shared/App';
+import panel from '../shared/panel.module.css';
+import type { EstimateWire, EvidenceWire, SkillWire } from '../shared/types';
+import type { Skills } from '../shared/useSkills';
+import { signOf } from '../shared/words';
+import styles from './learner.module.css';
+
+/** Why this number: the chain of what was seen, each step with its effect. */
+export function WhyPanel({ skill, estimate: e, skills, evidence, onNote, onChanged }: { skill: SkillWire; estimate: EstimateWire; skills: Skills; evidence: readonly EvidenceWire[]; onNote: () => void; onChanged: () => void }) {
+  const tell = useTell();
+  const byId = new Map(evidence.map((x) => [x.id, x]));
+  const retract = useMutation({
+    mutationFn: (id: string) => api('POST', `/evidence/${id}/retract`, { because: 'taken back on the learner page' }),
+    onSuccess: () => {
+      onChanged();
+      tell('Taken back; it stays on record.');
+    },
+    onError: (error) => tell(messageOf(error), { bad: true }),
+  });
+  return (
+    <section className={`${panel.sheet} ${styles.why}`} aria-live="polite">
+      <h2>{skill.title}</h2>
+      <p className={panel.soft}>{skill.looksLike}</p>
+      <p>
+        <b className={panel.num}>{statusWords[e.status]}</b>
+        {e.seen ? '' : ', assumed'} · {e.sure ? `${e.mastery.toFixed(2)}, likely ${e.interval[0].toFixed(2)} to ${e.interval[1].toFixed(2)}` : `not sure yet (${e.mastery.toFixed(2)} from ${e.notes === 0 ? 'no notes' : `${Math.ceil(e.notes)} ${Math.ceil(e.notes) === 1 ? 'note' : 'notes'}`})`}
+      </p>
+      <h3>Why {e.mastery.toFixed(2)}?</h3>
+      <ol className={styles.steps}>
+        {e.steps.map((s, i) => {
+          const note = s.evidence ? byId.get(s.evidence) : undefined;
+          return (
+            <li key={i}>
+              <span>{stepWords(s, note, skills)}</span>
+              <b className={panel.num}>{i === 0 ? s.after.toFixed(2) : `${s.before.toFixed(2)} → ${s.after.toFixed(2)}`}</b>
+              {note && s.because === 'noted' && (
+                <Button kind="plain" onClick={() => retract.mutate(note.id)}>
+                  take back
+                </Button>
+              )}
+            </li>
+          );
+        })}
+      </ol>
+      {skill.prerequisites.length > 0 && (
+        <p className={panel.small}>
+          Needs {skill.prerequisites.map((p) => `“${skills.title(p.id)}”${p.sort === 'heart' ? ' by heart' : ''}`).join(', ')}.
+        </p>
+      )}
+      <p className={`${panel.soft} ${panel.small}`}>
+        {skill.nature === 'by-heart' ? 'Known by heart: answers in games count.' : 'A way of thinking: only a note on how it was done counts.'} Codes: {skill.codes.join(', ')}.
+      </p>
+      <Button onClick={onNote}>Note something about this</Button>
+    </section>
+  );
+}
+
+function stepWords(s: EstimateWire['steps'][number], note: EvidenceWire | undefined, skills: Skills): string {
+  if (s.because === 'norm') return 'What the norm lets expect at this age';
+  if (s.because === 'later-skill') return `It is needed for “${skills.title(s.what)}”, which goes well`;
+  if (s.because === 'earlier-skill') return `It builds on “${skills.title(s.what)}”, which is not there yet`;
+  if (s.because === 'missed-fact') {
+    const [a, op, b] = s.what.split(' ');
+    return `${s.at!.slice(0, 10)}: missed ${a} ${signOf[op!] ?? op} ${b}`;
+  }
+  if (!note) return `${s.at?.slice(0, 10)}: ${s.what}`;
+  const result = note.result ? resultWords[note.result] : `${note.correct} of ${note.total} right`;
+  const tool = note.support ? `, ${helpWords[note.support] ?? note.support.replaceAll('-', ' ')}` : '';
+  const how = note.how ? `, ${howWords[note.how as keyof typeof howWords]}` : '';
+  const kind = { placement: 'placed', note: 'table note', 'check-in': 'check-in', statement: 'statement' }[note.kind] ?? note.kind;
+  return `${note.at.slice(0, 10)}, ${kind} by a ${note.by.role}${note.by.ownChild ? ' (own child)' : ''}: ${result}${tool}${how}`;
+}

@@ -1,0 +1,177 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useRef, useState } from 'react';
+import { Button } from '../../ui/Button';
+import { Empty, Failure, Loading, Progress } from '../../ui/Empty';
+import { LinkButton } from '../../ui/LinkButton';
+import { api, follow, get, link, type Page } from '../shared/api';
+import { App, messageOf, useTell } from '../shared/App';
+import panel from '../shared/panel.module.css';
+import type { GameWire, MeetingWire, TermWire } from '../shared/types';
+import { dayWords } from '../shared/words';
+import styles from './plan.module.css';
+import { SessionDialog } from './SessionDialog';
+import { TermDialog } from './TermDialog';
+
+export default function PlanView({ date }: { date: string | null }) {
+  return (
+    <App>
+      <Plan date={date} />
+    </App>
+  );
+}
+
+const dayMs = 86_400_000;
+
+/** The term as a grid of meetings; each opens as a session. */
+function Plan({ date }: { date: string | null }) {
+  const client = useQueryClient();
+  const tell = useTell();
+  const term = useQuery({ queryKey: ['term'], queryFn: () => get<TermWire>('/term') });
+  const games = useQuery({ queryKey: ['games'], queryFn: () => get<Page<GameWire>>('/games?limit=5000&retired=true') });
+  const [planning, setPlanning] = useState<{ date: string; meeting: MeetingWire | null } | null>(null);
+  const [setting, setSetting] = useState(false);
+  const [running, setRunning] = useState<number | null>(null);
+  const stopper = useRef<AbortController | null>(null);
+  const asked = useRef(date);
+  const off = useMutation({
+    mutationFn: (m: MeetingWire) => api('PATCH', `/meetings/${m.id}`, m.off ? { off: false } : { off: true, offBecause: 'holiday' }),
+    onSuccess: () => void client.invalidateQueries(),
+    onError: (e) => tell(messageOf(e), { bad: true }),
+  });
+  if (term.error) return <Failure message={messageOf(term.error)} />;
+  if (!term.data) return <Loading />;
+  const t = term.data;
+  if (asked.current && !planning) {
+    const meeting = t.meetings.find((m) => m.date === asked.current) ?? null;
+    const wanted = asked.current;
+    asked.current = null;
+    setPlanning({ date: wanted, meeting });
+  }
+  const title = (id: string): string => games.data?.items.find((g) => g.id === id)?.title ?? id;
+
+  async function planTerm(): Promise<void> {
+    stopper.current = new AbortController();
+    setRunning(0);
+    try {
+      const { job } = await api<{ job: string }>('POST', '/term/plan', {});
+      const { planned } = await follow<{ planned: number }>(job, setRunning, stopper.current.signal);
+      tell(`${planned} meetings are planned ahead.`);
+      await client.invalidateQueries();
+    } catch (error) {
+      tell(messageOf(error), { bad: true });
+    } finally {
+      setRunning(null);
+    }
+  }
+
+  const weeks = t.term ? weeksOf(t) : [];
+  return (
+    <>
+      <div className={panel.head}>
+        <h1>Plan</h1>
+        {t.term && (
+          <span className={panel.soft}>
+            {t.term.title}, {t.term.starts} to {t.term.ends}
+          </span>
+        )}
+        <span className={panel.spring} />
+        {t.term && (
+          <>
+            <Button onClick={() => setSetting(true)}>When we meet</Button>
+            <LinkButton href={link('/api/v1/term/calendar')} download="term.ics">
+              Calendar file
+            </LinkButton>
+            {running === null ? (
+              <Button onClick={() => void planTerm()}>Plan the weeks ahead</Button>
+            ) : (
+              <>
+                <Progress share={running} label="planning" />
+                <Button onClick={() => stopper.current?.abort()}>Stop</Button>
+              </>
+            )}
+          </>
+        )}
+        <Button kind="main" onClick={() => setPlanning({ date: t.today, meeting: t.meetings.find((m) => m.date === t.today) ?? null })}>
+          Plan a session
+        </Button>
+      </div>
+      {!t.term ? (
+        <Empty title="When do you meet?">
+          <p>Say it once, and the term line above shows where you are. A single session can be planned without a term.</p>
+          <Button kind="main" onClick={() => setSetting(true)}>
+            Set the term
+          </Button>
+        </Empty>
+      ) : (
+        <table className={styles.term}>
+          <thead>
+            <tr>
+              <th scope="col">Week</th>
+              <th scope="col" colSpan={Math.max(1, ...weeks.map((w) => w.meetings.length))}>
+                Meetings
+              </th>
+            </tr>
+          </thead>
+          <tbody>
+            {weeks.map((w) => (
+              <tr key={w.week} data-now={w.now}>
+                <th scope="row">
+                  <b>{w.week}</b>
+                </th>
+                {w.meetings.map((m) => (
+                  <td key={m.id} data-state={m.state} data-today={m.date === t.today}>
+                    <div className={styles.meetingHead}>
+                      <strong>{dayWords(m.date)}</strong>
+                      <span>{m.off ? m.offBecause : m.state === 'played' ? 'played' : m.plan ? (m.plan.status === 'infeasible' ? 'no plan fits' : m.plan.forecast ? 'forecast' : 'planned') : m.state === 'missed' ? 'nothing noted' : ''}</span>
+                    </div>
+                    {m.plan && m.plan.status !== 'infeasible' && <p className={styles.games}>{m.plan.games.map(title).join(', ')}</p>}
+                    <div className={panel.row}>
+                      {m.plan ? (
+                        <a href={link(`/plan/${m.plan.id}`)}>open</a>
+                      ) : (
+                        !m.off && (
+                          <Button kind="plain" onClick={() => setPlanning({ date: m.date, meeting: m })}>
+                            plan
+                          </Button>
+                        )
+                      )}
+                      {m.state !== 'played' && (
+                        <Button kind="plain" onClick={() => off.mutate(m)}>
+                          {m.off ? 'we do meet' : 'no meeting'}
+                        </Button>
+                      )}
+                      {m.plan && m.state === 'ahead' && m.plan.bound > 0 && m.plan.status !== 'infeasible' && <small className={panel.soft}>within {(100 * (1 - m.plan.objective / m.plan.bound)).toFixed(1)} % of the best</small>}
+                    </div>
+                  </td>
+                ))}
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      )}
+      {t.term && (
+        <p className={`${panel.soft} ${panel.small}`}>
+          Forecasts carry everyone’s map forward by what would be practised. They are planned anew after each meeting; what you change by hand stays.
+        </p>
+      )}
+      {planning && <SessionDialog date={planning.date} meeting={planning.meeting} onClose={() => setPlanning(null)} />}
+      {setting && (
+        <TermDialog
+          term={t}
+          onClose={() => setSetting(false)}
+          onSaved={() => {
+            setSetting(false);
+            void client.invalidateQueries();
+          }}
+        />
+      )}
+    </>
+  );
+}
+
+function weeksOf(t: TermWire): { week: number; now: boolean; meetings: MeetingWire[] }[] {
+  const start = Date.parse(t.term!.starts);
+  const weekOf = (date: string): number => Math.floor((Date.parse(date) - start) / dayMs / 7) + 1;
+  const weeks = [...new Set(t.meetings.map((m) => weekOf(m.date)))];
+  return weeks.map((week) => ({ week, now: weekOf(t.today) === week, meetings: t.meetings.filter((m) => weekOf(m.date) === week) }));
+}

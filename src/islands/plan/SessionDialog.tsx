@@ -1,0 +1,87 @@
+import { useQuery } from '@tanstack/react-query';
+import { useRef, useState } from 'react';
+import { Button } from '../../ui/Button';
+import { Dialog } from '../../ui/Dialog';
+import { Progress } from '../../ui/Empty';
+import { Field } from '../../ui/Field';
+import { api, ApiError, follow, get, link, type Page, writeKey } from '../shared/api';
+import { messageOf } from '../shared/App';
+import panel from '../shared/panel.module.css';
+import type { LearnerWire, MeetingWire } from '../shared/types';
+import { ageWords } from '../shared/words';
+import styles from './plan.module.css';
+
+/** Who is there, how many rounds and tables; then the plan is worked out. */
+export function SessionDialog({ date, meeting, onClose }: { date: string; meeting: MeetingWire | null; onClose: () => void }) {
+  const learners = useQuery({ queryKey: ['learners'], queryFn: () => get<Page<LearnerWire>>('/learners?limit=5000') });
+  const [day, setDay] = useState(date);
+  const [away, setAway] = useState<ReadonlySet<string>>(new Set());
+  const [shape, setShape] = useState({ rounds: meeting?.rounds ?? 3, minutes: meeting?.minutes ?? 15, tables: meeting?.tables ?? 4, helpers: meeting?.helpers ?? 2 });
+  const [running, setRunning] = useState<number | null>(null);
+  const [problem, setProblem] = useState<ApiError | null>(null);
+  const [key] = useState(writeKey);
+  const stopper = useRef<AbortController | null>(null);
+  const all = learners.data?.items ?? [];
+  const present = all.filter((l) => !away.has(l.id)).map((l) => l.id);
+  async function plan(): Promise<void> {
+    setProblem(null);
+    setRunning(0);
+    stopper.current = new AbortController();
+    try {
+      const started = await api<{ job?: string; id?: string }>('POST', '/plans?wait=0', { date: day, present, ...shape, seconds: 2 }, key + present.length + JSON.stringify(shape) + day);
+      const id = started.id ?? (await follow<{ plan: string }>(started.job!, setRunning, stopper.current.signal)).plan;
+      location.href = link(`/plan/${id}`);
+    } catch (error) {
+      setProblem(error instanceof ApiError ? error : new ApiError({ code: 'unknown', message: messageOf(error) }, 0));
+      setRunning(null);
+    }
+  }
+  const number = (name: keyof typeof shape, label: string, min: number, max: number) => (
+    <Field label={label} error={problem?.problem.field === name ? problem.message : null}>
+      {(p) => <input {...p} type="number" min={min} max={max} value={shape[name]} onChange={(e) => setShape({ ...shape, [name]: Number(e.target.value) })} />}
+    </Field>
+  );
+  return (
+    <Dialog title="Plan a session" onClose={onClose} wide>
+      <form
+        onSubmit={(e) => {
+          e.preventDefault();
+          void plan();
+        }}
+      >
+        <div className={styles.shape}>
+          <Field label="Day">{(p) => <input {...p} type="date" value={day} onChange={(e) => setDay(e.target.value)} />}</Field>
+          {number('rounds', 'Rounds', 1, 8)}
+          {number('minutes', 'Minutes each', 3, 120)}
+          {number('tables', 'Tables', 0, 20)}
+          {number('helpers', 'Helpers', 0, 20)}
+        </div>
+        <fieldset className={styles.present}>
+          <legend>
+            Who is there ({present.length} of {all.length})
+          </legend>
+          {all.map((l) => (
+            <label key={l.id}>
+              <input type="checkbox" checked={!away.has(l.id)} onChange={() => setAway((s) => new Set(s.has(l.id) ? [...s].filter((x) => x !== l.id) : [...s, l.id]))} /> {l.nickname} <small className={panel.soft}>{ageWords(l.born)}</small>
+            </label>
+          ))}
+          {learners.data?.total === 0 && <p>Nobody is here yet. Bring in a roster first.</p>}
+        </fieldset>
+        {problem && problem.problem.field === undefined && <p className={panel.bad}>{problem.message}</p>}
+        {problem?.problem.field === 'present' && <p className={panel.bad}>{problem.message}</p>}
+        <div className={panel.actions}>
+          {running !== null && (
+            <>
+              <Progress share={running} label="working it out" />
+              <Button onClick={() => stopper.current?.abort()}>Stop</Button>
+            </>
+          )}
+          <Button onClick={onClose}>Leave it</Button>
+          <Button kind="main" type="submit" disabled={running !== null}>
+            Work it out
+          </Button>
+        </div>
+      </form>
+    </Dialog>
+  );
+}

@@ -1,0 +1,81 @@
+import { useMutation } from '@tanstack/react-query';
+import { useState } from 'react';
+import { Button } from '../../ui/Button';
+import { Dialog } from '../../ui/Dialog';
+import { Field } from '../../ui/Field';
+import { api, ApiError } from '../shared/api';
+import { messageOf } from '../shared/App';
+import panel from '../shared/panel.module.css';
+import type { TermWire } from '../shared/types';
+import styles from './plan.module.css';
+
+const dayMs = 86_400_000;
+const names = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'];
+const usualWeeks = 12;
+
+/** When the group meets: said once, the term line follows. */
+export function TermDialog({ term, onClose, onSaved }: { term: TermWire; onClose: () => void; onSaved: () => void }) {
+  const first = term.meetings.find((m) => !m.off);
+  const [input, setInput] = useState({
+    title: term.term?.title ?? 'Our games',
+    starts: term.term?.starts ?? term.today,
+    ends: term.term?.ends ?? new Date(Date.parse(term.today) + usualWeeks * 7 * dayMs).toISOString().slice(0, 10),
+    weekdays: term.meetings.length > 0 ? [...new Set(term.meetings.map((m) => new Date(m.date).getUTCDay() || 7))] : [new Date(term.today).getUTCDay() || 7],
+    startsAt: first?.startsAt ?? '10:00',
+    rounds: first?.rounds ?? 3,
+    minutes: first?.minutes ?? 15,
+    tables: first?.tables ?? 4,
+    helpers: first?.helpers ?? 2,
+  });
+  const save = useMutation({ mutationFn: () => api('PUT', '/term', input), onSuccess: onSaved });
+  const problem = save.error instanceof ApiError ? save.error.problem : null;
+  const at = (field: string): string | null => (problem?.field === field ? problem.message : null);
+  const number = (name: 'rounds' | 'minutes' | 'tables' | 'helpers', label: string) => (
+    <Field label={label} error={at(name)}>
+      {(p) => <input {...p} type="number" min={0} max={120} value={input[name]} onChange={(e) => setInput({ ...input, [name]: Number(e.target.value) })} />}
+    </Field>
+  );
+  return (
+    <Dialog title="When we meet" onClose={onClose}>
+      <form
+        onSubmit={(e) => {
+          e.preventDefault();
+          save.mutate();
+        }}
+      >
+        <Field label="Name of the term">{(p) => <input {...p} value={input.title} onChange={(e) => setInput({ ...input, title: e.target.value })} required />}</Field>
+        <div className={panel.grid2}>
+          <Field label="From" error={at('starts')}>
+            {(p) => <input {...p} type="date" value={input.starts} onChange={(e) => setInput({ ...input, starts: e.target.value })} required />}
+          </Field>
+          <Field label="to" error={at('ends')}>
+            {(p) => <input {...p} type="date" value={input.ends} onChange={(e) => setInput({ ...input, ends: e.target.value })} required />}
+          </Field>
+        </div>
+        <fieldset className={styles.present}>
+          <legend>Days</legend>
+          {names.map((n, i) => (
+            <label key={n}>
+              <input type="checkbox" checked={input.weekdays.includes(i + 1)} onChange={() => setInput({ ...input, weekdays: input.weekdays.includes(i + 1) ? input.weekdays.filter((d) => d !== i + 1) : [...input.weekdays, i + 1] })} /> {n}
+            </label>
+          ))}
+        </fieldset>
+        {at('weekdays') && <p className={panel.bad}>{at('weekdays')}</p>}
+        <div className={styles.shape}>
+          <Field label="Starts at">{(p) => <input {...p} type="time" value={input.startsAt} onChange={(e) => setInput({ ...input, startsAt: e.target.value })} />}</Field>
+          {number('rounds', 'Rounds')}
+          {number('minutes', 'Minutes each')}
+          {number('tables', 'Tables')}
+          {number('helpers', 'Helpers')}
+        </div>
+        {save.error && !problem?.field && <p className={panel.bad}>{messageOf(save.error)}</p>}
+        <div className={panel.actions}>
+          <Button onClick={onClose}>Leave it</Button>
+          <Button kind="main" type="submit" disabled={save.isPending || input.weekdays.length === 0}>
+            Save
+          </Button>
+        </div>
+      </form>
+    </Dialog>
+  );
+}

@@ -1,0 +1,115 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { Button } from '../../ui/Button';
+import { Empty, Failure, Loading } from '../../ui/Empty';
+import { LinkButton } from '../../ui/LinkButton';
+import { api, get, link, type Page } from '../shared/api';
+import { App, messageOf, useTell } from '../shared/App';
+import panel from '../shared/panel.module.css';
+import { PlanPicker } from '../shared/PlanPicker';
+import type { EvidenceWire, GameWire, LearnerWire, PlanWire } from '../shared/types';
+import { useSkills } from '../shared/useSkills';
+import { usePlanChoice } from '../shared/usePlanChoice';
+import { dayWords, pageToday } from '../shared/words';
+import styles from './play.module.css';
+import { TableNotes } from './TableNotes';
+
+export default function PlayView({ plan }: { plan: string | null }) {
+  return (
+    <App>
+      <Play asked={plan} />
+    </App>
+  );
+}
+
+function Play({ asked }: { asked: string | null }) {
+  const { plans, chosen, loading, error } = usePlanChoice(asked, 'ahead');
+  const [at, setAt] = useState<{ round: number; table: number } | null>(null);
+  const plan = useQuery({ queryKey: ['plan', chosen?.id], queryFn: () => get<PlanWire>(`/plans/${chosen!.id}`), enabled: chosen !== null, staleTime: 60_000 });
+  const learners = useQuery({ queryKey: ['learners'], queryFn: () => get<Page<LearnerWire>>('/learners?limit=5000') });
+  const games = useQuery({ queryKey: ['games'], queryFn: () => get<Page<GameWire>>('/games?limit=5000&retired=true') });
+  const notes = useQuery({ queryKey: ['evidence', 'session', chosen?.id], queryFn: () => get<Page<EvidenceWire>>(`/evidence?session=${chosen!.id}&limit=5000`), enabled: chosen !== null });
+  const skills = useSkills();
+  const tell = useTell();
+  const client = useQueryClient();
+  const played = useMutation({
+    mutationFn: () => api('POST', `/plans/${chosen!.id}/played`, { played: true }),
+    onSuccess: () => void (location.href = link(`/review?plan=${chosen!.id}`)),
+    onError: (e) => tell(messageOf(e), { bad: true }),
+  });
+  if (error || plan.error) return <Failure message={messageOf(error ?? plan.error)} />;
+  if (loading) return <Loading />;
+  if (!chosen)
+    return (
+      <Empty title="No session to play yet">
+        <p>Plan a session first.</p>
+        <LinkButton kind="main" href={link('/plan')}>
+          Plan a session
+        </LinkButton>
+      </Empty>
+    );
+  if (!plan.data || !skills || !learners.data || !games.data) return <Loading what="Setting the tables …" />;
+  const p = plan.data;
+  const nickname = (id: string): string => learners.data.items.find((l) => l.id === id)?.nickname ?? id;
+  if (at) {
+    const table = p.rounds[at.round]!.tables[at.table]!;
+    const nextTable = p.rounds[at.round + 1]?.tables[at.table];
+    return (
+      <TableNotes
+        key={`${at.round}|${at.table}`}
+        plan={p}
+        at={at}
+        table={table}
+        next={nextTable ? `${nextTable.title}, table ${at.table + 1}` : 'the end'}
+        rules={games.data.items.find((g) => g.id === table.game)?.rules ?? []}
+        learners={learners.data.items}
+        skills={skills}
+        onBack={() => setAt(null)}
+        onDone={() => {
+          void client.invalidateQueries();
+          tell('Noted.');
+          setAt(p.rounds[at.round + 1]?.tables[at.table] ? { round: at.round + 1, table: at.table } : null);
+        }}
+      />
+    );
+  }
+  const noted = new Set(notes.data?.items.filter((n) => !n.retracted).map((n) => `${n.variant}|${n.learner}`));
+  return (
+    <div className={styles.start}>
+      <div className={panel.head}>
+        <h1>Play, {dayWords(p.date)}</h1>
+        <PlanPicker plans={plans} chosen={chosen} path="/play" />
+      </div>
+      <p className={panel.lead}>{p.date > pageToday() ? 'This session lies ahead; notes are kept for its day or earlier.' : 'Choose your table. No tap means nothing; one tap is about one thing you saw.'}</p>
+      {p.rounds.map((round, r) => (
+        <section key={r}>
+          <h2>Round {r + 1}</h2>
+          <div className={styles.tables}>
+            {round.tables.map((t, i) => {
+              const done = t.seats.filter((s) => noted.has(`${s.variant}|${s.learner}`)).length;
+              return (
+                <button key={i} type="button" className={styles.table} onClick={() => setAt({ round: r, table: i })}>
+                  <span className={styles.tableNo}>Table {i + 1}</span>
+                  <b>{t.title}</b>
+                  <span>{t.seats.map((s) => nickname(s.learner)).join(', ')}</span>
+                  <small>{done > 0 ? `${done} of ${t.seats.length} noted` : 'nothing noted yet'}</small>
+                </button>
+              );
+            })}
+          </div>
+        </section>
+      ))}
+      <div className={panel.actions}>
+        {p.playedAt ? (
+          <LinkButton kind="main" href={link(`/review?plan=${p.id}`)}>
+            To the review
+          </LinkButton>
+        ) : (
+          <Button kind="main" disabled={played.isPending} onClick={() => played.mutate()}>
+            The session is over
+          </Button>
+        )}
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,203 @@
+import { useMutation } from '@tanstack/react-query';
+import { useEffect, useState } from 'react';
+import { helpWords, howWords, resultWords } from '../../text/sentences';
+import { Button } from '../../ui/Button';
+import { Choice } from '../../ui/Choice';
+import { api, writeKey } from '../shared/api';
+import { messageOf } from '../shared/App';
+import type { LearnerWire, PlanWire, TableWire } from '../shared/types';
+import type { Skills } from '../shared/useSkills';
+import { signOf } from '../shared/words';
+import { RoundTimer } from './RoundTimer';
+import styles from './play.module.css';
+
+interface SeatNote {
+  skill: string | null;
+  result: string | null;
+  how: string | null;
+  support: string | null;
+  missed: { op: string; a: number; b: number }[];
+}
+interface Kept {
+  key: string;
+  role: string;
+  notes: Record<string, SeatNote>;
+}
+
+const blank = (skill: string | null): SeatNote => ({ skill, result: null, how: null, support: null, missed: [] });
+const tools = ['bead-frame', 'hundred-chart', 'number-line'];
+
+/** Three taps a child, at the table, on a phone; kept in this browser until they are sent. */
+export function TableNotes({ plan, at, table, next, rules, learners, skills, onBack, onDone }: { plan: PlanWire; at: { round: number; table: number }; table: TableWire; next: string; rules: readonly string[]; learners: readonly LearnerWire[]; skills: Skills; onBack: () => void; onDone: () => void }) {
+  const place = `zeitgeber-notes|${plan.id}|${at.round}|${at.table}`;
+  const [kept, setKept] = useState<Kept>(() => readKept(place));
+  const [allRules, setAllRules] = useState(false);
+  const noteOf = (learner: string): SeatNote => kept.notes[learner] ?? blank(table.seats.find((s) => s.learner === learner)?.doses[0]?.skill ?? null);
+  const change = (learner: string, part: Partial<SeatNote>): void => {
+    // A new content is a new write: the key belongs to exactly what will be sent.
+    const nextKept = { ...kept, key: writeKey(), notes: { ...kept.notes, [learner]: { ...noteOf(learner), ...part } } };
+    setKept(nextKept);
+    localStorage.setItem(place, JSON.stringify(nextKept));
+  };
+  const full = table.seats.map((s) => ({ seat: s, note: noteOf(s.learner) })).filter(({ note }) => note.result && note.skill);
+  useEffect(() => {
+    const warn = (e: BeforeUnloadEvent): void => {
+      if (full.length > 0) e.preventDefault();
+    };
+    addEventListener('beforeunload', warn);
+    return () => removeEventListener('beforeunload', warn);
+  });
+  const send = useMutation({
+    mutationFn: async () => {
+      if (full.length === 0) return;
+      await api(
+        'POST',
+        '/evidence/batch',
+        {
+          items: full.map(({ seat, note }) => ({
+            learner: seat.learner,
+            kind: 'note',
+            skill: note.skill,
+            result: note.result,
+            ...(note.how ? { how: note.how } : {}),
+            ...(note.support ? { support: note.support } : {}),
+            variant: seat.variant,
+            session: plan.id,
+            ...(note.missed.length > 0 ? { items: note.missed.map((m) => ({ ...m, correct: false })) } : {}),
+            by: { role: kept.role },
+          })),
+        },
+        kept.key,
+      );
+    },
+    onSuccess: () => {
+      localStorage.removeItem(place);
+      onDone();
+    },
+  });
+  return (
+    <div className={styles.playing}>
+      <RoundTimer title={table.title} where={`Table ${at.table + 1}, round ${at.round + 1} of ${plan.rounds.length}`} minutes={plan.request.minutes} onBack={onBack} />
+      <section className={styles.rules}>
+        {(allRules ? rules : rules.slice(0, 2)).map((r) => (
+          <p key={r}>{r}</p>
+        ))}
+        {rules.length > 2 && (
+          <button type="button" onClick={() => setAllRules(!allRules)}>
+            {allRules ? 'fewer' : 'all rules'}
+          </button>
+        )}
+      </section>
+      {table.seats.map((s) => {
+        const l = learners.find((x) => x.id === s.learner);
+        const note = noteOf(s.learner);
+        const skill = note.skill ? skills.byId.get(note.skill) : undefined;
+        return (
+          <section key={s.learner} className={styles.seat} aria-label={l?.nickname ?? s.learner}>
+            <div className={styles.seatHead}>
+              <h2>{l?.nickname ?? s.learner}</h2>
+              <select aria-label={`What ${l?.nickname} practised`} value={note.skill ?? ''} onChange={(e) => change(s.learner, { skill: e.target.value || null })}>
+                {!note.skill && <option value="">about which skill?</option>}
+                {s.doses.map((d) => (
+                  <option key={d.skill} value={d.skill}>
+                    {skills.title(d.skill)}
+                  </option>
+                ))}
+                {note.skill && !s.doses.some((d) => d.skill === note.skill) && <option value={note.skill}>{skill?.title}</option>}
+                <optgroup label="others">
+                  {skills.list
+                    .filter((k) => !s.doses.some((d) => d.skill === k.id) && k.id !== note.skill)
+                    .map((k) => (
+                      <option key={k.id} value={k.id}>
+                        {k.title}
+                      </option>
+                    ))}
+                </optgroup>
+              </select>
+            </div>
+            <p className={styles.versionLine}>
+              plays “{s.variantTitle}”{(l?.actions.length ?? 0) > 0 && <> · {l!.actions.join('; ')}</>}
+            </p>
+            <Choice large label={`How it went for ${l?.nickname}`} value={note.result} options={Object.entries(resultWords).map(([id, title]) => ({ id, title }))} onChange={(v) => change(s.learner, { result: note.result === v ? null : v })} />
+            {note.result && note.result !== 'stuck' && <Choice label="How it was done" value={note.how} options={Object.entries(howWords).map(([id, title]) => ({ id, title }))} onChange={(v) => change(s.learner, { how: note.how === v ? null : v })} />}
+            {note.result && note.result !== 'alone' && (
+              <Choice label="With which help" value={note.support} options={[...new Set([...(l?.supportsInUse ?? []), ...(l?.permanentSupports ?? []), ...tools, ...Object.keys(helpWords)])].map((id) => ({ id, title: helpWords[id] ?? id.replaceAll('-', ' ') }))} onChange={(v) => change(s.learner, { support: note.support === v ? null : v })} />
+            )}
+            {note.result && <Missed missed={note.missed} onChange={(missed) => change(s.learner, { missed })} first={skill?.strand === 'subtract' ? 'subtract' : skill?.strand === 'multiply' ? 'multiply' : 'add'} />}
+          </section>
+        );
+      })}
+      <p className={styles.hint}>No tap means nothing. Notes are about one named skill each.</p>
+      {send.error && <p className={styles.error}>{messageOf(send.error)} Your taps are kept here; try again.</p>}
+      <footer className={styles.foot}>
+        <span>
+          Next: <b>{next}</b>
+        </span>
+        <select
+          aria-label="Who notes"
+          value={kept.role}
+          onChange={(e) => {
+            const nextKept = { ...kept, key: writeKey(), role: e.target.value };
+            setKept(nextKept);
+            localStorage.setItem(place, JSON.stringify(nextKept));
+          }}
+        >
+          <option value="helper">a helper</option>
+          <option value="organiser">the organiser</option>
+          <option value="parent">a parent</option>
+        </select>
+        <Button kind="main" disabled={send.isPending} onClick={() => send.mutate()}>
+          Done here
+        </Button>
+      </footer>
+    </div>
+  );
+}
+
+function readKept(place: string): Kept {
+  const fresh: Kept = { key: writeKey(), role: 'helper', notes: {} };
+  try {
+    const text = localStorage.getItem(place);
+    return text ? { ...fresh, ...(JSON.parse(text) as Kept) } : fresh;
+  } catch {
+    return fresh;
+  }
+}
+
+function Missed({ missed, onChange, first }: { missed: SeatNote['missed']; onChange: (m: SeatNote['missed']) => void; first: string }) {
+  const [a, setA] = useState('');
+  const [op, setOp] = useState(first);
+  const [b, setB] = useState('');
+  const good = /^\d{1,3}$/.test(a) && /^\d{1,3}$/.test(b);
+  return (
+    <div className={styles.missed}>
+      {missed.map((m, i) => (
+        <button key={i} type="button" aria-label={`Remove ${m.a} ${signOf[m.op]} ${m.b}`} onClick={() => onChange(missed.filter((_, j) => j !== i))}>
+          {m.a} {signOf[m.op]} {m.b} again ×
+        </button>
+      ))}
+      <span>
+        <input inputMode="numeric" aria-label="Missed fact, first number" value={a} onChange={(e) => setA(e.target.value)} />
+        <select aria-label="Missed fact, sign" value={op} onChange={(e) => setOp(e.target.value)}>
+          {Object.entries(signOf).map(([id, sign]) => (
+            <option key={id} value={id}>
+              {sign}
+            </option>
+          ))}
+        </select>
+        <input inputMode="numeric" aria-label="Missed fact, second number" value={b} onChange={(e) => setB(e.target.value)} />
+        <button
+          type="button"
+          disabled={!good}
+          onClick={() => {
+            onChange([...missed, { op, a: Number(a), b: Number(b) }]);
+            setA('');
+            setB('');
+          }}
+        >
+          missed
+        </button>
+      </span>
+    </div>
+  );
+}

@@ -1,0 +1,128 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { Button } from '../../ui/Button';
+import { Empty, Failure, Loading } from '../../ui/Empty';
+import { Light } from '../../ui/Light';
+import { LinkButton } from '../../ui/LinkButton';
+import { api, get, link } from '../shared/api';
+import { App, messageOf, useTell } from '../shared/App';
+import panel from '../shared/panel.module.css';
+import { PlanPicker } from '../shared/PlanPicker';
+import { type PlanShort, usePlanChoice } from '../shared/usePlanChoice';
+import { dayWords } from '../shared/words';
+import styles from './prep.module.css';
+
+interface GatherItem {
+  item: string;
+  title: string;
+  quantity: number;
+  have: number | null;
+  state: 'there' | 'short' | 'missing';
+  forGames: string[];
+  rounds: number[];
+  caution: string | null;
+  notes: string;
+  ticked: boolean;
+}
+interface Gather {
+  date: string;
+  bins: { bin: string; title: string; items: GatherItem[] }[];
+  ticked: number;
+  total: number;
+  smallParts: boolean;
+}
+
+export default function PrepView({ plan }: { plan: string | null }) {
+  return (
+    <App>
+      <Prep asked={plan} />
+    </App>
+  );
+}
+
+function Prep({ asked }: { asked: string | null }) {
+  const { plans, chosen, loading, error } = usePlanChoice(asked, 'ahead');
+  if (error) return <Failure message={messageOf(error)} />;
+  if (loading) return <Loading />;
+  if (!chosen)
+    return (
+      <>
+        <div className={panel.head}>
+          <h1>Prep</h1>
+        </div>
+        <Empty title="Nothing to gather yet">
+          <p>Plan a session first; then everything it needs stands here, bin by bin.</p>
+          <LinkButton kind="main" href={link('/plan')}>
+            Plan a session
+          </LinkButton>
+        </Empty>
+      </>
+    );
+  return <GatherList plans={plans} chosen={chosen} />;
+}
+
+/** What to bring, bin by bin, with ticks that stay. */
+function GatherList({ plans, chosen }: { plans: PlanShort[]; chosen: PlanShort }) {
+  const client = useQueryClient();
+  const tell = useTell();
+  const key = ['gather', chosen.id];
+  const gather = useQuery({ queryKey: key, queryFn: () => get<Gather>(`/plans/${chosen.id}/gather`) });
+  const tick = useMutation({
+    mutationFn: ({ item, ticked }: { item: string; ticked: boolean }) => api('PUT', `/plans/${chosen.id}/gather`, { item, ticked }),
+    onMutate: ({ item, ticked }) => {
+      client.setQueryData<Gather>(key, (old) => old && { ...old, ticked: old.ticked + (ticked ? 1 : -1), bins: old.bins.map((b) => ({ ...b, items: b.items.map((i) => (i.item === item ? { ...i, ticked } : i)) })) });
+    },
+    onError: (e) => tell(messageOf(e), { bad: true }),
+    onSettled: () => void client.invalidateQueries({ queryKey: key }),
+  });
+  if (gather.error) return <Failure message={messageOf(gather.error)} />;
+  if (!gather.data) return <Loading what="Looking into the bins …" />;
+  const g = gather.data;
+  return (
+    <>
+      <div className={panel.head}>
+        <h1>Gather for {dayWords(g.date)}</h1>
+        <span>
+          <b className={panel.big}>{g.ticked}</b> of <b className={panel.num}>{g.total}</b> in the basket
+        </span>
+        <span className={panel.spring} />
+        <PlanPicker plans={plans} chosen={chosen} path="/prep" />
+        <LinkButton href={link(`/plan/${chosen.id}`)}>The plan</LinkButton>
+        <Button onClick={() => print()}>Print this list</Button>
+        <LinkButton kind="main" href={link(`/play?plan=${chosen.id}`)}>
+          Play
+        </LinkButton>
+      </div>
+      {g.smallParts && <p className={styles.caution}>Small parts are on this list: with children under three in the room, count out and count back, and keep them on tables. The maker’s age label and local rules come first.</p>}
+      <div className={styles.bins}>
+        {g.bins.map((b) => (
+          <section key={b.bin} className={panel.sheet}>
+            <h2>{b.title}</h2>
+            <ul className={styles.items}>
+              {b.items.map((i) => (
+                <li key={i.item} data-ticked={i.ticked}>
+                  <label>
+                    <input type="checkbox" checked={i.ticked} onChange={(e) => tick.mutate({ item: i.item, ticked: e.target.checked })} />
+                    <span className={styles.what}>
+                      {i.have !== null || i.quantity > 1 ? <b className={panel.num}>{i.quantity} × </b> : null}
+                      {i.title}
+                    </span>
+                  </label>
+                  <small>
+                    {i.have !== null && (
+                      <>
+                        <Light state={i.state} /> {i.state === 'there' ? `${i.have} there` : i.state === 'short' ? `only ${i.have} there` : 'none there'} ·{' '}
+                      </>
+                    )}
+                    round {i.rounds.map((r) => r + 1).join(', ')}
+                    {i.forGames.length > 0 && ` · ${i.forGames.join(', ')}`}
+                    {i.notes && ` · ${i.notes}`}
+                  </small>
+                </li>
+              ))}
+            </ul>
+          </section>
+        ))}
+      </div>
+    </>
+  );
+}

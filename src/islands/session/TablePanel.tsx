@@ -1,0 +1,69 @@
+import { useQuery } from '@tanstack/react-query';
+import { Button } from '../../ui/Button';
+import { api } from '../shared/api';
+import panel from '../shared/panel.module.css';
+import type { PlanWire } from '../shared/types';
+import { useSkills } from '../shared/useSkills';
+import { changeGame, type Draft } from './edit';
+import styles from './session.module.css';
+
+interface Suggestion {
+  game: string;
+  title: string;
+  value: number;
+  reasons: string[];
+}
+
+/** Why these children sit here, what each will meet, and what could be played instead. */
+export function TablePanel({ plan, draft, at, nickname, onChange }: { plan: PlanWire; draft: Draft; at: { round: number; table: number }; nickname: (id: string) => string; onChange: (d: Draft) => void }) {
+  const skills = useSkills();
+  const table = draft.rounds[at.round]!.tables[at.table]!;
+  const stored = plan.rounds[at.round]?.tables.find((t) => t.game === table.game);
+  const learners = table.seats.map((s) => s.learner);
+  const others = useQuery({
+    queryKey: ['instead', learners, plan.request.minutes],
+    queryFn: () => api<{ items: Suggestion[]; excluded: { title: string; because: string }[] }>('POST', '/recommendations', { learners, minutes: plan.request.minutes, limit: 5 }),
+    enabled: learners.length > 0,
+  });
+  return (
+    <aside className={`${panel.sheet} ${styles.panel}`} aria-live="polite">
+      <h2>
+        {stored?.title ?? table.game.replaceAll('-', ' ')}, table {at.table + 1}, round {at.round + 1}
+      </h2>
+      {stored?.helper && <p className={panel.small}>A helper is bound to this table.</p>}
+      <ul className={panel.list}>
+        {table.seats.map((s) => {
+          const seat = stored?.seats.find((x) => x.learner === s.learner);
+          return (
+            <li key={s.learner}>
+              <b className={panel.num}>{nickname(s.learner)}</b> <span className={panel.soft}>{seat?.variantTitle}</span>
+              <p className={styles.why}>{seat?.why ?? 'Placed by hand just now.'}</p>
+              {seat && seat.doses.length > 0 && (
+                <p className={`${panel.soft} ${panel.small}`}>
+                  Meets about {seat.doses.slice(0, 3).map((d) => `${d.items} × ${skills?.title(d.skill).toLowerCase() ?? d.skill}`).join(', ')} ({seat.doses[0]!.source === 'calculated' ? 'calculated from the rules' : 'owner’s word'}).
+                </p>
+              )}
+            </li>
+          );
+        })}
+      </ul>
+      <h3>Instead of this</h3>
+      <ul className={panel.list}>
+        {others.data?.items
+          .filter((o) => o.game !== table.game)
+          .slice(0, 3)
+          .map((o) => (
+            <li key={o.game} className={styles.instead}>
+              <span>
+                <b className={panel.num}>{o.title}</b>
+                <br />
+                <small>{o.reasons[0]}</small>
+              </span>
+              <Button onClick={() => onChange(changeGame(draft, at.round, at.table, o.game))}>Swap</Button>
+            </li>
+          ))}
+        {others.data && others.data.items.filter((o) => o.game !== table.game).length === 0 && <li className={panel.soft}>Nothing else on the shelf serves these children together.</li>}
+      </ul>
+    </aside>
+  );
+}

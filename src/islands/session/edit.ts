@@ -1,0 +1,67 @@
+import type { LockWire, PlanWire, TableWire } from '../shared/types';
+
+export interface EditSeat {
+  learner: string;
+  variant?: string;
+}
+export interface EditTable {
+  game: string;
+  seats: EditSeat[];
+}
+export interface EditRound {
+  tables: EditTable[];
+  resting: string[];
+}
+export interface Draft {
+  rounds: EditRound[];
+  locks: LockWire[];
+}
+
+export function draftOf(plan: PlanWire): Draft {
+  return { rounds: plan.rounds.map((r) => ({ tables: r.tables.map((t) => ({ game: t.game, seats: t.seats.map((s) => ({ learner: s.learner, variant: s.variant })) })), resting: [...r.resting] })), locks: plan.locks.map((k) => ({ ...k })) };
+}
+
+/** Moves a learner inside a round to a table (or to rest); the variant is chosen anew by the server. */
+export function moveLearner(draft: Draft, round: number, learner: string, to: number | 'rest'): Draft {
+  const rounds = draft.rounds.map((r, i) => {
+    if (i !== round) return r;
+    const target = to === 'rest' ? null : r.tables[to];
+    const tables = r.tables.map((t) => ({ ...t, seats: t.seats.filter((s) => s.learner !== learner) }));
+    const resting = r.resting.filter((l) => l !== learner);
+    if (target) {
+      const old = r.tables[to as number]!.seats.find((s) => s.learner === learner);
+      tables[to as number]!.seats.push(old ?? { learner });
+    } else resting.push(learner);
+    return { tables, resting };
+  });
+  return { rounds, locks: draft.locks.filter((k) => !(k.round === round && k.learner === learner)) };
+}
+
+/** Another game for a table, with the same learners. */
+export function changeGame(draft: Draft, round: number, table: number, game: string): Draft {
+  const old = draft.rounds[round]!.tables[table]!;
+  return {
+    rounds: draft.rounds.map((r, i) => (i === round ? { ...r, tables: r.tables.map((t, j) => (j === table ? { game, seats: t.seats.map(({ learner }) => ({ learner })) } : t)) } : r)),
+    locks: draft.locks.filter((k) => !(k.round === round && k.game === old.game)),
+  };
+}
+
+/** Fixes a whole table, or lets it go. */
+export function toggleLock(draft: Draft, round: number, table: number): Draft {
+  const t = draft.rounds[round]!.tables[table]!;
+  const isLocked = tableLocked(draft, round, t);
+  const others = draft.locks.filter((k) => !(k.round === round && k.game === t.game && t.seats.some((s) => s.learner === k.learner)));
+  return { ...draft, locks: isLocked ? others : [...others, ...t.seats.map((s) => ({ learner: s.learner, round, game: t.game }))] };
+}
+
+export function tableLocked(draft: Draft, round: number, t: EditTable | TableWire): boolean {
+  return t.seats.length > 0 && t.seats.every((s) => draft.locks.some((k) => k.round === round && k.learner === s.learner && k.game === t.game));
+}
+
+/** Unordered marks that tell versions apart without ranking them; they change with the game. */
+const marks = ['◆', '●', '▲', '■', '✚', '◗', '⬟'];
+export function markOf(game: string, variantIndex: number): string {
+  let h = 0;
+  for (const c of game) h = (h * 31 + c.charCodeAt(0)) % 997;
+  return marks[(h + variantIndex) % marks.length]!;
+}

@@ -1,0 +1,106 @@
+import { type KeyboardEvent, useRef } from 'react';
+import { SignalArm } from './SignalArm';
+import styles from './lines.module.css';
+
+export interface LineSkill {
+  readonly id: string;
+  readonly short: string;
+  readonly title: string;
+  readonly mastery: number;
+  readonly seen: boolean;
+  readonly interval: readonly [number, number];
+  readonly frontier: boolean;
+  readonly wantedNow: boolean;
+  readonly words: string;
+}
+
+export interface DiagramLine {
+  readonly id: string;
+  readonly title: string;
+  readonly hue: string;
+  readonly line: string;
+  readonly skills: readonly LineSkill[];
+}
+
+export interface Junction {
+  readonly from: string;
+  readonly to: string;
+  readonly sort: 'idea' | 'heart';
+}
+
+const width = 1000;
+const labelWidth = 108;
+const right = 30;
+const rowHeight = 92;
+const firstRow = 52;
+
+/** Line pattern of each strand, so that strands differ without colour. */
+const dashes: Readonly<Record<string, string>> = { solid: '', dash: '9 5', 'solid-thick': '', dot: '2.5 5', double: '14 3 3 3', 'dash-dot': '10 4 2 4' };
+
+/**
+ * Skills as stops on lines from early (left) to later (right), each with its signal arm; the
+ * curves of the focused skill show what it needs and what needs it. Arrow keys walk the lines.
+ */
+export function LineDiagram({ lines, junctions, focus, onFocus }: { lines: readonly DiagramLine[]; junctions: readonly Junction[]; focus: string | null; onFocus: (id: string) => void }) {
+  const root = useRef<SVGSVGElement>(null);
+  const place = new Map<string, { x: number; y: number; line: number; at: number }>();
+  lines.forEach((line, row) => {
+    const step = (width - labelWidth - right - 30) / Math.max(1, line.skills.length - 1);
+    line.skills.forEach((s, i) => place.set(s.id, { x: labelWidth + 22 + i * Math.min(step, 84), y: firstRow + row * rowHeight, line: row, at: i }));
+  });
+  const tabStop = focus && place.has(focus) ? focus : lines[0]?.skills[0]?.id;
+  const move = (event: KeyboardEvent, id: string): void => {
+    const p = place.get(id)!;
+    const step = { ArrowRight: [0, 1], ArrowLeft: [0, -1], ArrowDown: [1, 0], ArrowUp: [-1, 0] }[event.key];
+    if (!step) return;
+    event.preventDefault();
+    const row = lines[Math.min(lines.length - 1, Math.max(0, p.line + step[0]!))]!;
+    const goal = step[0] === 0 ? row.skills[p.at + step[1]!] : row.skills.reduce((best, s) => (Math.abs(place.get(s.id)!.x - p.x) < Math.abs(place.get(best.id)!.x - p.x) ? s : best), row.skills[0]!);
+    if (!goal) return;
+    onFocus(goal.id);
+    root.current?.querySelector<SVGGElement>(`[data-skill="${goal.id}"]`)?.focus();
+  };
+  const shown = focus ? junctions.filter((j) => j.from === focus || j.to === focus) : [];
+  return (
+    <svg ref={root} viewBox={`0 0 ${width} ${firstRow + lines.length * rowHeight - 40}`} className={styles.diagram} role="group" aria-label="Skills by line, with a signal for each">
+      {shown.map((j) => {
+        const a = place.get(j.from);
+        const b = place.get(j.to);
+        if (!a || !b) return null;
+        const bend = a.y === b.y ? -38 : 0;
+        return <path key={`${j.from}|${j.to}`} d={`M${a.x} ${a.y}C${a.x + 30} ${a.y + bend} ${b.x - 30} ${b.y + bend} ${b.x} ${b.y}`} className={j.sort === 'heart' ? styles.heart : styles.idea} />;
+      })}
+      {lines.map((line, row) => {
+        const y = firstRow + row * rowHeight;
+        const last = place.get(line.skills.at(-1)?.id ?? '')?.x ?? labelWidth;
+        const wanted = line.skills.filter((s) => s.wantedNow).length;
+        const now = wanted === 0 ? labelWidth + 6 : wanted === line.skills.length ? last + 20 : (place.get(line.skills[wanted - 1]!.id)!.x + place.get(line.skills[wanted]!.id)!.x) / 2;
+        return (
+          <g key={line.id}>
+            <text x={0} y={y + 4} className={styles.strand} fill={`var(--strand-${line.hue})`}>
+              {line.title}
+            </text>
+            <path d={`M${labelWidth} ${y}H${last + 14}`} stroke={`var(--strand-${line.hue})`} strokeWidth={line.line === 'solid-thick' ? 4.5 : 3} strokeDasharray={dashes[line.line]} />
+            <path d={`M${now} ${y - 9}V${y + 9}`} className={styles.now}>
+              <title>To the left of this tick: usually wanted by now</title>
+            </path>
+            {line.skills.map((s, i) => {
+              const p = place.get(s.id)!;
+              const tight = line.skills.length > 10;
+              return (
+                <g key={s.id} data-skill={s.id} role="button" tabIndex={s.id === tabStop ? 0 : -1} aria-pressed={s.id === focus} aria-label={s.words} className={styles.stop} onClick={() => onFocus(s.id)} onKeyDown={(e) => (e.key === 'Enter' || e.key === ' ' ? (e.preventDefault(), onFocus(s.id)) : move(e, s.id))}>
+                  <rect x={p.x - 22} y={p.y - 34} width={44} height={70} fill="transparent" />
+                  <SignalArm x={p.x} y={p.y} size={1} mastery={s.mastery} seen={s.seen} interval={s.interval} hue={`var(--strand-${line.hue})`} glow={s.frontier} />
+                  {s.id === focus && <circle cx={p.x} cy={p.y} r={9} className={styles.focus} />}
+                  <text x={p.x} y={p.y + (tight && i % 2 === 1 ? 35 : 21)} className={s.frontier || s.id === focus ? styles.labelStrong : styles.label} textAnchor="middle">
+                    {s.short}
+                  </text>
+                </g>
+              );
+            })}
+          </g>
+        );
+      })}
+    </svg>
+  );
+}
