@@ -1,3 +1,18 @@
+import { benchEngine } from './engine';
+import { benchPage } from './page';
 import { benchPlan } from './plan';
+import { benchRecommend } from './recommend';
+
 const [what, ...rest] = process.argv.slice(2);
-if (what === 'plan') await benchPlan(rest);
+const usualInstances = ['A1', 'A2', 'B1', 'B2', 'B3', 'C1'].map((n) => `bench/planning-instances/${n}.json`);
+
+if (what === 'plan') await benchPlan(rest.length > 0 ? rest : usualInstances);
+else if (what !== undefined) {
+  console.error(`There is no benchmark "${what}". Use: npm run bench, or npm run bench -- plan FILE…`);
+  process.exit(1);
+} else {
+  benchEngine();
+  benchRecommend();
+  await benchPlan(usualInstances, { table: true });
+  benchPage();
+}

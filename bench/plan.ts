@@ -4,15 +4,23 @@ import { checkPlan } from '../src/core/planning/checkPlan';
 import type { PlanInstance } from '../src/core/planning/instance';
 import { planSession } from '../src/core/planning/planSession';
 
-/** Plans instance files through the function the app itself calls; one JSON line each. */
-export async function benchPlan(files: readonly string[], seed = 1, seconds = 3): Promise<void> {
+const seed = 1;
+const seconds = 3;
+
+/** Plans instance files through the function the app itself calls; one JSON line each, or a table. */
+export async function benchPlan(files: readonly string[], options: { table?: boolean } = {}): Promise<void> {
   const solve = await loadSolver();
+  if (options.table) console.log('\nSession plans, budget 5 s; share of the stated bound and of the best known plan');
   for (const file of files) {
     const instance = JSON.parse(readFileSync(file, 'utf8')) as PlanInstance & { bound: number; bestKnown: number };
     const start = performance.now();
     const outcome = planSession(instance, solve, { seed, seconds });
     const took = (performance.now() - start) / 1000;
     const broken = checkPlan(instance, outcome.schedule);
+    if (options.table) {
+      console.log(`  ${instance.name}  ${took.toFixed(2)} s  ${(outcome.objective / instance.bound).toFixed(4)} of bound  ${(outcome.objective / instance.bestKnown).toFixed(4)} of best known  ${outcome.status}, ${broken.length} rules broken`);
+      continue;
+    }
     console.log(
       JSON.stringify({
         name: instance.name ?? file,

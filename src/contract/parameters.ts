@@ -1,4 +1,4 @@
-import Ajv2020 from 'ajv/dist/2020';
+import Ajv2020 from 'ajv/dist/2020.js';
 import type { ValidateFunction } from 'ajv';
 import type { Mechanism } from '../core/mechanisms/mechanism';
 import { mechanismById } from '../core/mechanisms/registry';

@@ -1,7 +1,8 @@
 import { eq, lt } from 'drizzle-orm';
 import { shippedGraph } from '../contract/shippedData';
 import { createRng, uniform } from '../core/shared/rng';
-import { type Db, openDb } from '../server/db/open';
+import type { Db } from '../server/db/db';
+import { openDb } from '../server/db/open';
 import { games, meetings, plans, settings } from '../server/db/schema';
 import { addEvidence, type EvidenceInput } from '../server/evidence/evidenceStore';
 import { closePool } from '../server/jobs/pool';

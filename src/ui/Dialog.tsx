@@ -6,7 +6,10 @@ export function Dialog({ title, onClose, children, wide = false }: { title: stri
   const ref = useRef<HTMLDialogElement>(null);
   useEffect(() => {
     const dialog = ref.current;
-    if (dialog && !dialog.open) dialog.showModal();
+    if (dialog && !dialog.open) {
+      dialog.showModal();
+      dialog.querySelector<HTMLElement>('input, select, textarea')?.focus();
+    }
     return () => dialog?.close();
   }, []);
   return (

@@ -29,9 +29,9 @@ export interface Junction {
 }
 
 const width = 1000;
-const labelWidth = 108;
+const labelWidth = 122;
 const right = 30;
-const rowHeight = 92;
+const rowHeight = 98;
 const firstRow = 52;
 
 /** Line pattern of each strand, so that strands differ without colour. */
@@ -86,13 +86,13 @@ export function LineDiagram({ lines, junctions, focus, onFocus }: { lines: reado
             </path>
             {line.skills.map((s, i) => {
               const p = place.get(s.id)!;
-              const tight = line.skills.length > 10;
+              const tight = line.skills.length > 8;
               return (
                 <g key={s.id} data-skill={s.id} role="button" tabIndex={s.id === tabStop ? 0 : -1} aria-pressed={s.id === focus} aria-label={s.words} className={styles.stop} onClick={() => onFocus(s.id)} onKeyDown={(e) => (e.key === 'Enter' || e.key === ' ' ? (e.preventDefault(), onFocus(s.id)) : move(e, s.id))}>
-                  <rect x={p.x - 22} y={p.y - 34} width={44} height={70} fill="transparent" />
+                  <rect x={p.x - 22} y={p.y - 34} width={44} height={76} fill="transparent" />
                   <SignalArm x={p.x} y={p.y} size={1} mastery={s.mastery} seen={s.seen} interval={s.interval} hue={`var(--strand-${line.hue})`} glow={s.frontier} />
                   {s.id === focus && <circle cx={p.x} cy={p.y} r={9} className={styles.focus} />}
-                  <text x={p.x} y={p.y + (tight && i % 2 === 1 ? 35 : 21)} className={s.frontier || s.id === focus ? styles.labelStrong : styles.label} textAnchor="middle">
+                  <text x={p.x} y={p.y + (tight && i % 2 === 1 ? 39 : 23)} className={s.frontier || s.id === focus ? styles.labelStrong : styles.label} textAnchor="middle">
                     {s.short}
                   </text>
                 </g>

@@ -88,6 +88,7 @@ function note(graph: SkillGraph, learner: LearnerFacts, work: readonly Work[], e
   const weight = e.by.ownChild ? ownChildWeight : 1;
   const w = work[k]!;
   const before = w.known;
+  let learned = 1;
   if (e.total !== null && e.total > 0) {
     w.known = before + weight * (sheetPosterior(before, e.correct ?? 0, e.total, p) - before);
   } else if (e.result !== null) {
@@ -95,8 +96,9 @@ function note(graph: SkillGraph, learner: LearnerFacts, work: readonly Work[], e
     let credit = e.result === 'stuck' ? 0 : alone ? 1 : supportCredit;
     if (e.how && credit > 0) credit *= howCredit[graph.skills[k]!.nature][e.how];
     w.known = softPosterior(before, credit, weight, p);
+    learned = credit;
   } else return;
-  w.known = learn(w.known, p);
+  w.known = learn(w.known, p, learned);
   w.notes += 1;
   w.lastSeen = e.at;
   w.steps.push({ evidence: e.id, at: e.at, because: 'noted', what: e.result ?? `${e.correct} of ${e.total}`, before, after: w.known });

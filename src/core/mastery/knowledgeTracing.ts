@@ -15,9 +15,12 @@ export function posterior(known: number, right: boolean, p: KnowledgeParameters)
   return (known * ifKnown) / (known * ifKnown + (1 - known) * ifNot);
 }
 
-/** Learning by practice: L + (1 − L)·T. */
-export function learn(known: number, p: KnowledgeParameters): number {
-  return known + (1 - known) * p.transit;
+/**
+ * Learning by practice: L + (1 − L)·T. Practice that got nowhere teaches less: the step is
+ * taken by `share` (1 in the published model, the credit of the answer for table notes).
+ */
+export function learn(known: number, p: KnowledgeParameters, share = 1): number {
+  return known + (1 - known) * p.transit * share;
 }
 
 /** Chance of a right answer: L(1−s) + (1−L)g. */

@@ -34,7 +34,7 @@ export const howCredit: Readonly<Record<SkillNature, Readonly<Record<How, number
 };
 
 /** Prior from the framework's norm: weak, so that a few notes overrule it. */
-export const prior = { least: 0.08, most: 0.7, widthYears: 0.6, leadYears: 0.2 };
+export const prior = { least: 0.08, most: 0.92, widthYears: 0.6, leadYears: 0.2 };
 /** Notes that the prior is worth when an interval is drawn. */
 export const priorNotes = 2;
 

@@ -46,6 +46,7 @@ const freshDays = 14;
 const lengthSlack = 1.25;
 const mostDose = 1.5;
 const plenty = 9999;
+const leastTogether = 2;
 
 /** Turns shelf and learners into the instance that the planner solves. */
 export function buildSession(graph: SkillGraph, offers: readonly Offer[], learners: readonly LearnerNeeds[], settings: SessionSettings): BuiltSession {
@@ -68,7 +69,8 @@ export function buildSession(graph: SkillGraph, offers: readonly Offer[], learne
     stock: kinds.map((k) => (settings.plentiful.has(k) ? plenty : (settings.stock.get(k) ?? 0))),
     slopes,
     games: options.map((o) => ({
-      min: Math.max(...o.offers.map((v) => v.players[0])),
+      // Nobody sits alone while others play, even where a game could be played alone.
+      min: Math.max(Math.min(leastTogether, learners.length), ...o.offers.map((v) => v.players[0])),
       max: Math.min(...o.offers.map((v) => v.players[1])),
       materials: materialsOf(o.offers).map(([k, q]): [number, number] => [kindIndex.get(k)!, q]),
       helper: o.offers.some((v) => v.helper === 'needed') ? 1 : 0,

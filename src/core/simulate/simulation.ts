@@ -1,9 +1,7 @@
 import { type Mechanism, type PlayGame, type Policy, type Seat, TURN_CAP } from '../mechanisms/mechanism';
 import { createRng, reseed, type Rng } from '../shared/rng';
 import type { SkillGraph } from '../skills/skillGraph';
-import { chancesOf } from '../skills/skillGraph';
-import { tenTraitOf } from '../items/traits';
-import { classOfOperation, itemClasses, type ItemClasses } from './classes';
+import { ItemClasses } from './classes';
 import { GameLog } from './gameLog';
 import { tallyShape, type TallyShape } from './itemChannel';
 import { DEFAULT_TIME, type TimeModel } from './timeModel';
@@ -34,6 +32,7 @@ export const MOST_GAMES = 400_000;
 const minutesBins = 3000;
 const minutesPerBin = 0.1;
 const leastBatches = 32;
+const firstBatchGames = 16;
 
 /** Places in a batch record before the classes of each seat. */
 const GAMES = 0;
@@ -78,12 +77,12 @@ export class Simulation {
   ) {
     this.time = options.time ?? DEFAULT_TIME;
     this.shape = tallyShape(seats.length, mechanism.channels(seats[0]!.parameters), mechanism.range(seats));
-    this.classes = itemClasses(this.shape, graph);
+    this.classes = new ItemClasses(this.shape, graph);
     this.log = new GameLog(this.shape, this.time);
     this.tally = new Float64Array(this.shape.size);
     this.play = mechanism.createTable(seats);
     this.simultaneous = mechanism.simultaneous(seats[0]!.parameters);
-    this.batchGames = options.games ? Math.max(1, Math.ceil(options.games / leastBatches)) : 25;
+    this.batchGames = options.games ? Math.max(1, Math.ceil(options.games / leastBatches)) : firstBatchGames;
   }
 
   /** Plays one batch. Returns true when the simulation is finished. */
@@ -120,7 +119,8 @@ export class Simulation {
         this.tally[base + place]! += count;
         record[ITEMS]! += count;
         record[out - 1]! += count;
-        for (let m = classes.starts[place]!; m < classes.starts[place + 1]!; m++) record[out + classes.members[m]!]! += count;
+        const members = classes.at(place);
+        for (let m = 0; m < members.length; m++) record[out + members[m]!]! += count;
       }
     }
     this.countLoose(record);
@@ -162,7 +162,6 @@ export class Simulation {
   private looseBefore = new Map<string, number>();
 
   private countLoose(record: Float64Array): void {
-    const skills = this.graph?.tests.length ?? 0;
     for (const [key, { item, count }] of this.log.loose) {
       const fresh = count - (this.looseBefore.get(key) ?? 0);
       if (fresh === 0) continue;
@@ -170,11 +169,7 @@ export class Simulation {
       const out = HEAD + item.seat * (2 + this.classes.size) + 2;
       record[ITEMS]! += fresh;
       record[out - 1]! += fresh;
-      if (this.graph) for (const k of chancesOf(this.graph, item)) record[out + k]! += fresh;
-      record[out + skills + classOfOperation(item.op)]! += fresh;
-      const trait = tenTraitOf(item);
-      if (trait === 'crossing') record[out + skills + 5]! += fresh;
-      if (trait === 'reaching') record[out + skills + 6]! += fresh;
+      for (const m of this.classes.of(item)) record[out + m]! += fresh;
     }
   }
 

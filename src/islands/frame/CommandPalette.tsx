@@ -21,12 +21,15 @@ export function CommandPalette({ onClose }: { onClose: () => void }) {
   const ref = useRef<HTMLDialogElement>(null);
   const games = useQuery({ queryKey: ['games'], queryFn: () => get<Page<GameWire>>('/games?limit=5000') });
   const learners = useQuery({ queryKey: ['learners'], queryFn: () => get<Page<LearnerWire>>('/learners?limit=5000') });
-  useEffect(() => ref.current?.showModal(), []);
+  useEffect(() => {
+    ref.current?.showModal();
+    ref.current?.querySelector('input')?.focus();
+  }, []);
   const go = (path: string): void => void (location.href = link(path));
   return (
     <dialog ref={ref} className={styles.palette} onClose={onClose} aria-label="Go to">
       <Command label="Go to">
-        <Command.Input placeholder="A place, a game, a learner …" autoFocus />
+        <Command.Input placeholder="A place, a game, a learner …" />
         <Command.List>
           <Command.Empty>Nothing by that name.</Command.Empty>
           <Command.Group heading="Places (the letter alone works anywhere)">

@@ -33,11 +33,20 @@ function Game({ id, version }: { id: string; version: string | null }) {
   const [chosen, setChosen] = useState<string | null>(version);
   const [editing, setEditing] = useState<'game' | 'variant' | 'new' | null>(null);
   const refresh = (): void => void client.invalidateQueries();
+  const tellUndo = (text: string, c: string): void =>
+    tell(text, {
+      action: {
+        label: 'Undo',
+        run: () => {
+          api('POST', '/undo', { change: c }).then(refresh, (e: unknown) => tell(messageOf(e), { bad: true }));
+        },
+      },
+    });
   const change = useMutation({
     mutationFn: (path: string) => api<{ change: string }>('POST', path, {}),
     onSuccess: ({ change: c }) => {
       refresh();
-      tell('Done.', { action: { label: 'Undo', run: () => void api('POST', '/undo', { change: c }).then(refresh) } });
+      tellUndo('Done.', c);
     },
     onError: (e) => tell(messageOf(e), { bad: true }),
   });
@@ -157,10 +166,10 @@ function Game({ id, version }: { id: string; version: string | null }) {
           game={g}
           bins={bins.data?.items ?? []}
           onClose={() => setEditing(null)}
-          onSaved={() => {
+          onSaved={(_, c) => {
             setEditing(null);
             refresh();
-            tell('Saved.', { action: { label: 'Undo', run: () => void api('POST', '/undo', {}).then(refresh) } });
+            tellUndo('Saved.', c);
           }}
         />
       )}
@@ -170,11 +179,11 @@ function Game({ id, version }: { id: string; version: string | null }) {
           variant={editing === 'variant' ? variant : null}
           kinds={kinds.data?.items ?? []}
           onClose={() => setEditing(null)}
-          onSaved={(saved) => {
+          onSaved={(saved, c) => {
             setEditing(null);
             setChosen(saved);
             refresh();
-            tell('Saved.', { action: { label: 'Undo', run: () => void api('POST', '/undo', {}).then(refresh) } });
+            tellUndo('Saved.', c);
           }}
         />
       )}

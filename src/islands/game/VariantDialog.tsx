@@ -19,7 +19,7 @@ interface MechanismWire {
 }
 
 /** Add or change a version: how it plays with which numbers, or the owner's own word. */
-export function VariantDialog({ game, variant, kinds, onClose, onSaved }: { game: GameWire; variant: VariantWire | null; kinds: readonly KindWire[]; onClose: () => void; onSaved: (id: string) => void }) {
+export function VariantDialog({ game, variant, kinds, onClose, onSaved }: { game: GameWire; variant: VariantWire | null; kinds: readonly KindWire[]; onClose: () => void; onSaved: (id: string, change: string) => void }) {
   const skills = useSkills();
   const mechanisms = useQuery({ queryKey: ['mechanisms'], queryFn: () => get<Page<MechanismWire>>('/mechanisms') });
   const [title, setTitle] = useState(variant?.title ?? '');
@@ -36,13 +36,14 @@ export function VariantDialog({ game, variant, kinds, onClose, onSaved }: { game
   const save = useMutation({
     mutationFn: () => {
       const body = { title, mechanism: mechanism || null, parameters: mechanism ? parameters : {}, ages, players, minutes, helper, preparationMinutes: preparation, declared, ...(materials.length > 0 || variant ? { materials } : {}) };
-      return variant ? api<{ id: string }>('PATCH', `/variants/${variant.id}`, { ...body, version: variant.version }) : api<{ id: string }>('POST', '/variants', { ...body, game: game.id }, key);
+      return variant ? api<{ id: string; change: string }>('PATCH', `/variants/${variant.id}`, { ...body, version: variant.version }) : api<{ id: string; change: string }>('POST', '/variants', { ...body, game: game.id }, key);
     },
-    onSuccess: ({ id }) => onSaved(id),
+    onSuccess: ({ id, change }) => onSaved(id, change),
   });
   const problem = save.error instanceof ApiError ? save.error.problem : null;
   const family = mechanisms.data?.items.find((m) => m.id === mechanism);
   const errorAt = (field: string): string | null => (problem?.field === field ? problem.message : null);
+  const shownAtField = ['title', 'ages', 'players', 'players.max', ...Object.keys(family?.parametersSchema.properties ?? {}).map((k) => `parameters.${k}`)];
   const number = (text: string): number => Number(text.replace(',', '.'));
   return (
     <Dialog title={variant ? `Change ${game.title}, ${variant.title}` : `A new version of ${game.title}`} onClose={onClose} wide>
@@ -55,7 +56,7 @@ export function VariantDialog({ game, variant, kinds, onClose, onSaved }: { game
         <div className={panel.grid2}>
           <div>
             <Field label="Name of the version" error={errorAt('title')}>
-              {(p) => <input {...p} value={title} onChange={(e) => setTitle(e.target.value)} required autoFocus />}
+              {(p) => <input {...p} value={title} onChange={(e) => setTitle(e.target.value)} required />}
             </Field>
             <Field label="How it plays" hint={family ? family.words[0] : 'Choose one and the machine plays it; or leave it and name the skills below.'}>
               {(p) => (
@@ -161,7 +162,7 @@ export function VariantDialog({ game, variant, kinds, onClose, onSaved }: { game
             )}
           </div>
         </div>
-        {save.error && <p className={panel.bad}>{messageOf(save.error)}</p>}
+        {save.error && !shownAtField.includes(problem?.field ?? '') && <p className={panel.bad}>{messageOf(save.error)}</p>}
         <div className={panel.actions}>
           <Button onClick={onClose}>Leave it</Button>
           <Button kind="main" type="submit" disabled={save.isPending}>

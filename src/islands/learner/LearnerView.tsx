@@ -13,6 +13,7 @@ import { App, messageOf, useTell } from '../shared/App';
 import panel from '../shared/panel.module.css';
 import type { EstimateWire, EvidenceWire, LearnerWire } from '../shared/types';
 import { useSkills } from '../shared/useSkills';
+import { goodNext } from '../shared/goodNext';
 import { ageWords } from '../shared/words';
 import { LearnerDialog } from '../learners/LearnersView';
 import { FactsSeen } from './FactsSeen';
@@ -45,12 +46,13 @@ function Learner({ id, first }: { id: string; first: string | null }) {
   const l = learner.data;
   const all = mastery.data.items;
   const wanted = all.filter((e) => e.wantedNow);
+  const next = new Set(goodNext(all, skills, l).map((e) => e.skill));
   const lines = skills.strands.map((s) => ({
     ...s,
     skills: s.skills.map((k) => {
       const e = map.get(k)!;
       const skill = skills.byId.get(k)!;
-      return { id: k, short: skill.short, title: skill.title, mastery: e.mastery, seen: e.seen, interval: e.interval, frontier: e.frontier && e.mastery < 0.85, wantedNow: e.wantedNow, words: `${skill.title}: ${statusWords[e.status]}, ${e.mastery.toFixed(2)}${e.seen ? '' : ', nobody has seen it yet'}` };
+      return { id: k, short: skill.short, title: skill.title, mastery: e.mastery, seen: e.seen, interval: e.interval, frontier: next.has(k), wantedNow: e.wantedNow, words: `${skill.title}: ${statusWords[e.status]}, ${e.mastery.toFixed(2)}${e.seen ? '' : ', nobody has seen it yet'}` };
     }),
   }));
   const junctions = skills.list.flatMap((s) => s.prerequisites.map((p) => ({ from: p.id, to: s.id, sort: p.sort })));
@@ -60,7 +62,7 @@ function Learner({ id, first }: { id: string; first: string | null }) {
         <h1>{l.nickname}</h1>
         <Figure big={ageWords(l.born)} small={`${l.framework === 'us' ? 'US-style' : 'England-style'} norms`} />
         <Figure big={String(wanted.filter((e) => e.mastery >= 0.85).length)} small={`on their own of ${wanted.length} wanted by now`} />
-        <Figure big={String(all.filter((e) => e.frontier && e.gap).length)} small="good next" />
+        <Figure big={String(next.size)} small="good next" />
         <Figure big={String(all.filter((e) => e.dueForReview).length)} small="due for review" />
         <span className={panel.spring} />
         <LinkButton href={link(`/learners/${id}/place`)}>{all.some((e) => e.seen) ? 'Place again' : 'Place'}</LinkButton>
@@ -97,7 +99,7 @@ function Learner({ id, first }: { id: string; first: string | null }) {
                       <td>
                         {statusWords[e.status]}
                         {e.seen ? '' : ' (assumed)'}
-                        {e.frontier && e.mastery < 0.85 ? ', good next' : ''}
+                        {next.has(s.id) ? ', good next' : ''}
                       </td>
                       <td>{e.sure ? `${e.mastery.toFixed(2)} (${e.interval[0].toFixed(2)}–${e.interval[1].toFixed(2)})` : 'not sure yet'}</td>
                       <td>{e.notes}</td>
@@ -212,7 +214,7 @@ function EraseDialog({ learner, onClose }: { learner: LearnerWire; onClose: () =
     <Dialog title={`Erase ${learner.nickname}`} onClose={onClose}>
       <p>Everything about this child goes: notes, map, seats in plans. It cannot be undone. Backups made before still hold it and are named afterwards.</p>
       <Field label={`Type ${learner.nickname} to erase`} error={erase.error ? messageOf(erase.error) : null}>
-        {(p) => <input {...p} value={typed} onChange={(e) => setTyped(e.target.value)} autoFocus />}
+        {(p) => <input {...p} value={typed} onChange={(e) => setTyped(e.target.value)} />}
       </Field>
       <div className={panel.actions}>
         <Button onClick={onClose}>Keep</Button>

@@ -33,7 +33,7 @@ export function NoteDialog({ learner, skill, skills, onClose, onSaved }: { learn
     <Dialog title={`About ${learner.nickname}`} onClose={onClose}>
       <Field label="Skill">
         {(p) => (
-          <select {...p} value={about} onChange={(e) => setAbout(e.target.value)} autoFocus>
+          <select {...p} value={about} onChange={(e) => setAbout(e.target.value)}>
             <option value="">choose …</option>
             {skills.strands.map((s) => (
               <optgroup key={s.id} label={s.title}>

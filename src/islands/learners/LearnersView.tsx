@@ -7,6 +7,7 @@ import { Field } from '../../ui/Field';
 import { LinkButton } from '../../ui/LinkButton';
 import { SignalArm } from '../../ui/SignalArm';
 import { api, ApiError, get, link, type Page, writeKey } from '../shared/api';
+import { goodNext } from '../shared/goodNext';
 import { ageWords } from '../shared/words';
 import { App, messageOf } from '../shared/App';
 import panel from '../shared/panel.module.css';
@@ -78,7 +79,7 @@ function Learners() {
                 {learners.data.items.map((l, i) => {
                   if ((l.group ?? 'No group') !== group) return null;
                   const map = new Map(maps[i]?.data?.items.map((e) => [e.skill, e]));
-                  const next = [...map.values()].filter((e) => e.frontier && e.gap).length;
+                  const next = goodNext([...map.values()], skills, l).slice(0, 2);
                   const seen = [...map.values()].some((e) => e.seen);
                   return (
                     <tr key={l.id}>
@@ -99,7 +100,7 @@ function Learners() {
                           </svg>
                         </td>
                       ))}
-                      <td className={panel.num}>{maps[i]?.data ? next : '…'}</td>
+                      <td>{maps[i]?.data ? next.map((e) => skills.byId.get(e.skill)!.short).join('; ') : '…'}</td>
                       <td>
                         <a href={link(`/learners/${l.id}/place`)}>{seen ? 'place again' : 'place'}</a>
                       </td>
@@ -161,7 +162,7 @@ export function LearnerDialog({ learner, onClose, onSaved }: { learner: LearnerW
         }}
       >
         <Field label="Nickname or initials" error={at('nickname')}>
-          {(p) => <input {...p} value={nickname} onChange={(e) => setNickname(e.target.value)} required autoFocus />}
+          {(p) => <input {...p} value={nickname} onChange={(e) => setNickname(e.target.value)} required />}
         </Field>
         <div className={panel.grid2}>
           <Field label="Birth month" error={at('born')} hint="like 2019-09">

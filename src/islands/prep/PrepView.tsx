@@ -68,21 +68,23 @@ function GatherList({ plans, chosen }: { plans: PlanShort[]; chosen: PlanShort }
   const gather = useQuery({ queryKey: key, queryFn: () => get<Gather>(`/plans/${chosen.id}/gather`) });
   const tick = useMutation({
     mutationFn: ({ item, ticked }: { item: string; ticked: boolean }) => api('PUT', `/plans/${chosen.id}/gather`, { item, ticked }),
-    onMutate: ({ item, ticked }) => {
-      client.setQueryData<Gather>(key, (old) => old && { ...old, ticked: old.ticked + (ticked ? 1 : -1), bins: old.bins.map((b) => ({ ...b, items: b.items.map((i) => (i.item === item ? { ...i, ticked } : i)) })) });
-    },
     onError: (e) => tell(messageOf(e), { bad: true }),
     onSettled: () => void client.invalidateQueries({ queryKey: key }),
   });
+  const set = (item: string, ticked: boolean): void => {
+    // The tick shows at once; the answer of the server has the last word.
+    client.setQueryData<Gather>(key, (old) => old && { ...old, ticked: old.ticked + (ticked ? 1 : -1), bins: old.bins.map((b) => ({ ...b, items: b.items.map((i) => (i.item === item ? { ...i, ticked } : i)) })) });
+    tick.mutate({ item, ticked });
+  };
   if (gather.error) return <Failure message={messageOf(gather.error)} />;
   if (!gather.data) return <Loading what="Looking into the bins …" />;
   const g = gather.data;
   return (
     <>
       <div className={panel.head}>
-        <h1>Gather for {dayWords(g.date)}</h1>
+        <h1>Gather</h1>
         <span>
-          <b className={panel.big}>{g.ticked}</b> of <b className={panel.num}>{g.total}</b> in the basket
+          {dayWords(g.date)}: <b className={panel.num}>{g.ticked}</b> of <b className={panel.num}>{g.total}</b> in the basket
         </span>
         <span className={panel.spring} />
         <PlanPicker plans={plans} chosen={chosen} path="/prep" />
@@ -101,7 +103,7 @@ function GatherList({ plans, chosen }: { plans: PlanShort[]; chosen: PlanShort }
               {b.items.map((i) => (
                 <li key={i.item} data-ticked={i.ticked}>
                   <label>
-                    <input type="checkbox" checked={i.ticked} onChange={(e) => tick.mutate({ item: i.item, ticked: e.target.checked })} />
+                    <input type="checkbox" checked={i.ticked} onChange={(e) => set(i.item, e.target.checked)} />
                     <span className={styles.what}>
                       {i.have !== null || i.quantity > 1 ? <b className={panel.num}>{i.quantity} × </b> : null}
                       {i.title}

@@ -10,7 +10,6 @@ import panel from '../shared/panel.module.css';
 import { PlanPicker } from '../shared/PlanPicker';
 import { type Skills, useSkills } from '../shared/useSkills';
 import { type PlanShort, usePlanChoice } from '../shared/usePlanChoice';
-import { dayWords } from '../shared/words';
 import styles from './review.module.css';
 
 interface Moved {
@@ -73,7 +72,7 @@ function Moves({ plans, chosen }: { plans: PlanShort[]; chosen: PlanShort }) {
   return (
     <>
       <div className={panel.head}>
-        <h1>What {dayWords(r.date)} moved</h1>
+        <h1>What moved</h1>
         <span>
           <b className={panel.big}>{own}</b> steps now on their own
         </span>

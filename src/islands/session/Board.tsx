@@ -3,8 +3,7 @@ import { Lock, LockOpen } from 'lucide-react';
 import { Light } from '../../ui/Light';
 import panel from '../shared/panel.module.css';
 import type { KindWire, PlanWire, VariantWire } from '../shared/types';
-import { type Draft, type EditTable, markOf, tableLocked, toggleLock } from './edit';
-import type { Violation } from './SessionView';
+import { type Draft, type EditTable, markOf, tableLocked, toggleLock, type Violation } from './edit';
 import styles from './session.module.css';
 
 interface BoardProps {

@@ -10,7 +10,7 @@ import panel from '../shared/panel.module.css';
 import type { KindWire, LearnerWire, PlanWire, VariantWire } from '../shared/types';
 import { dayWords } from '../shared/words';
 import { Board } from './Board';
-import { type Draft, draftOf, moveLearner } from './edit';
+import { type Draft, draftOf, moveLearner, type Violation } from './edit';
 import styles from './session.module.css';
 import { TablePanel } from './TablePanel';
 
@@ -20,14 +20,6 @@ export default function SessionView({ id }: { id: string }) {
       <Session id={id} />
     </App>
   );
-}
-
-export interface Violation {
-  rule: string;
-  message: string;
-  round?: number;
-  learner?: string;
-  game?: string;
 }
 
 /** One session: rounds across, tables down; drag a child, see at once what breaks. */
@@ -109,12 +101,6 @@ function Session({ id }: { id: string }) {
         <span>
           <b className={panel.num}>{p.request.present.length}</b> present, <b className={panel.num}>{p.request.helpers}</b> helpers
         </span>
-        {p.status !== 'infeasible' && (
-          <span className={styles.bound} title="The plan’s own scoring, not a promise about learning">
-            {dirty || p.edited ? 'changed by hand; ' : ''}
-            within {(Math.max(0, 1 - (check.data?.objective ?? p.objective) / (p.bound || 1)) * 100).toFixed(1)} % of the best this plan’s scoring allows
-          </span>
-        )}
         <span className={panel.spring} />
         <Button disabled={at <= 0} onClick={() => setAt(at - 1)}>
           Undo
@@ -123,8 +109,8 @@ function Session({ id }: { id: string }) {
           Redo
         </Button>
         <LinkButton href={link(`/prep?plan=${id}`)}>Gather</LinkButton>
-        <Button disabled={replan.isPending} onClick={() => replan.mutate()}>
-          {replan.isPending ? 'Working …' : 'Plan again around what is fixed'}
+        <Button title="Keeps every table that is fixed" disabled={replan.isPending} onClick={() => replan.mutate()}>
+          {replan.isPending ? 'Working …' : 'Plan again'}
         </Button>
         <Button kind="main" disabled={!dirty || save.isPending} onClick={() => save.mutate()}>
           Save
@@ -143,6 +129,10 @@ function Session({ id }: { id: string }) {
         <>
           <div className={violations.length > 0 ? styles.broken : styles.fine} role="status">
             {violations.length === 0 ? (check.isFetching ? 'Checking …' : 'Every rule is kept.') : violations.map((v, i) => <span key={i}>{v.message}</span>)}
+            <span className={styles.bound} title="The plan’s own scoring, not a promise about learning">
+              {dirty || p.edited ? 'Changed by hand; ' : ''}
+              within {(Math.max(0, 1 - (check.data?.objective ?? p.objective) / (p.bound || 1)) * 100).toFixed(1)} % of the best this plan’s scoring allows
+            </span>
           </div>
           <div className={styles.columns}>
             <Board plan={p} draft={draft} variants={variants.data.items} kinds={kinds.data?.items ?? []} checked={check.data?.rounds ?? null} nickname={nickname} violations={violations} chosen={chosen} onChoose={setChosen} grabbed={grabbed} onGrab={setGrabbed} onPut={put} onChange={change} />

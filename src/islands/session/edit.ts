@@ -17,6 +17,15 @@ export interface Draft {
   locks: LockWire[];
 }
 
+/** A broken rule, in words. */
+export interface Violation {
+  rule: string;
+  message: string;
+  round?: number;
+  learner?: string;
+  game?: string;
+}
+
 export function draftOf(plan: PlanWire): Draft {
   return { rounds: plan.rounds.map((r) => ({ tables: r.tables.map((t) => ({ game: t.game, seats: t.seats.map((s) => ({ learner: s.learner, variant: s.variant })) })), resting: [...r.resting] })), locks: plan.locks.map((k) => ({ ...k })) };
 }

@@ -9,7 +9,7 @@ import panel from '../shared/panel.module.css';
 import type { GameWire } from '../shared/types';
 
 /** Add or change a game by hand. */
-export function GameDialog({ game, bins, onClose, onSaved }: { game: GameWire | null; bins: readonly { id: string; title: string }[]; onClose: () => void; onSaved: (id: string) => void }) {
+export function GameDialog({ game, bins, onClose, onSaved }: { game: GameWire | null; bins: readonly { id: string; title: string }[]; onClose: () => void; onSaved: (id: string, change: string) => void }) {
   const [title, setTitle] = useState(game?.title ?? '');
   const [bin, setBin] = useState(bins.find((b) => b.id === game?.bin)?.title ?? '');
   const [source, setSource] = useState<GameWire['source']>(game?.source ?? 'made');
@@ -20,9 +20,9 @@ export function GameDialog({ game, bins, onClose, onSaved }: { game: GameWire | 
   const save = useMutation({
     mutationFn: () => {
       const body = { title, source, condition, notes, rules: rules.split('\n').map((r) => r.trim()).filter(Boolean), ...(bin.trim() ? { bin: bin.trim() } : {}) };
-      return game ? api<{ id: string }>('PATCH', `/games/${game.id}`, { ...body, version: game.version }) : api<{ id: string }>('POST', '/games', body, key);
+      return game ? api<{ id: string; change: string }>('PATCH', `/games/${game.id}`, { ...body, version: game.version }) : api<{ id: string; change: string }>('POST', '/games', body, key);
     },
-    onSuccess: ({ id }) => onSaved(id),
+    onSuccess: ({ id, change }) => onSaved(id, change),
   });
   const problem = save.error instanceof ApiError ? save.error.problem : null;
   return (
@@ -34,7 +34,7 @@ export function GameDialog({ game, bins, onClose, onSaved }: { game: GameWire | 
         }}
       >
         <Field label="Name" error={problem?.field === 'title' ? problem.message : null}>
-          {(p) => <input {...p} value={title} onChange={(e) => setTitle(e.target.value)} autoFocus required />}
+          {(p) => <input {...p} value={title} onChange={(e) => setTitle(e.target.value)} required />}
         </Field>
         <div className={panel.grid2}>
           <Field label="Bin">

@@ -1,13 +1,12 @@
 import { mkdirSync, existsSync, copyFileSync } from 'node:fs';
 import { join, resolve } from 'node:path';
 import Database from 'better-sqlite3';
-import { drizzle, type BetterSQLite3Database } from 'drizzle-orm/better-sqlite3';
+import { drizzle } from 'drizzle-orm/better-sqlite3';
 import { migrate } from 'drizzle-orm/better-sqlite3/migrator';
 import journal from './migrations/meta/_journal.json';
+import type { Db } from './db';
 import * as schema from './schema';
 import { seedKinds } from './seedKinds';
-
-export type Db = BetterSQLite3Database<typeof schema> & { $client: Database.Database };
 
 let opened: Db | null = null;
 /** Held open for the life of the process; the system lets go of it even after a crash. */

@@ -1,5 +1,5 @@
 import { shippedKinds } from '../../contract/shippedData';
-import type { Db } from './open';
+import type { Db } from './db';
 import { kinds } from './schema';
 
 /** Brings the shipped kinds of material in; quantities and the owner's own kinds stay. */

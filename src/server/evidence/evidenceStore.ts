@@ -3,14 +3,12 @@ import { shippedGraph } from '../../contract/shippedData';
 import { estimateMastery, type SkillEstimate } from '../../core/mastery/estimateMastery';
 import { ageOn, type Evidence, type NotedItem } from '../../core/mastery/evidence';
 import { learnerNeeds, type LearnerNeeds } from '../../core/recommend/learnerNeeds';
-import type { Db } from '../db/open';
+import type { Db, Tx } from '../db/db';
 import { evidence, kinds, variants } from '../db/schema';
 import { notFound, refuse } from '../http/problemError';
 import { learnerById, type LearnerRow } from '../learners/learnerStore';
 
 export type EvidenceRow = typeof evidence.$inferSelect;
-type Tx = Parameters<Parameters<Db['transaction']>[0]>[0];
-
 export interface EvidenceInput {
   learner: string;
   at?: string;

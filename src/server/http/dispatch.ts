@@ -1,9 +1,10 @@
-import Ajv2020 from 'ajv/dist/2020';
+import Ajv2020 from 'ajv/dist/2020.js';
 import addFormats from 'ajv-formats';
 import type { ErrorObject, ValidateFunction } from 'ajv';
 import { eq } from 'drizzle-orm';
 import type { Problem } from '../../core/shared/codes';
-import { type Db, openDb } from '../db/open';
+import type { Db } from '../db/db';
+import { openDb } from '../db/open';
 import { idempotency } from '../db/schema';
 import { ProblemError, statusOf } from './problemError';
 import { Reply, type RequestContext, type Route } from './route';

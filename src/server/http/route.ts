@@ -1,4 +1,4 @@
-import type { Db } from '../db/open';
+import type { Db } from '../db/db';
 
 export type Schema = Readonly<Record<string, unknown>>;
 

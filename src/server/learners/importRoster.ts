@@ -1,6 +1,6 @@
 import { readCsv } from '../../adapters/csv/readCsv';
 import { readRoster, type RosterReading, rosterColumnOf } from '../../core/content/readRoster';
-import type { Db } from '../db/open';
+import type { Db } from '../db/db';
 import { learners } from '../db/schema';
 import { ProblemError } from '../http/problemError';
 import { insertLearner } from './learnerStore';

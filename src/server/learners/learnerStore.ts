@@ -1,14 +1,13 @@
 import { readdirSync } from 'node:fs';
 import { and, eq, isNull } from 'drizzle-orm';
 import { checkBorn, readBirthMonth } from '../../core/content/readRoster';
-import { type Db, dataDirectory } from '../db/open';
+import type { Db, Tx } from '../db/db';
+import { dataDirectory } from '../db/open';
 import { evidence, groups, idempotency, learners, memberships, plans } from '../db/schema';
 import { notFound, refuse } from '../http/problemError';
 import { freeId, sameVersion } from '../shelf/shelfStore';
 
 export type LearnerRow = typeof learners.$inferSelect;
-type Tx = Parameters<Parameters<Db['transaction']>[0]>[0];
-
 export interface LearnerInput {
   nickname?: string;
   born?: string;

@@ -1,4 +1,4 @@
-import type { Db } from '../db/open';
+import type { Db } from '../db/db';
 import { groups } from '../db/schema';
 import { addEvidence, evidenceOf, helpWithoutThings, masteryOf, retractEvidence, type EvidenceRow } from '../evidence/evidenceStore';
 import { any, arr, bool, closed, int, list, nullable, obj, page, pageQuery, type Route, str } from '../http/route';

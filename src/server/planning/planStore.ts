@@ -9,7 +9,7 @@ import { ageOn } from '../../core/mastery/evidence';
 import type { Offer } from '../../core/recommend/offer';
 import { valueOf } from '../../core/recommend/valueOf';
 import { relaxSentence, seatSentence, violationSentence } from '../../text/sentences';
-import type { Db } from '../db/open';
+import type { Db } from '../db/db';
 import { games, kinds, learners, plans, type StoredLock, type StoredRound, variants } from '../db/schema';
 import { masteryOf, needsOf } from '../evidence/evidenceStore';
 import { notFound, refuse } from '../http/problemError';

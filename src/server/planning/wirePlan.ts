@@ -1,4 +1,4 @@
-import type { Db } from '../db/open';
+import type { Db } from '../db/db';
 import { learners, type StoredTable, variants } from '../db/schema';
 import { profileTask, storedResult, startSimulation, resultOf } from '../simulations/profileStore';
 import { materialsOf, type VariantRow } from '../shelf/shelfStore';

@@ -1,5 +1,5 @@
 import { and, eq } from 'drizzle-orm';
-import type { Db } from '../db/open';
+import type { Db } from '../db/db';
 import { bins, games, gatherTicks, kinds } from '../db/schema';
 import { refuse } from '../http/problemError';
 import { type PlanRow } from '../planning/planStore';

@@ -1,7 +1,7 @@
 import { shippedGraph } from '../../contract/shippedData';
 import type { SkillEstimate } from '../../core/mastery/estimateMastery';
 import { helpWords, howWords, resultWords } from '../../text/sentences';
-import type { Db } from '../db/open';
+import type { Db } from '../db/db';
 import { evidenceOf, type EvidenceRow, masteryOf } from '../evidence/evidenceStore';
 import { allLearners } from '../learners/learnerStore';
 import { type PlanRow, type PlanRequest, titles } from '../planning/planStore';

@@ -5,7 +5,7 @@ import { plainWords } from '../../core/content/cells';
 import { type CatalogueReading, columnOf, readCatalogue, type VariantDraft } from '../../core/content/readCatalogue';
 import { mechanismById } from '../../core/mechanisms/registry';
 import type { Problem } from '../../core/shared/codes';
-import type { Db } from '../db/open';
+import type { Db, Tx } from '../db/db';
 import { games, kinds, type UndoStep, variants } from '../db/schema';
 import { ProblemError } from '../http/problemError';
 import { freeId, insertGame, insertVariant, recordChange } from './shelfStore';
@@ -86,7 +86,7 @@ function bring(db: Db, drafts: readonly VariantDraft[], reading: CatalogueReadin
   });
 }
 
-function raiseStock(tx: Parameters<Parameters<Db['transaction']>[0]>[0], kind: string, quantity: number, undo: UndoStep[]): void {
+function raiseStock(tx: Tx, kind: string, quantity: number, undo: UndoStep[]): void {
   const row = tx.select().from(kinds).all().find((k) => k.id === kind)!;
   if (row.quantity >= quantity) return;
   if (row.shipped) undo.push({ table: 'kinds', put: row });

@@ -4,7 +4,7 @@ import { DEFAULT_ERROR_RATE } from '../../core/simulate/simulation';
 import { mechanismById } from '../../core/mechanisms/registry';
 import type { Mechanism } from '../../core/mechanisms/mechanism';
 import type { Offer } from '../../core/recommend/offer';
-import type { Db } from '../db/open';
+import type { Db } from '../db/db';
 import { games, kinds, variantMaterials, variants } from '../db/schema';
 import { profileTask, resultOf, usualSeats } from '../simulations/profileStore';
 import type { VariantRow } from './shelfStore';

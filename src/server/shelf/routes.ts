@@ -1,7 +1,7 @@
 import { shippedGraph } from '../../contract/shippedData';
 import { mechanisms } from '../../core/mechanisms/registry';
 import { policies } from '../../core/mechanisms/mechanism';
-import type { Db } from '../db/open';
+import type { Db } from '../db/db';
 import { bins, changes, games, kinds, variants } from '../db/schema';
 import { refuse } from '../http/problemError';
 import { any, arr, bool, closed, int, list, nullable, num, obj, page, pageQuery, type Route, str } from '../http/route';

@@ -3,14 +3,12 @@ import { checkParameters } from '../../contract/parameters';
 import { shippedGraph } from '../../contract/shippedData';
 import { slugOf } from '../../core/content/cells';
 import { mechanismById } from '../../core/mechanisms/registry';
-import type { Db } from '../db/open';
+import type { Db, Tx } from '../db/db';
 import { bins, changes, games, kinds, type UndoStep, variantMaterials, variants } from '../db/schema';
 import { notFound, ProblemError, refuse } from '../http/problemError';
 
 export type GameRow = typeof games.$inferSelect;
 export type VariantRow = typeof variants.$inferSelect;
-type Tx = Parameters<Parameters<Db['transaction']>[0]>[0];
-
 /** Ages, players and the like of a variant as the API speaks of it. */
 export interface VariantInput {
   title?: string;

@@ -1,5 +1,5 @@
 import { endsWithin } from '../../core/simulate/simulationResult';
-import type { Db } from '../db/open';
+import type { Db } from '../db/db';
 import { mechanismById } from '../../core/mechanisms/registry';
 import { refuse } from '../http/problemError';
 import { materialsOf, type VariantRow } from '../shelf/shelfStore';

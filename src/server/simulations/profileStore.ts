@@ -4,7 +4,7 @@ import { shippedGraph } from '../../contract/shippedData';
 import { DEFAULT_PRECISION, ENGINE } from '../../core/simulate/simulation';
 import type { SimulationResult } from '../../core/simulate/simulationResult';
 import type { SimulateTask } from '../../workers/node/messages';
-import type { Db } from '../db/open';
+import type { Db } from '../db/db';
 import { simulations } from '../db/schema';
 import { ProblemError } from '../http/problemError';
 import { type Job, startJob } from '../jobs/pool';

@@ -1,6 +1,6 @@
 import { eq } from 'drizzle-orm';
 import type { PlannedMeeting } from '../../core/planning/planTerm';
-import type { Db } from '../db/open';
+import type { Db } from '../db/db';
 import { meetings, memberships, plans, terms } from '../db/schema';
 import { notFound, refuse } from '../http/problemError';
 import { type Job, startJob } from '../jobs/pool';

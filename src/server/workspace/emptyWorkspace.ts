@@ -1,4 +1,4 @@
-import type { Db } from '../db/open';
+import type { Db } from '../db/db';
 import { bins, changes, evidence, games, gatherTicks, groups, idempotency, kinds, learners, meetings, memberships, plans, settings, simulations, terms, variantMaterials, variants } from '../db/schema';
 import { seedKinds } from '../db/seedKinds';
 import { refuse } from '../http/problemError';

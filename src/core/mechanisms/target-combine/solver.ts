@@ -73,18 +73,16 @@ export function solveTarget(numbers: readonly number[], target: number, operatio
   tops[0]!.set(numbers);
   bottoms[0]!.fill(1);
 
+  const meet = (): void => {
+    count.found++;
+    const solution = replay(numbers, path);
+    if (!found.has(solution.text)) found.set(solution.text, solution);
+  };
+
   const search = (depth: number): void => {
     const top = tops[depth]!;
     const bottom = bottoms[depth]!;
     const left = n - depth;
-    if (left === 1) {
-      count.searched++;
-      if (top[0] !== target * bottom[0]!) return;
-      count.found++;
-      const solution = replay(numbers, path);
-      if (!found.has(solution.text)) found.set(solution.text, solution);
-      return;
-    }
     const nextTop = tops[depth + 1]!;
     const nextBottom = bottoms[depth + 1]!;
     for (let i = 0; i < left; i++) {
@@ -99,6 +97,18 @@ export function solveTarget(numbers: readonly number[], target: number, operatio
           if (code >= 4 && yt === 0) continue;
           const t = code === 0 ? xt * yb + yt * xb : code <= 2 ? xt * yb - yt * xb : code === 3 ? xt * yt : xt * yb;
           const b = code <= 3 ? xb * yb : xb * yt;
+          if (left === 2) {
+            // The last step needs no reduced fraction, only whether it meets the target.
+            if (integersOnly && t % b !== 0) continue;
+            if (noNegatives && (b < 0 ? -t : t) < 0) continue;
+            count.searched++;
+            if (t !== target * b) continue;
+            path[depth * 3] = i;
+            path[depth * 3 + 1] = j;
+            path[depth * 3 + 2] = code;
+            meet();
+            continue;
+          }
           const divisor = b === 1 ? 1 : gcd(t, b) * (b < 0 ? -1 : 1);
           const reducedTop = t / divisor;
           const reducedBottom = b / divisor;

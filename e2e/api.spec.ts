@@ -1,0 +1,243 @@
+import { readFileSync } from 'node:fs';
+import { Validator } from '@seriousme/openapi-schema-validator';
+import { type APIRequestContext, expect, test } from '@playwright/test';
+import Ajv2020 from 'ajv/dist/2020.js';
+import addFormats from 'ajv-formats';
+import ICAL from 'ical.js';
+
+const today = '2026-11-10';
+const ajv = new Ajv2020({ strict: false, allErrors: true });
+addFormats(ajv);
+
+interface Operation {
+  responses: Record<string, { content: Record<string, { schema: object }> }>;
+}
+type Document = { openapi: string; paths: Record<string, Record<string, Operation>> };
+
+let document: Document;
+const called = new Set<string>();
+
+/** Calls a route by its template, checks status and that the answer is what the description says. */
+async function call(request: APIRequestContext, method: string, template: string, options: { path?: string; body?: unknown; query?: Record<string, string>; status?: number; headers?: Record<string, string> } = {}): Promise<any> {
+  const operation = document.paths[template]?.[method.toLowerCase()];
+  expect(operation, `${method} ${template} is described`).toBeTruthy();
+  const query = new URLSearchParams({ today, ...options.query });
+  const response = await request.fetch(`/api/v1${options.path ?? template}?${query}`, { method, data: options.body === undefined ? undefined : options.body, headers: options.headers });
+  const documented = Object.keys(operation!.responses)[0]!;
+  const want = options.status ?? Number(documented);
+  const text = await response.text();
+  expect(response.status(), `${method} ${template}: ${text.slice(0, 300)}`).toBe(want);
+  called.add(`${method} ${template}`);
+  const content = operation!.responses[want >= 400 ? '422' : documented]!.content;
+  if (!content['application/json']) return text;
+  const data = JSON.parse(text);
+  if (want >= 400) {
+    expect(data.error.code).toMatch(/^[a-z-]+$/);
+    expect(data.error.message.length).toBeGreaterThan(5);
+    return data;
+  }
+  if (want === 202 && documented !== '202') return data;
+  const validate = ajv.compile(content['application/json'].schema);
+  expect(validate(data), `${method} ${template}: ${JSON.stringify(validate.errors?.slice(0, 3))}`).toBe(true);
+  return data;
+}
+
+test.describe.configure({ mode: 'serial' });
+
+test.beforeAll(async ({ request }) => {
+  document = await (await request.get('/api/v1/openapi.json')).json();
+  await request.delete('/api/v1/workspace?confirm=empty');
+});
+
+test('the description is valid OpenAPI 3.1', async () => {
+  const result = await new Validator().validate(document as unknown as Record<string, unknown>);
+  expect(result.errors ?? []).toEqual([]);
+  expect(result.valid).toBe(true);
+  expect(document.openapi).toBe('3.1.0');
+});
+
+test('every route answers as described', async ({ request }) => {
+  const go = (method: string, template: string, options: Parameters<typeof call>[3] = {}) => call(request, method, template, options);
+  expect(await go('GET', '/health')).toMatchObject({ status: 'ok' });
+  await go('GET', '/openapi.json');
+  const mechanisms = await go('GET', '/mechanisms');
+  expect(mechanisms.items.map((m: { id: string }) => m.id)).toEqual(expect.arrayContaining(['sum-columns', 'running-total', 'pair-memory', 'target-combine']));
+  const skills = await go('GET', '/skills', { query: { limit: '5000' } });
+  expect(skills.total).toBeGreaterThanOrEqual(45);
+
+  // Simulations: an answer, the same again, and a job that is stopped.
+  const body = { mechanism: 'running-total', parameters: {}, games: 2000, seed: 7, seats: [{ policy: 'careful' }, { policy: 'typical', errorRate: 0.1, parameters: { highestCard: 5 } }] };
+  const first = await go('POST', '/simulations', { body });
+  expect(await go('POST', '/simulations', { body })).toEqual(first);
+  expect(first).toMatchObject({ games: 2000, seed: 7 });
+  expect(first.outcomes.wins).toHaveLength(2);
+  expect(first.items.some((i: { seat: number }) => i.seat === 1)).toBe(true);
+  const long = await go('POST', '/simulations', { body: { ...body, games: 2_000_000 }, query: { wait: '0' }, status: 202 });
+  await go('GET', '/jobs/{id}', { path: `/jobs/${long.job}` });
+  expect(await go('DELETE', '/jobs/{id}', { path: `/jobs/${long.job}` })).toMatchObject({ status: 'cancelled' });
+
+  // Shelf.
+  const shelf = readFileSync('examples/shelf.csv').toString('base64');
+  expect((await go('POST', '/imports/shelf', { body: { base64: shelf } })).committed).toBe(false);
+  expect((await go('GET', '/games')).total).toBe(0);
+  expect((await go('POST', '/imports/shelf', { body: { base64: shelf, commit: true } })).added.variants).toBe(25);
+  const again = await go('POST', '/imports/shelf', { body: { base64: shelf, commit: true } });
+  expect(again.added).toMatchObject({ games: 0, variants: 0 });
+  const games = await go('GET', '/games', { query: { limit: '5000' } });
+  expect(games.total).toBe(21);
+  const made = await go('POST', '/games', { body: { title: 'Owl Clock', bin: 'Bonds', source: 'made' } });
+  const owl = await go('GET', '/games/{id}', { path: `/games/${made.id}` });
+  await go('PATCH', '/games/{id}', { path: `/games/${made.id}`, body: { condition: 'new', version: owl.version } });
+  const conflict = await go('PATCH', '/games/{id}', { path: `/games/${made.id}`, body: { condition: 'old', version: owl.version }, status: 409 });
+  expect(conflict.error.detail.current.condition).toBe('new');
+  await go('POST', '/games/{id}/retire', { path: `/games/${made.id}/retire`, body: {} });
+  expect((await go('GET', '/games', { query: { limit: '5000' } })).total).toBe(21);
+  await go('POST', '/games/{id}/restore', { path: `/games/${made.id}/restore`, body: {} });
+  const variant = await go('POST', '/variants', { body: { game: made.id, title: 'pairs of eight', mechanism: 'pair-memory', parameters: { sum: 8, highestCard: 8 } } });
+  const owned = await go('GET', '/variants/{id}', { path: `/variants/${variant.id}` });
+  expect(owned.materials.length).toBeGreaterThan(0);
+  await go('PATCH', '/variants/{id}', { path: `/variants/${variant.id}`, body: { minutes: 12, version: owned.version } });
+  await go('POST', '/variants/{id}/retire', { path: `/variants/${variant.id}/retire`, body: {} });
+  await go('POST', '/variants/{id}/restore', { path: `/variants/${variant.id}/restore`, body: {} });
+  expect((await go('GET', '/variants', { query: { game: made.id } })).total).toBe(1);
+  const profile = await go('GET', '/variants/{id}/profile', { path: `/variants/${variant.id}/profile`, query: { seats: '3' } });
+  expect(profile).toMatchObject({ seats: 3, source: 'calculated' });
+  expect(profile.doses[0].standardError).toBeGreaterThan(0);
+  await go('GET', '/profiles');
+  await go('GET', '/bins');
+  await go('GET', '/kinds', { query: { limit: '5000' } });
+  for (const [kind, quantity] of [['number-deck-1-10', 3], ['pip-die', 6], ['target-cards', 2], ['pair-cards', 2], ['dot-cards', 2]] as const) await go('PUT', '/kinds/{id}/stock', { path: `/kinds/${kind}/stock`, body: { quantity } });
+  expect((await go('GET', '/changes')).total).toBeGreaterThan(4);
+  expect((await go('POST', '/undo', { body: {} })).what).toContain('Dot cards');
+
+  // Learners.
+  const roster = readFileSync('examples/roster.csv').toString('base64');
+  expect((await go('POST', '/imports/roster', { body: { base64: roster, commit: true } })).added).toBe(9);
+  const oak = await go('POST', '/learners', { body: { nickname: 'Oak', born: '2018-04', framework: 'us', group: 'Larks' } });
+  const oakNow = await go('GET', '/learners/{id}', { path: `/learners/${oak.id}` });
+  expect(oakNow.group).toBe('Larks');
+  await go('PATCH', '/learners/{id}', { path: `/learners/${oak.id}`, body: { group: 'Swallows', supportsInUse: ['bead-frame'], version: oakNow.version } });
+  const learners = await go('GET', '/learners');
+  expect(learners.total).toBe(10);
+  await go('GET', '/groups');
+  await go('GET', '/supports');
+
+  // Evidence and the map.
+  const before = (await go('GET', '/learners/{id}/mastery', { path: `/learners/${oak.id}/mastery`, query: { limit: '5000' } })).items.find((e: { skill: string }) => e.skill === 'take-in-20');
+  const note = await go('POST', '/evidence', { body: { learner: oak.id, at: `${today}T08:00:00Z`, kind: 'note', skill: 'take-in-20', result: 'alone', how: 'knew', variant: variant.id, items: [{ op: 'subtract', a: 13, b: 5, correct: true }], by: { role: 'helper', ownChild: false } } });
+  const after = (await go('GET', '/learners/{id}/mastery', { path: `/learners/${oak.id}/mastery`, query: { limit: '5000' } })).items.find((e: { skill: string }) => e.skill === 'take-in-20');
+  expect(after.mastery).toBeGreaterThan(before.mastery);
+  expect(after).toMatchObject({ seen: true, notes: 1 });
+  await go('POST', '/evidence/{id}/retract', { path: `/evidence/${note.id}/retract`, body: { because: 'wrong child' } });
+  const back = (await go('GET', '/learners/{id}/mastery', { path: `/learners/${oak.id}/mastery`, query: { limit: '5000' } })).items.find((e: { skill: string }) => e.skill === 'take-in-20');
+  expect(back.mastery).toBe(before.mastery);
+  await go('POST', '/evidence/batch', { body: { items: [{ learner: oak.id, kind: 'placement', skill: 'pairs-of-10', result: 'alone' }, { learner: oak.id, kind: 'check-in', skill: 'add-in-10', correct: 7, total: 10 }] } });
+  expect((await go('GET', '/evidence', { query: { learner: oak.id } })).items.filter((e: { retracted: boolean }) => e.retracted)).toHaveLength(1);
+
+  // Recommending and planning.
+  const found = await go('POST', '/recommendations', { body: { learners: [oak.id], minutes: 15, limit: 100, withStock: true } });
+  expect(found.items[0].reasons).toHaveLength(2);
+  expect(found.items.length + found.excluded.length).toBe(22);
+  await go('PUT', '/term', { body: { title: 'Autumn', starts: '2026-11-02', ends: '2026-12-13', weekdays: [2], startsAt: '10:00', rounds: 2, minutes: 15, tables: 4, helpers: 2 } });
+  const present = learners.items.map((l: { id: string }) => l.id);
+  const plan = await go('POST', '/plans', { body: { date: today, present, rounds: 2, minutes: 15, tables: 4, helpers: 2, seed: 1, seconds: 0.5 } });
+  expect(plan.objective).toBeLessThanOrEqual(plan.bound + 1e-9);
+  for (const round of plan.rounds) expect([...round.tables.flatMap((t: { seats: { learner: string }[] }) => t.seats.map((s) => s.learner)), ...round.resting].sort()).toEqual([...present].sort());
+  expect(plan.rounds[0].tables[0].seats[0].doses.length).toBeGreaterThan(0);
+  await go('GET', '/plans');
+  await go('GET', '/plans/{id}', { path: `/plans/${plan.id}` });
+  const rounds = plan.rounds.map((r: any) => ({ tables: r.tables.map((t: any) => ({ game: t.game, seats: t.seats.map((s: any) => ({ learner: s.learner, variant: s.variant })) })), resting: r.resting }));
+  expect((await go('POST', '/plans/{id}/check', { path: `/plans/${plan.id}/check`, body: { rounds } })).violations).toEqual([]);
+  const moved = structuredClone(rounds);
+  moved[0].resting.push(moved[0].tables[0].seats.shift().learner);
+  expect((await go('POST', '/plans/{id}/check', { path: `/plans/${plan.id}/check`, body: { rounds: moved } })).violations).toBeInstanceOf(Array);
+  const locks = rounds[0].tables[0].seats.map((s: { learner: string }) => ({ learner: s.learner, round: 0, game: rounds[0].tables[0].game }));
+  const edited = await go('PUT', '/plans/{id}', { path: `/plans/${plan.id}`, body: { rounds, locks, version: plan.version } });
+  const replanned = await go('POST', '/plans/{id}/replan', { path: `/plans/${plan.id}/replan`, body: { version: edited.version, seed: 9, seconds: 0.5 } });
+  for (const lock of locks) expect(replanned.rounds[0].tables.find((t: any) => t.game === lock.game)?.seats.map((s: any) => s.learner)).toContain(lock.learner);
+  const gather = await go('GET', '/plans/{id}/gather', { path: `/plans/${plan.id}/gather` });
+  await go('PUT', '/plans/{id}/gather', { path: `/plans/${plan.id}/gather`, body: { item: gather.bins[0].items[0].item, ticked: true } });
+  expect((await go('GET', '/plans/{id}/gather', { path: `/plans/${plan.id}/gather` })).ticked).toBe(1);
+  const seat = replanned.rounds[0].tables[0].seats[0];
+  await go('POST', '/evidence', { body: { learner: seat.learner, kind: 'note', skill: seat.doses[0].skill, result: 'alone', variant: seat.variant, session: plan.id, by: { role: 'helper' } } });
+  await go('POST', '/plans/{id}/played', { path: `/plans/${plan.id}/played`, body: { played: true } });
+  const review = await go('GET', '/plans/{id}/review', { path: `/plans/${plan.id}/review` });
+  expect(review.noted).toBe(1);
+  expect(review.learners.find((l: any) => l.learner === seat.learner).moved.find((m: any) => m.skill === seat.doses[0].skill).because[0]).toContain('on their own');
+  const term = await go('GET', '/term');
+  expect(term.meetings.find((m: any) => m.date === today).state).toBe('played');
+  await go('PATCH', '/meetings/{id}', { path: `/meetings/${term.meetings.at(-1).id}`, body: { off: true, offBecause: 'holiday' } });
+  const { job } = await go('POST', '/term/plan', { body: { secondsPerMeeting: 0.1 } });
+  await expect.poll(async () => (await go('GET', '/jobs/{id}', { path: `/jobs/${job}` })).status, { timeout: 60_000 }).toBe('done');
+  const ahead = (await go('GET', '/term')).meetings.filter((m: any) => m.plan?.forecast);
+  expect(ahead.length).toBe(3);
+  const calendar = new ICAL.Component(ICAL.parse(await go('GET', '/term/calendar')) as unknown[]);
+  const events = calendar.getAllSubcomponents('vevent');
+  expect(events.length).toBe(term.meetings.length);
+  expect(events.every((e) => e.getFirstPropertyValue('uid') && e.getFirstPropertyValue('dtstamp'))).toBe(true);
+  const spare = ahead.at(-1).plan.id;
+  await go('DELETE', '/plans/{id}', { path: `/plans/${spare}` });
+
+  // Everything about this child, and true erasure.
+  const told = await go('GET', '/learners/{id}/export', { path: `/learners/${oak.id}/export` });
+  expect(told.evidence.length).toBeGreaterThanOrEqual(3);
+  await go('DELETE', '/learners/{id}', { path: `/learners/${oak.id}`, query: { confirm: 'no' }, status: 400 });
+  await go('DELETE', '/learners/{id}', { path: `/learners/${oak.id}`, query: { confirm: 'Oak' } });
+  expect(readFileSync('test-results/workspace/zeitgeber.sqlite').includes('Oak')).toBe(false);
+  await go('GET', '/learners/{id}', { path: `/learners/${oak.id}`, status: 404 });
+  await go('DELETE', '/workspace', { query: { confirm: 'empty' } });
+  expect((await go('GET', '/games')).total).toBe(0);
+
+  const described = Object.entries(document.paths).flatMap(([path, methods]) => Object.keys(methods).map((m) => `${m.toUpperCase()} ${path}`));
+  expect(described.filter((d) => !called.has(d))).toEqual([]);
+});
+
+test('a write with the same key is made once', async ({ request }) => {
+  const headers = { 'idempotency-key': 'one-and-the-same' };
+  const body = { nickname: 'Twin', born: '2018-04' };
+  const first = await call(request, 'POST', '/learners', { body, headers });
+  expect(await call(request, 'POST', '/learners', { body, headers })).toEqual(first);
+  expect((await call(request, 'GET', '/learners')).total).toBe(1);
+  await call(request, 'POST', '/games', { body: { title: 'x' }, headers, status: 409 });
+});
+
+test('bad input gets a precise error and changes nothing', async ({ request }) => {
+  const refused = async (method: string, template: string, body: unknown, status: number, want: object, more: Parameters<typeof call>[3] = {}) => {
+    const { error } = await call(request, method, template, { body, status, ...more });
+    expect(error).toMatchObject(want as Record<string, unknown>);
+  };
+  const child = (await call(request, 'GET', '/learners')).items[0].id;
+  const session = { present: [child], rounds: 1, minutes: 15, tables: 1, helpers: 0 };
+  await refused('POST', '/plans', { ...session, tables: 0 }, 422, { code: 'no-tables', field: 'tables' });
+  await refused('POST', '/plans', { ...session, present: [] }, 422, { code: 'nobody-present', field: 'present' });
+  await refused('POST', '/plans', { ...session, present: ['ghost'] }, 422, { code: 'unknown-value', field: 'present.0' });
+  await refused('POST', '/plans', { ...session, rounds: 'three' }, 400, { code: 'malformed', field: 'rounds' });
+  await refused('POST', '/plans', { present: [child] }, 400, { code: 'malformed', field: 'rounds' });
+  await refused('POST', '/evidence', { learner: child, kind: 'note', skill: 'add-in-10', result: 'alone', at: '2026-11-11T00:10:00Z' }, 422, { code: 'in-the-future', field: 'at' });
+  await refused('POST', '/evidence', { learner: child, kind: 'note', skill: 'juggling', result: 'alone' }, 422, { code: 'unknown-skill' });
+  await refused('POST', '/evidence', { learner: child, kind: 'note', skill: 'add-in-10' }, 400, { code: 'malformed', field: 'result' });
+  await refused('POST', '/evidence/batch', { items: [{ learner: child, kind: 'note', skill: 'add-in-10', result: 'alone' }, { learner: child, kind: 'note', skill: 'nowhere', result: 'alone' }] }, 422, { code: 'unknown-skill', field: 'items.1.skill' });
+  expect((await call(request, 'GET', '/evidence', { query: { learner: child } })).total).toBe(0);
+  await refused('POST', '/learners', { nickname: 'twin', born: '2018-04' }, 422, { code: 'duplicate', field: 'nickname' });
+  await refused('POST', '/learners', { nickname: 'Old', born: '1925-01' }, 422, { code: 'out-of-range', field: 'born' });
+  await refused('POST', '/simulations', { mechanism: 'pair-memory', parameters: { sum: 30, lowestCard: 1, highestCard: 10 } }, 422, { code: 'impossible-parameters', field: 'parameters.sum' });
+  await refused('POST', '/simulations', { mechanism: 'nowhere' }, 422, { code: 'unknown-mechanism' });
+  await refused('POST', '/simulations', { mechanism: 'sum-columns', games: 1e9 }, 400, { field: 'games' });
+  const broken = readFileSync('examples/shelf-broken.csv').toString('base64');
+  const preview = await call(request, 'POST', '/imports/shelf', { body: { base64: broken } });
+  expect(new Set(preview.problems.map((p: { row: number }) => p.row)).size).toBe(12);
+  await refused('POST', '/imports/shelf', { base64: broken, commit: true }, 422, { row: 2, field: 'game' });
+  await refused('POST', '/imports/shelf', { base64: Buffer.alloc(5_000_000, 'junk').toString('base64'), commit: true }, 413, { code: 'too-large' });
+  await refused('POST', '/imports/shelf', { base64: Buffer.from([0xff, 0xfe, 1, 2]).toString('base64') }, 422, { code: 'wrong-encoding' });
+  await refused('POST', '/imports/shelf', { text: 'no header here\n1,2' }, 422, { code: 'missing-column', row: 1 });
+  expect((await call(request, 'GET', '/games')).total).toBe(0);
+  await refused('GET', '/learners', undefined, 400, { field: 'today' }, { query: { today: '2026-02-30' } });
+  await refused('GET', '/learners', undefined, 400, { field: 'limit' }, { query: { limit: '0' } });
+  expect((await call(request, 'GET', '/health')).status).toBe('ok');
+});
+
+test('only this machine is answered', async ({ request }) => {
+  expect((await request.get('/api/v1/health', { headers: { host: 'example.test' } })).status()).toBe(403);
+  expect((await request.post('/api/v1/undo', { data: {}, headers: { origin: 'http://example.test' } })).status()).toBe(403);
+  expect((await request.get('/shelf', { headers: { host: 'example.test' } })).status()).toBe(403);
+});

@@ -1,0 +1,42 @@
+import { spawn } from 'node:child_process';
+import { expect, test } from '@playwright/test';
+
+const port = Number(process.env['ZEITGEBER_TEST_PORT'] ?? 4399);
+
+function run(args: string[]): Promise<{ code: number | null; text: string }> {
+  return new Promise((done) => {
+    const child = spawn(process.execPath, args, { env: { ...process.env } });
+    let text = '';
+    child.stdout.on('data', (d: Buffer) => (text += d.toString()));
+    child.stderr.on('data', (d: Buffer) => (text += d.toString()));
+    const timer = setTimeout(() => child.kill(), 25_000);
+    child.on('exit', (code) => {
+      clearTimeout(timer);
+      done({ code, text });
+    });
+  });
+}
+
+test('a taken port is told in one line', async () => {
+  const { code, text } = await run(['scripts/start.mjs', '--port', String(port), '--data', 'test-results/other']);
+  expect(code).toBe(1);
+  expect(text.trim()).toBe(`Port ${port} is taken. Close the other program, or choose another with --port N.`);
+});
+
+test('a second process on one data directory is told in one line', async () => {
+  const { code, text } = await run(['scripts/start.mjs', '--port', String(port + 1), '--data', 'test-results/workspace']);
+  expect(code).toBe(1);
+  expect(text.trim()).toMatch(/^Another Zeitgeber is already using .*workspace\. Close it first, or choose another place with --data DIR\.$/);
+});
+
+test('an address beyond this machine is refused', async () => {
+  const { code, text } = await run(['scripts/start.mjs', '--host', '0.0.0.0']);
+  expect(code).toBe(1);
+  expect(text).toContain('only listens on this machine');
+});
+
+test('throwing the demo away without a keyboard needs a word', async () => {
+  const { code, text } = await run(['scripts/demo.mjs', '--port', String(port + 2), '--data', 'test-results/workspace', '--reset']);
+  expect(code).toBe(1);
+  expect(text).toContain('asks first');
+});

@@ -1,0 +1,65 @@
+import { spawnSync } from 'node:child_process';
+import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
+import { ensureInstalled, stop } from './ensureInstalled.mjs';
+
+/** Type-check, lint, unit, build, end-to-end; the last line sums all of them. */
+ensureInstalled();
+ensureChromium();
+mkdirSync('test-results', { recursive: true });
+rmSync('test-results/unit.json', { force: true });
+rmSync('test-results/e2e.json', { force: true });
+let passed = 0;
+let failed = 0;
+
+check('types', ['node_modules/astro/astro.js', 'sync'], ['node_modules/typescript/bin/tsc', '--noEmit']);
+check('lint', ['node_modules/eslint/bin/eslint.js', '.']);
+check('structure', ['node_modules/dependency-cruiser/bin/dependency-cruise.mjs', 'src', '--config', '.dependency-cruiser.cjs', '--output-type', 'err']);
+unit();
+check('build', ['scripts/build.mjs']);
+if (failed === 0 || existsSync('dist/server/entry.mjs')) endToEnd();
+console.log(`${passed} passed, ${failed} failed`);
+process.exit(failed === 0 ? 0 : 1);
+
+function run(args) {
+  return spawnSync(process.execPath, args, { stdio: 'inherit', env: { ...process.env, ASTRO_TELEMETRY_DISABLED: '1' } }).status === 0;
+}
+
+function check(name, ...commands) {
+  console.log(`\n${name}`);
+  if (commands.every(run)) passed++;
+  else failed++;
+}
+
+function unit() {
+  console.log('\nunit');
+  const good = run(['node_modules/vitest/vitest.mjs', 'run', '--reporter=default', '--reporter=json', '--outputFile.json=test-results/unit.json']);
+  const report = read('test-results/unit.json');
+  passed += report?.numPassedTests ?? 0;
+  failed += report?.numFailedTests ?? 0;
+  if (!good && !(report?.numFailedTests > 0)) failed++;
+}
+
+function endToEnd() {
+  console.log('\nend to end');
+  const good = run(['node_modules/@playwright/test/cli.js', 'test']);
+  const stats = read('test-results/e2e.json')?.stats;
+  passed += (stats?.expected ?? 0) + (stats?.flaky ?? 0);
+  failed += stats?.unexpected ?? 0;
+  if (!good && !(stats?.unexpected > 0)) failed++;
+}
+
+function read(file) {
+  return existsSync(file) ? JSON.parse(readFileSync(file, 'utf8')) : null;
+}
+
+function ensureChromium() {
+  const path = process.env.CHROMIUM_PATH ?? '/usr/bin/chromium';
+  if (existsSync(path)) return;
+  const mayInstall = process.platform === 'linux' && process.getuid?.() === 0 && spawnSync('apt-get', ['--version'], { stdio: 'ignore' }).status === 0;
+  if (mayInstall) {
+    console.log('Installing Chromium for the end-to-end tests …');
+    spawnSync('apt-get', ['update', '-qq'], { stdio: 'ignore' });
+    spawnSync('apt-get', ['install', '-y', '-qq', 'chromium'], { stdio: ['ignore', 'ignore', 'inherit'], env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' } });
+  }
+  if (!existsSync(path)) stop('Chromium is missing for the end-to-end tests. Install your system’s chromium package, or set CHROMIUM_PATH to its executable.');
+}
