@@ -6,7 +6,8 @@ import { checkParameters } from '../../contract/parameters';
 import { shippedGraph, shippedKinds } from '../../contract/shippedData';
 import { mechanismById } from '../mechanisms/registry';
 import { readAges, readMaterial, readMinutes, readParameters, readSpan, slugOf } from './cells';
-import { columnOf, readCatalogue } from './readCatalogue';
+import { columnOf } from './catalogueColumns';
+import { readCatalogue } from './readCatalogue';
 import { bornOfGrade, readBirthMonth, readRoster, rosterColumnOf } from './readRoster';
 
 const context = { kinds: shippedKinds, skills: shippedGraph().skills, checkParameters, seatsOf: (id: string) => mechanismById(id)?.seats ?? null };

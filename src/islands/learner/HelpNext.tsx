@@ -11,18 +11,19 @@ interface Recommendations {
 }
 
 /** Games that help next, each with its two lines; and what kept the others out. */
-export function HelpNext({ learner }: { learner: string }) {
-  const found = useQuery({ queryKey: ['recommend', learner], queryFn: () => api<Recommendations>('POST', '/recommendations', { learners: [learner], minutes: 15, limit: 4 }) });
+export function HelpNext({ learners, nickname, limit = 4, title = 'Games that help next' }: { learners: readonly string[]; nickname?: (id: string) => string; limit?: number; title?: string }) {
+  const found = useQuery({ queryKey: ['recommend', learners, limit], queryFn: () => api<Recommendations>('POST', '/recommendations', { learners, minutes: 15, limit }) });
   return (
     <section className={`${panel.sheet} ${styles.help}`}>
-      <h2>Games that help next</h2>
+      <h2>{title}</h2>
       {found.isLoading && <Loading what="Looking along the shelf …" />}
       {found.error && <Failure message={messageOf(found.error)} />}
       {found.data?.items.map((r) => (
         <div key={r.game} className={styles.suggestion}>
           <a href={link(`/shelf/${r.game}?version=${r.seats[0]!.variant}`)}>
-            <b>{r.title}</b> {r.seats[0]!.variantTitle}
+            <b>{r.title}</b> {learners.length === 1 && r.seats[0]!.variantTitle}
           </a>
+          {learners.length > 1 && <p>{r.seats.map((s) => `${nickname?.(s.learner) ?? s.learner} plays “${s.variantTitle}”`).join(', ')}.</p>}
           {r.reasons.map((line) => (
             <p key={line}>{line}</p>
           ))}

@@ -15,7 +15,7 @@ import type { EstimateWire, EvidenceWire, LearnerWire } from '../shared/types';
 import { useSkills } from '../shared/useSkills';
 import { goodNext } from '../shared/goodNext';
 import { ageWords } from '../shared/words';
-import { LearnerDialog } from '../learners/LearnersView';
+import { LearnerDialog } from '../learners/LearnerDialog';
 import { FactsSeen } from './FactsSeen';
 import { HelpNext } from './HelpNext';
 import styles from './learner.module.css';
@@ -112,7 +112,7 @@ function Learner({ id, first }: { id: string; first: string | null }) {
         </div>
         <aside className={styles.side}>
           {focus && map.get(focus) && <WhyPanel skill={skills.byId.get(focus)!} estimate={map.get(focus)!} skills={skills} evidence={evidence.data?.items ?? []} onNote={() => setDialog('note')} onChanged={refresh} />}
-          <HelpNext learner={id} />
+          <HelpNext learners={[id]} />
           <section className={panel.sheet}>
             <h2>About {l.nickname}</h2>
             <p className={panel.small}>
@@ -176,7 +176,7 @@ function Figure({ big, small }: { big: string; small: string }) {
 
 function Legend() {
   const arm = (mastery: number, seen: boolean, glow = false) => (
-    <svg width="34" height="34" viewBox="-8 -24 34 34" aria-hidden="true">
+    <svg width="34" height="34" viewBox="-14 -24 40 40" aria-hidden="true">
       <SignalArm x={0} y={0} size={0.75} mastery={mastery} seen={seen} interval={null} hue="var(--strand-slate)" glow={glow} />
     </svg>
   );

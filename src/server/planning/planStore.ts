@@ -7,7 +7,6 @@ import { objectiveOf } from '../../core/planning/objective';
 import type { PlannedMeeting, PlanningInput, TermMeeting, WirePlayed } from '../../core/planning/planTerm';
 import { ageOn } from '../../core/mastery/evidence';
 import type { Offer } from '../../core/recommend/offer';
-import { valueOf } from '../../core/recommend/valueOf';
 import { relaxSentence, seatSentence, violationSentence } from '../../text/sentences';
 import type { Db } from '../db/db';
 import { games, kinds, learners, plans, type StoredLock, type StoredRound, variants } from '../db/schema';
@@ -16,7 +15,6 @@ import { notFound, refuse } from '../http/problemError';
 import { type Job, startJob } from '../jobs/pool';
 import { allLearners } from '../learners/learnerStore';
 import { offersOf, stockOf } from '../shelf/offers';
-import { sameVersion } from '../shelf/shelfStore';
 
 export type PlanRow = typeof plans.$inferSelect;
 
@@ -189,61 +187,6 @@ export function titles(db: Db): { learner: (id: string) => string; game: (id: st
     kind: (id) => k.get(id) ?? id,
     skill: (id) => graph.skills[graph.indexOf.get(id) ?? -1]?.title ?? id,
   };
-}
-
-export interface EditedRound {
-  tables: { game: string; seats: { learner: string; variant?: string }[] }[];
-  resting: string[];
-}
-
-/** Completes edited rounds: a seat without a variant gets the best one that can share the table. */
-export async function completeRounds(db: Db, plan: PlanRow, edited: readonly EditedRound[], today: string): Promise<StoredRound[]> {
-  const present = new Set((plan.request as unknown as PlanRequest).present);
-  const gameIds = new Set(db.select().from(games).all().map((g) => g.id));
-  const { offers } = await rebuild(db, plan, today);
-  const before = new Map<string, string>();
-  plan.rounds.forEach((r, i) => r.tables.forEach((t) => t.seats.forEach((s) => before.set(`${i}|${t.game}|${s.learner}|${s.variant}`, s.why))));
-  const minutes = (plan.request as unknown as PlanRequest).minutes;
-  const rows = new Map(allLearners(db).map((l) => [l.id, l]));
-  return edited.map((r, i) => {
-    const seatedHere = [...r.tables.flatMap((t) => t.seats.map((s) => s.learner)), ...r.resting];
-    for (const l of seatedHere) if (!present.has(l)) throw refuse('unknown-value', `"${l}" is not part of this session.`, `rounds.${i}`);
-    const twice = seatedHere.find((l, at) => seatedHere.indexOf(l) !== at);
-    if (twice) throw refuse('duplicate', `"${twice}" is placed twice in round ${i + 1}.`, `rounds.${i}`);
-    return {
-      resting: r.resting,
-      tables: r.tables
-        .filter((t) => t.seats.length > 0)
-        .map((t) => {
-          if (!gameIds.has(t.game)) throw refuse('unknown-value', `There is no game "${t.game}".`, `rounds.${i}.tables`);
-          const ofGame = offers.filter((o) => o.game === t.game);
-          const fixed = t.seats.map((s) => ofGame.find((o) => o.variant === s.variant)?.mixClass).find((m) => m !== undefined);
-          const usable = ofGame.filter((o) => fixed === undefined || o.mixClass === fixed);
-          const seats = t.seats.map((s) => {
-            const row = rows.get(s.learner)!;
-            const known = s.variant && ofGame.some((o) => o.variant === s.variant) ? s.variant : null;
-            const needs = needsOf(row, masteryOf(db, row, today), plan.date);
-            const variant = known ?? [...usable].sort((x, y) => valueOf(y, needs, minutes) - valueOf(x, needs, minutes))[0]?.variant;
-            if (!variant) throw refuse('unknown-value', `"${t.game}" has no version in use.`, `rounds.${i}.tables`);
-            return { learner: s.learner, variant, why: before.get(`${i}|${t.game}|${s.learner}|${variant}`) ?? `Placed by hand on ${today}.` };
-          });
-          return { game: t.game, helper: seats.some((s) => offers.find((o) => o.variant === s.variant)?.helper === 'needed'), seats };
-        }),
-    };
-  });
-}
-
-export async function editPlan(db: Db, id: string, edited: readonly EditedRound[], locks: StoredLock[], version: number, today: string): Promise<{ id: string; version: number } & PlanCheck> {
-  const plan = planById(db, id);
-  sameVersion(plan, version);
-  const rounds = await completeRounds(db, plan, edited, today);
-  const stillTrue = locks.filter((k) => rounds[k.round]?.tables.some((t) => t.game === k.game && t.seats.some((s) => s.learner === k.learner)));
-  const check = await checkRounds(db, { ...plan, locks: stillTrue }, rounds, today);
-  db.update(plans)
-    .set({ rounds, locks: stillTrue, edited: true, forecast: false, objective: check.objective, bound: Math.max(plan.bound, check.objective), status: 'good', version: plan.version + 1 })
-    .where(eq(plans.id, id))
-    .run();
-  return { id, version: plan.version + 1, ...check };
 }
 
 export function relaxSentences(db: Db, plan: PlanRow): string[] {

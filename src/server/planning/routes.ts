@@ -14,7 +14,8 @@ import { answerOf, waitQuery } from '../simulations/routes';
 import { currentTerm, meetingsOf, planFor, putTerm, startTermPlan, termView, updateMeeting } from '../term/termStore';
 import { plans } from '../db/schema';
 import { eq } from 'drizzle-orm';
-import { checkRounds, completeRounds, editPlan, planById, type PlanRequest, playedBefore, startPlan, titles } from './planStore';
+import { completeRounds, editPlan } from './editPlan';
+import { checkRounds, planById, type PlanRequest, playedBefore, startPlan, titles } from './planStore';
 import { wirePlan } from './wirePlan';
 
 async function recommendations({ db, body, today }: RequestContext): Promise<object> {

@@ -2,13 +2,15 @@ import { readCsv } from '../../adapters/csv/readCsv';
 import { checkParameters } from '../../contract/parameters';
 import { shippedGraph } from '../../contract/shippedData';
 import { plainWords } from '../../core/content/cells';
-import { type CatalogueReading, columnOf, readCatalogue, type VariantDraft } from '../../core/content/readCatalogue';
+import { columnOf } from '../../core/content/catalogueColumns';
+import { type CatalogueReading, readCatalogue, type VariantDraft } from '../../core/content/readCatalogue';
 import { mechanismById } from '../../core/mechanisms/registry';
 import type { Problem } from '../../core/shared/codes';
 import type { Db, Tx } from '../db/db';
 import { games, kinds, type UndoStep, variants } from '../db/schema';
 import { ProblemError } from '../http/problemError';
-import { freeId, insertGame, insertVariant, recordChange } from './shelfStore';
+import { freeId, insertGame, insertVariant } from './shelfStore';
+import { recordChange } from './undo';
 
 export interface ShelfImport {
   readonly committed: boolean;

@@ -11,7 +11,8 @@ import { usualSeats } from '../simulations/profileStore';
 import { breadthsOf } from '../../core/skills/breadth';
 import { offersOf } from './offers';
 import { importShelf } from './importShelf';
-import { createGame, createVariant, gameById, materialsOf, setRetired, setStock, undoChange, updateGame, updateVariant, variantById, type GameRow, type VariantRow } from './shelfStore';
+import { createGame, createVariant, gameById, materialsOf, setRetired, setStock, updateGame, updateVariant, variantById, type GameRow, type VariantRow } from './shelfStore';
+import { undoChange } from './undo';
 
 export function bytesOf(body: { base64?: string; text?: string }): Uint8Array {
   if (body.base64 !== undefined) return Uint8Array.from(Buffer.from(body.base64, 'base64'));

@@ -1,11 +1,12 @@
-import { and, eq, isNull } from 'drizzle-orm';
+import { eq } from 'drizzle-orm';
 import { checkParameters } from '../../contract/parameters';
 import { shippedGraph } from '../../contract/shippedData';
 import { slugOf } from '../../core/content/cells';
 import { mechanismById } from '../../core/mechanisms/registry';
 import type { Db, Tx } from '../db/db';
-import { bins, changes, games, kinds, type UndoStep, variantMaterials, variants } from '../db/schema';
+import { bins, games, kinds, type UndoStep, variantMaterials, variants } from '../db/schema';
 import { notFound, ProblemError, refuse } from '../http/problemError';
+import { recordChange } from './undo';
 
 export type GameRow = typeof games.$inferSelect;
 export type VariantRow = typeof variants.$inferSelect;
@@ -37,12 +38,6 @@ export function freeId(base: string, taken: (id: string) => boolean): string {
   const slug = slugOf(base);
   let id = slug;
   for (let n = 2; taken(id); n++) id = `${slug}-${n}`;
-  return id;
-}
-
-export function recordChange(tx: Tx | Db, what: string, undo: UndoStep[]): string {
-  const id = crypto.randomUUID();
-  tx.insert(changes).values({ id, at: new Date().toISOString(), what, undo }).run();
   return id;
 }
 
@@ -223,44 +218,6 @@ export function updateVariant(db: Db, id: string, input: VariantInput, version: 
     if (input.materials) undo.push({ table: 'variantMaterials', delete: { variantId: id } }, ...materialsBefore.map((m): UndoStep => ({ table: 'variantMaterials', put: { variantId: id, kindId: m.kind, quantity: m.quantity } })));
     return { id, version: before.version + 1, change: recordChange(tx, `Changed the version ${before.title}`, undo) };
   });
-}
-
-/** Takes back the latest change (or a named one). */
-export function undoChange(db: Db, id: string | null, now: string): { undone: string; what: string } {
-  return db.transaction((tx) => {
-    const all = tx.select().from(changes).where(isNull(changes.undoneAt)).all();
-    const change = id ? all.find((c) => c.id === id) : all.sort((x, y) => (x.at < y.at ? 1 : -1))[0];
-    if (!change) throw refuse('not-found', id ? 'This change was undone already or does not exist.' : 'There is nothing to undo.', 'id');
-    for (const step of change.undo) applyUndo(tx, step);
-    tx.update(changes).set({ undoneAt: now }).where(eq(changes.id, change.id)).run();
-    return { undone: change.id, what: change.what };
-  });
-}
-
-const tables = { games, variants, variantMaterials, kinds } as const;
-
-function applyUndo(tx: Tx, step: UndoStep): void {
-  if ('delete' in step) {
-    if (step.table === 'variantMaterials') tx.delete(variantMaterials).where(eq(variantMaterials.variantId, String(step.delete['variantId']))).run();
-    else tx.delete(tables[step.table]).where(eq(tables[step.table].id, String(step.delete['id']))).run();
-    return;
-  }
-  if (step.table === 'variantMaterials') {
-    const row = step.put as typeof variantMaterials.$inferInsert;
-    tx.delete(variantMaterials).where(and(eq(variantMaterials.variantId, row.variantId), eq(variantMaterials.kindId, row.kindId))).run();
-    tx.insert(variantMaterials).values(row).run();
-  } else if (step.table === 'games') {
-    const row = step.put as GameRow;
-    const current = tx.select().from(games).where(eq(games.id, row.id)).get();
-    tx.insert(games).values(row).onConflictDoUpdate({ target: games.id, set: { ...row, version: (current?.version ?? row.version) + 1 } }).run();
-  } else if (step.table === 'variants') {
-    const row = step.put as VariantRow;
-    const current = tx.select().from(variants).where(eq(variants.id, row.id)).get();
-    tx.insert(variants).values(row).onConflictDoUpdate({ target: variants.id, set: { ...row, version: (current?.version ?? row.version) + 1 } }).run();
-  } else {
-    const row = step.put as typeof kinds.$inferInsert;
-    tx.insert(kinds).values(row).onConflictDoUpdate({ target: kinds.id, set: row }).run();
-  }
 }
 
 export function setStock(db: Db, kind: string, quantity: number): { id: string; change: string } {

@@ -1,0 +1,76 @@
+import { beforeAll, describe, expect, it } from 'vitest';
+import { loadSolver } from '../../adapters/highs/solveModel';
+import { shippedGraph } from '../../contract/shippedData';
+import type { SolveModel } from './linearModel';
+import { type PlanningInput, planTerm } from './planTerm';
+
+const graph = shippedGraph();
+let solve: SolveModel;
+beforeAll(async () => {
+  solve = await loadSolver();
+});
+
+const doses = (of: Record<string, number>): number[] => graph.skills.map((s) => of[s.id] ?? 0);
+const offer = (game: string, of: Record<string, number>, more: object = {}): PlanningInput['offers'][number] => ({ variant: `${game}-v`, game, title: game, gameTitle: game, mixClass: game, players: [2, 4], ages: [5, 9], minutes: 12, helper: 'nearby', preparationMinutes: 0, materials: [{ kind: game === 'bees' || game === 'lamps' ? 'deck' : 'die', quantity: 1 }], doses: doses(of), source: 'calculated', ...more });
+const held = ['count-to-10', 'see-to-5', 'count-to-20', 'parts-to-5', 'count-on-from', 'add-in-5', 'ten-and-some', 'pairs-of-10', 'more-fewer', 'read-to-20'];
+const child = (id: string): PlanningInput['learners'][number] => ({ id, nickname: id, age: 7, framework: 'us', supported: false, known: graph.skills.map((s) => (held.includes(s.id) ? 0.9 : 0.5)), due: graph.skills.map(() => 0) });
+const meeting = (date: string, present = ['a', 'b', 'c', 'd']): PlanningInput['meetings'][number] => ({ date, present, rounds: 2, minutes: 15, tables: 2, helpers: 1 });
+const input = (more: Partial<PlanningInput> = {}): PlanningInput => ({
+  offers: [offer('lamps', { 'make-ten': 12, 'add-in-10': 6 }), offer('bees', { 'count-on': 14 }), offer('clock', { 'take-from-ten': 12 }), offer('levers', { 'doubles-to-10': 10, 'near-doubles': 4 })],
+  learners: ['a', 'b', 'c', 'd'].map(child),
+  meetings: [meeting('2026-11-10'), meeting('2026-11-17'), meeting('2026-11-24')],
+  stock: [['deck', 1], ['die', 4]],
+  plentiful: [],
+  preparationMinutes: 60,
+  played: [],
+  locks: [],
+  resting: [],
+  seed: 1,
+  secondsPerMeeting: 0.1,
+  ...more,
+});
+
+describe('planning a term', () => {
+  it('seats everybody in every round of every meeting, each within its bound', () => {
+    const planned = planTerm(graph, input(), solve);
+    expect(planned.map((m) => m.date)).toEqual(['2026-11-10', '2026-11-17', '2026-11-24']);
+    for (const m of planned) {
+      expect(['optimal', 'good']).toContain(m.status);
+      expect(m.objective).toBeLessThanOrEqual(m.bound + 1e-9);
+      for (const round of m.rounds) {
+        expect(round.tables.flatMap((t) => t.seats.map((s) => s.learner)).sort()).toEqual(['a', 'b', 'c', 'd']);
+        expect(round.tables.filter((t) => t.game === 'lamps' || t.game === 'bees').length).toBeLessThanOrEqual(1);
+      }
+    }
+  });
+
+  it('carries mastery forward, so that worth falls as practice is planned', () => {
+    const planned = planTerm(graph, input({ meetings: Array.from({ length: 5 }, (_, i) => meeting(`2026-1${i < 3 ? 1 : 2}-0${(i % 3) + 1}`)) }), solve);
+    expect(planned.at(-1)!.objective).toBeLessThan(planned[0]!.objective);
+  });
+
+  it('leaves the absent out and keeps locks and rests of the first meeting', () => {
+    const [first, second] = planTerm(graph, input({ meetings: [meeting('2026-11-10'), meeting('2026-11-17', ['a', 'b'])], locks: [{ learner: 'a', round: 0, game: 'clock' }], resting: [{ learner: 'd', round: 1 }] }), solve);
+    expect(first!.rounds[0]!.tables.find((t) => t.game === 'clock')!.seats.map((s) => s.learner)).toContain('a');
+    expect(first!.rounds[1]!.resting).toEqual(['d']);
+    expect(second!.rounds[0]!.tables.flatMap((t) => t.seats.map((s) => s.learner)).sort()).toEqual(['a', 'b']);
+  });
+
+  it('gives every seat its reason, and the nearest thing where nothing is ready', () => {
+    const hard = { ...child('z'), known: graph.skills.map(() => 0.05) };
+    const [m] = planTerm(graph, input({ learners: [...['a', 'b', 'c'].map(child), hard], meetings: [meeting('2026-11-10', ['a', 'b', 'c', 'z'])] }), solve);
+    const seats = m!.rounds.flatMap((r) => r.tables.flatMap((t) => t.seats));
+    expect(seats.filter((s) => s.learner === 'z').every((s) => s.stretched)).toBe(true);
+    for (const s of seats.filter((x) => x.learner !== 'z')) expect(s.skill).not.toBeNull();
+  });
+
+  it('names the material that stands in the way', () => {
+    const [m] = planTerm(graph, input({ meetings: [meeting('2026-11-10')], stock: [['deck', 0], ['die', 0]] }), solve);
+    expect(m!.status).toBe('infeasible');
+    expect(m!.obstacles.map((o) => o.kind ?? o.relax)).toEqual(expect.arrayContaining(['deck']));
+  });
+
+  it('makes the same plan for the same seed', () => {
+    expect(planTerm(graph, input(), solve).map((m) => m.rounds)).toEqual(planTerm(graph, input(), solve).map((m) => m.rounds));
+  });
+});

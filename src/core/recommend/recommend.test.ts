@@ -1,0 +1,104 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { shippedGraph } from '../../contract/shippedData';
+import { learnerNeeds, type LearnerNeeds } from './learnerNeeds';
+import type { Offer } from './offer';
+import { recommend, type RecommendOptions } from './recommend';
+import { expectedSuccess, fitOf, gateOf, saturation, valueOf } from './valueOf';
+
+const graph = shippedGraph();
+const at = (id: string): number => graph.indexOf.get(id)!;
+
+/** A learner who holds what is named and nothing else. */
+function learner(id: string, held: readonly string[], growing: readonly string[] = [], supported = false, age = 7): LearnerNeeds {
+  const known = new Float64Array(graph.skills.length).fill(0.1);
+  for (const h of held) known[at(h)] = 0.95;
+  for (const g of growing) known[at(g)] = 0.55;
+  return learnerNeeds(graph, { id, nickname: id, age, framework: 'us', supported }, known, new Uint8Array(known.length));
+}
+function offer(variant: string, doses: Record<string, number>, more: Partial<Offer> = {}): Offer {
+  const array = new Float64Array(graph.skills.length);
+  for (const [k, v] of Object.entries(doses)) array[at(k)] = v;
+  return { variant, game: variant.split('/')[0]!, title: variant, gameTitle: variant, mixClass: 'one', players: [2, 4], ages: [5, 9], minutes: 12, helper: 'nearby', preparationMinutes: 0, materials: [], doses: array, source: 'calculated', ...more };
+}
+const options: RecommendOptions = { minutes: 15, limit: 10, stock: null, daysSincePlayed: new Map() };
+const base = ['count-to-10', 'see-to-5', 'count-to-20', 'parts-to-5', 'count-on-from', 'pairs-of-10', 'ten-and-some', 'add-in-5'];
+const wren = learner('wren', base, ['make-ten', 'add-in-10']);
+const tad = learner('tad', ['count-to-10', 'count-to-20'], ['parts-to-5', 'pairs-of-10', 'add-in-5'], false, 6);
+
+describe('the value of a variant', () => {
+  it('grows with dose, less and less', () => {
+    expect(saturation(0)).toBe(0);
+    expect(saturation(12)).toBeCloseTo(1 - Math.exp(-1), 12);
+    fc.assert(fc.property(fc.double({ min: 0, max: 100, noNaN: true }), fc.double({ min: 0.1, max: 50, noNaN: true }), (x, d) => { expect(saturation(x + d)).toBeGreaterThanOrEqual(saturation(x)); }));
+  });
+  it('is best between 70 and 90 % right', () => {
+    expect(fitOf(0.8)).toBe(1);
+    expect(fitOf(0.5)).toBeLessThan(0.6);
+    expect(fitOf(1)).toBe(0.5);
+    fc.assert(fc.property(fc.double({ min: 0, max: 1, noNaN: true }), (s) => { expect(fitOf(s)).toBeGreaterThanOrEqual(0.2); expect(fitOf(s)).toBeLessThanOrEqual(1); }));
+  });
+  it('prefers what is ready and open to what is held', () => {
+    expect(valueOf(offer('a', { 'make-ten': 20 }), wren, 15)).toBeGreaterThan(valueOf(offer('b', { 'pairs-of-10': 20 }), wren, 15));
+    expect(expectedSuccess(offer('b', { 'pairs-of-10': 20 }), wren)).toBeGreaterThan(0.8);
+  });
+});
+
+describe('gates', () => {
+  it('bar a game whose heart needs what is not there, and name it', () => {
+    const gate = gateOf(graph, offer('a', { 'make-ten': 20, 'add-in-20': 18 }), tad);
+    expect(gate).toMatchObject({ because: 'needs' });
+    expect(graph.skills[(gate as { missing: number }).missing]!.id).toMatch(/pairs-of-10|ten-and-some|make-ten|add-in-10/);
+  });
+  it('open for what is needed by heart when a support is in use', () => {
+    const shaky = (supported: boolean): LearnerNeeds => learner('x', base.filter((k) => k !== 'pairs-of-10'), ['make-ten'], supported);
+    expect(gateOf(graph, offer('a', { 'make-ten': 20 }), shaky(false))).toMatchObject({ because: 'needs', sort: 'heart' });
+    expect(gateOf(graph, offer('a', { 'make-ten': 20 }), shaky(true))).toBeNull();
+  });
+  it('bar by age only far outside, and by too little success', () => {
+    expect(gateOf(graph, offer('a', { 'count-to-10': 9 }, { ages: [11, 12] }), tad)).toEqual({ because: 'age' });
+    expect(gateOf(graph, offer('a', { 'count-to-100': 9 }), learner('x', ['count-on-from']))).toMatchObject({ because: 'too-hard' });
+  });
+});
+
+describe('recommending', () => {
+  const shelf = [
+    offer('tens/one', { 'pairs-of-10': 20, 'parts-to-5': 4 }),
+    offer('bridge/one', { 'make-ten': 20 }),
+    offer('bridge/easy', { 'add-in-5': 15, 'parts-to-5': 8 }),
+    offer('crowd/one', { 'make-ten': 20 }, { players: [5, 8] }),
+    offer('long/one', { 'make-ten': 20 }, { minutes: 40 }),
+    offer('dice/one', { 'make-ten': 20 }, { materials: [{ kind: 'pip-die', quantity: 3 }] }),
+    offer('box/one', {}, { source: 'none' }),
+  ];
+  it('gives each child of a mixed table its own version of one game', () => {
+    const { items } = recommend(graph, shelf, [wren, tad], options);
+    const bridge = items.find((s) => s.game === 'bridge')!;
+    expect(bridge.seats.map((s) => [s.learner, s.variant])).toEqual([['wren', 'bridge/one'], ['tad', 'bridge/easy']]);
+  });
+  it('never mixes versions that cannot share a table', () => {
+    const apart = shelf.map((o) => ({ ...o, mixClass: o.variant }));
+    const bridge = recommend(graph, apart, [wren, tad], options).items.find((s) => s.game === 'bridge')!;
+    expect(new Set(bridge.seats.map((s) => s.variant)).size).toBe(1);
+  });
+  it('says what kept every other game out', () => {
+    const { items, excluded } = recommend(graph, shelf, [wren, tad], { ...options, stock: new Map([['pip-die', 1]]) });
+    const because = Object.fromEntries(excluded.map((x) => [x.game, x.because]));
+    expect(because).toMatchObject({ crowd: 'players', long: 'minutes', box: 'not-measured' });
+    expect(because['dice']).toMatch(/gate|stock/);
+    expect(items.length + excluded.length).toBe(6);
+    expect(recommend(graph, shelf, [wren], { ...options, stock: new Map([['pip-die', 1]]) }).excluded).toContainEqual({ game: 'dice', because: 'stock', missing: [{ kind: 'pip-die', short: 2 }] });
+  });
+  it('names an alternative that practises what is missing', () => {
+    const low = learner('low', ['count-to-10', 'parts-to-5', 'ten-and-some', 'count-to-20'], ['pairs-of-10']);
+    low.known[at('pairs-of-10')] = 0.35;
+    const gate = recommend(graph, shelf, [low], options).excluded.find((x) => x.game === 'bridge' && x.because === 'gate');
+    const found = gate ?? recommend(graph, [shelf[0]!, shelf[1]!], [low], options).excluded.find((x) => x.because === 'gate');
+    expect(found).toMatchObject({ because: 'gate', alternative: 'tens/one' });
+  });
+  it('lets a game rest that was just played', () => {
+    const fresh = recommend(graph, shelf, [wren], options).items.find((s) => s.game === 'bridge')!.value;
+    const again = recommend(graph, shelf, [wren], { ...options, daysSincePlayed: new Map([['bridge', 0]]) }).items.find((s) => s.game === 'bridge')!.value;
+    expect(again).toBeLessThan(fresh);
+  });
+});

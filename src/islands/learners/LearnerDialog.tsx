@@ -1,0 +1,88 @@
+import { useMutation, useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { Button } from '../../ui/Button';
+import { Dialog } from '../../ui/Dialog';
+import { Field } from '../../ui/Field';
+import { api, ApiError, get, type Page, writeKey } from '../shared/api';
+import { messageOf } from '../shared/App';
+import panel from '../shared/panel.module.css';
+import type { LearnerWire } from '../shared/types';
+import styles from './learners.module.css';
+
+/** Add or change a learner by hand. */
+export function LearnerDialog({ learner, onClose, onSaved }: { learner: LearnerWire | null; onClose: () => void; onSaved: (id: string) => void }) {
+  const [nickname, setNickname] = useState(learner?.nickname ?? '');
+  const [born, setBorn] = useState(learner?.born ?? '');
+  const [framework, setFramework] = useState(learner?.framework ?? 'us');
+  const [group, setGroup] = useState(learner?.group ?? '');
+  const [actions, setActions] = useState(learner?.actions.join('\n') ?? '');
+  const [supports, setSupports] = useState<string[]>(learner?.supportsInUse ?? []);
+  const [permanent, setPermanent] = useState<string[]>(learner?.permanentSupports ?? []);
+  const [key] = useState(writeKey);
+  const kinds = useQuery({ queryKey: ['kinds'], queryFn: () => get<Page<{ id: string; title: string }>>('/kinds?limit=5000') });
+  const tools = kinds.data?.items.filter((k) => ['bead-frame', 'hundred-chart', 'number-line', 'two-colour-counters', 'ten-frame-cards', 'linking-cubes'].includes(k.id)) ?? [];
+  const save = useMutation({
+    mutationFn: () => {
+      const body = { nickname, born, framework, actions: actions.split('\n').map((a) => a.trim()).filter(Boolean), supportsInUse: supports, permanentSupports: permanent, ...(group.trim() ? { group: group.trim() } : {}) };
+      return learner ? api<{ id: string }>('PATCH', `/learners/${learner.id}`, { ...body, version: learner.version }) : api<{ id: string }>('POST', '/learners', body, key);
+    },
+    onSuccess: ({ id }) => onSaved(id),
+  });
+  const problem = save.error instanceof ApiError ? save.error.problem : null;
+  const at = (field: string): string | null => (problem?.field === field ? problem.message : null);
+  const toggle = (list: string[], set: (l: string[]) => void, id: string): void => set(list.includes(id) ? list.filter((x) => x !== id) : [...list, id]);
+  return (
+    <Dialog title={learner ? `Change ${learner.nickname}` : 'Add a learner'} onClose={onClose}>
+      <form
+        onSubmit={(e) => {
+          e.preventDefault();
+          save.mutate();
+        }}
+      >
+        <Field label="Nickname or initials" error={at('nickname')}>
+          {(p) => <input {...p} value={nickname} onChange={(e) => setNickname(e.target.value)} required />}
+        </Field>
+        <div className={panel.grid2}>
+          <Field label="Birth month" error={at('born')} hint="like 2019-09">
+            {(p) => <input {...p} value={born} onChange={(e) => setBorn(e.target.value)} placeholder="2019-09" required />}
+          </Field>
+          <Field label="Norms">
+            {(p) => (
+              <select {...p} value={framework} onChange={(e) => setFramework(e.target.value as 'us' | 'england')}>
+                <option value="us">US style, K–6</option>
+                <option value="england">England style, by year</option>
+              </select>
+            )}
+          </Field>
+        </div>
+        <Field label="Group">{(p) => <input {...p} value={group} onChange={(e) => setGroup(e.target.value)} />}</Field>
+        <fieldset className={styles.fieldset}>
+          <legend>Tools in use now</legend>
+          {tools.map((t) => (
+            <label key={t.id}>
+              <input type="checkbox" checked={supports.includes(t.id)} onChange={() => toggle(supports, setSupports, t.id)} /> {t.title}
+            </label>
+          ))}
+        </fieldset>
+        <fieldset className={styles.fieldset}>
+          <legend>Keeps this tool, with full credit</legend>
+          {tools.map((t) => (
+            <label key={t.id}>
+              <input type="checkbox" checked={permanent.includes(t.id)} onChange={() => toggle(permanent, setPermanent, t.id)} /> {t.title}
+            </label>
+          ))}
+        </fieldset>
+        <Field label="What helpers should do, a line each" hint="Actions, never a diagnosis: “sits on the seeing side”, “large print”. Where a learning difficulty is suspected, a qualified professional should look.">
+          {(p) => <textarea {...p} rows={3} value={actions} onChange={(e) => setActions(e.target.value)} />}
+        </Field>
+        {save.error && !problem?.field && <p className={panel.bad}>{messageOf(save.error)}</p>}
+        <div className={panel.actions}>
+          <Button onClick={onClose}>Leave it</Button>
+          <Button kind="main" type="submit" disabled={save.isPending}>
+            Save
+          </Button>
+        </div>
+      </form>
+    </Dialog>
+  );
+}

@@ -1,0 +1,134 @@
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { afterEach, beforeEach, describe, expect, it } from 'vitest';
+import type { Db } from './db/db';
+import { closeDb, openAt } from './db/open';
+import { evidence, games, memberships, variants } from './db/schema';
+import { addEvidence, evidenceOf, masteryOf, retractEvidence } from './evidence/evidenceStore';
+import { ProblemError } from './http/problemError';
+import { createLearner, eraseLearner, groupOf, learnerById, updateLearner } from './learners/learnerStore';
+import { importShelf } from './shelf/importShelf';
+import { createGame, createVariant, setRetired, setStock, updateGame } from './shelf/shelfStore';
+import { undoChange } from './shelf/undo';
+import { meetingsOf, putTerm, termView } from './term/termStore';
+
+let db: Db;
+let directory: string;
+const now = '2026-11-10T10:00:00.000Z';
+const today = '2026-11-10';
+
+beforeEach(() => {
+  directory = mkdtempSync(join(tmpdir(), 'zeitgeber-'));
+  process.env['ZEITGEBER_DATA'] = directory;
+  db = openAt(directory);
+});
+afterEach(() => {
+  db.$client.close();
+  closeDb();
+  rmSync(directory, { recursive: true, force: true });
+});
+
+const problemOf = (run: () => unknown): { code: string; field?: string } => {
+  try {
+    run();
+  } catch (error) {
+    if (error instanceof ProblemError) return error.problem;
+    throw error;
+  }
+  throw new Error('nothing was refused');
+};
+
+describe('the database', () => {
+  it('opens with its migrations, foreign keys and write-ahead log, and ships the kinds', () => {
+    expect(db.$client.pragma('journal_mode', { simple: true })).toBe('wal');
+    expect(db.$client.pragma('foreign_keys', { simple: true })).toBe(1);
+    expect((db.$client.prepare('SELECT count(*) AS n FROM kinds').get() as { n: number }).n).toBeGreaterThanOrEqual(30);
+  });
+  it('keeps everything when it is opened again', () => {
+    createGame(db, { title: 'Owl Clock' }, now);
+    db.$client.close();
+    closeDb();
+    db = openAt(directory);
+    expect(db.select().from(games).all().map((g) => g.title)).toEqual(['Owl Clock']);
+  });
+});
+
+describe('the shelf', () => {
+  it('undoes adding, changing, putting away and stock, one by one', () => {
+    const { id } = createGame(db, { title: 'Owl Clock', condition: 'new' }, now);
+    updateGame(db, id, { condition: 'worn' }, 1);
+    setRetired(db, 'game', id, true, now);
+    setStock(db, 'pip-die', 7);
+    expect(undoChange(db, null, now).what).toContain('Pip die');
+    undoChange(db, null, now);
+    expect(db.select().from(games).get()!.retiredAt).toBeNull();
+    undoChange(db, null, now);
+    expect(db.select().from(games).get()!.condition).toBe('new');
+    undoChange(db, null, now);
+    expect(db.select().from(games).all()).toEqual([]);
+    expect(problemOf(() => undoChange(db, null, now)).code).toBe('not-found');
+  });
+  it('refuses twins, stale versions and impossible versions, naming the field', () => {
+    const { id } = createGame(db, { title: 'Owl Clock' }, now);
+    expect(problemOf(() => createGame(db, { title: ' owl  clock ' }, now))).toMatchObject({ code: 'duplicate', field: 'title' });
+    updateGame(db, id, { notes: 'x' }, 1);
+    expect(problemOf(() => updateGame(db, id, { notes: 'y' }, 1)).code).toBe('conflict');
+    expect(problemOf(() => createVariant(db, id, { title: 'v', mechanism: 'pair-memory', parameters: { sum: 30, lowestCard: 1, highestCard: 10 } }))).toMatchObject({ code: 'impossible-parameters', field: 'parameters.sum' });
+    expect(problemOf(() => createVariant(db, id, { title: 'v', players: { min: 4, max: 2 } }))).toMatchObject({ field: 'players.max' });
+    expect(problemOf(() => createVariant(db, id, { title: 'v', materials: [{ kind: 'moonstone', quantity: 1 }] }))).toMatchObject({ code: 'unknown-kind', field: 'materials.0.kind' });
+    expect(db.select().from(variants).all()).toEqual([]);
+  });
+  it('brings a file in whole, or not at all, and takes it back in one step', () => {
+    const good = readFileSync('examples/shelf.csv');
+    const broken = readFileSync('examples/shelf-broken.csv');
+    expect(problemOf(() => importShelf(db, broken, true, now))).toMatchObject({ code: 'malformed', field: 'game' });
+    expect(db.select().from(games).all()).toEqual([]);
+    expect(importShelf(db, good, true, now).added).toEqual({ games: 21, variants: 25, kinds: 3 });
+    undoChange(db, null, now);
+    expect(db.select().from(games).all()).toEqual([]);
+    expect(importShelf(db, good, true, now).added.variants).toBe(25);
+  });
+});
+
+describe('learners and what was seen of them', () => {
+  it('end one membership when the next begins, and keep the past', () => {
+    const { id } = createLearner(db, { nickname: 'Wren', born: '2018-09', group: 'Larks' }, '2026-09-01', now);
+    updateLearner(db, id, { group: 'Owls' }, 1, '2026-10-01');
+    expect([groupOf(db, id, '2026-09-15'), groupOf(db, id, '2026-11-10')]).toEqual(['Larks', 'Owls']);
+    expect(db.select().from(memberships).all().map((m) => [m.from, m.to])).toEqual([['2026-09-01', '2026-10-01'], ['2026-10-01', null]]);
+  });
+  it('append, retract and never overwrite', () => {
+    const { id } = createLearner(db, { nickname: 'Wren', born: '2018-09' }, today, now);
+    const before = masteryOf(db, learnerById(db, id), today);
+    const { ids } = addEvidence(db, [{ learner: id, kind: 'note', skill: 'add-in-20', result: 'alone', by: { role: 'parent', ownChild: true } }], today, now);
+    expect(evidenceOf(db, id)[0]).toMatchObject({ byRole: 'parent', byOwnChild: true, skill: 'add-in-20' });
+    retractEvidence(db, ids[0]!, 'wrong child', now);
+    expect(masteryOf(db, learnerById(db, id), today)).toEqual(before);
+    expect(db.select().from(evidence).all()).toHaveLength(1);
+    expect(problemOf(() => retractEvidence(db, ids[0]!, 'again', now)).code).toBe('conflict');
+  });
+  it('erase a child so that no byte of the name is left in the file', () => {
+    const { id } = createLearner(db, { nickname: 'Zaunkoenig', born: '2018-09' }, today, now);
+    addEvidence(db, [{ learner: id, kind: 'note', skill: 'add-in-20', result: 'alone' }], today, now);
+    expect(problemOf(() => eraseLearner(db, id, 'wren')).field).toBe('confirm');
+    expect(eraseLearner(db, id, 'Zaunkoenig').evidence).toBe(1);
+    for (const file of ['zeitgeber.sqlite', 'zeitgeber.sqlite-wal']) expect(readFileSync(join(directory, file)).toString('latin1').toLowerCase()).not.toContain('zaunkoenig');
+  });
+});
+
+describe('the term', () => {
+  const term = { title: 'Autumn', starts: '2026-11-02', ends: '2026-11-29', weekdays: [2, 5], startsAt: '10:00', rounds: 3, minutes: 15, tables: 4, helpers: 2 };
+  it('lays its meetings on the asked weekdays and tells past from ahead', () => {
+    const { id, meetings } = putTerm(db, term);
+    expect(meetings).toBe(8);
+    expect(meetingsOf(db, id).map((m) => new Date(m.date).getUTCDay())).toEqual([2, 5, 2, 5, 2, 5, 2, 5]);
+    const view = termView(db, today) as { meetings: { state: string }[] };
+    expect(view.meetings.map((m) => m.state)).toEqual(['missed', 'missed', 'ahead', 'ahead', 'ahead', 'ahead', 'ahead', 'ahead']);
+  });
+  it('refuses a term that ends before it starts, has no meeting or no table', () => {
+    expect(problemOf(() => putTerm(db, { ...term, ends: '2026-10-01' })).field).toBe('ends');
+    expect(problemOf(() => putTerm(db, { ...term, starts: '2026-11-02', ends: '2026-11-02', weekdays: [7] })).field).toBe('weekdays');
+    expect(problemOf(() => putTerm(db, { ...term, tables: 0 })).code).toBe('no-tables');
+  });
+});
