@@ -24,6 +24,9 @@ export default function LearnersView() {
   );
 }
 
+/** Distance between two small arms. */
+const armPitch = 7.8;
+
 /** Learners × strands: how far each line is signalled clear, and what is good next. */
 function Learners() {
   const client = useQueryClient();
@@ -100,16 +103,16 @@ function Learners() {
                       </td>
                       {skills.strands.map((s) => (
                         <td key={s.id}>
-                          <svg viewBox={`0 0 ${s.skills.length * 9 + 6} 22`} width={s.skills.length * 9 + 6} height="22" role="img" aria-label={strandWords(s.skills, map)}>
-                            <path d={`M3 17H${s.skills.length * 9}`} stroke="var(--rule-strong)" />
+                          <svg viewBox={`0 0 ${s.skills.length * armPitch + 6} 22`} width={s.skills.length * armPitch + 6} height="22" role="img" aria-label={strandWords(s.skills, map)}>
+                            <path d={`M3 17H${s.skills.length * armPitch}`} stroke="var(--rule-strong)" />
                             {s.skills.map((id, k) => {
                               const e = map.get(id);
-                              return e ? <SignalArm key={id} x={5 + k * 9} y={17} size={0.5} mastery={e.mastery} seen={e.seen} interval={null} hue={`var(--strand-${s.hue})`} /> : null;
+                              return e ? <SignalArm key={id} x={5 + k * armPitch} y={17} size={0.5} mastery={e.mastery} seen={e.seen} interval={null} hue={`var(--strand-${s.hue})`} /> : null;
                             })}
                           </svg>
                         </td>
                       ))}
-                      <td>{maps[i]?.data ? next.map((e) => skills.byId.get(e.skill)!.short).join('; ') : '…'}</td>
+                      <td className={styles.next}>{maps[i]?.data ? next.map((e) => skills.byId.get(e.skill)!.short).join('; ') : '…'}</td>
                       <td>
                         <a href={link(`/learners/${l.id}/place`)}>{seen ? 'place again' : 'place'}</a>
                       </td>

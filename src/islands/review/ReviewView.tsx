@@ -31,6 +31,9 @@ interface Review {
   practice: { skill: string; title: string; items: number }[];
 }
 
+/** A smaller move is told as none. */
+const leastMove = 0.03;
+
 export default function ReviewView({ plan }: { plan: string | null }) {
   return (
     <App>
@@ -67,7 +70,7 @@ function Moves({ plans, chosen }: { plans: PlanShort[]; chosen: PlanShort }) {
   if (review.error) return <Failure message={messageOf(review.error)} />;
   if (!review.data || !skills) return <Loading what="Comparing the maps …" />;
   const r = review.data;
-  const up = r.learners.flatMap((l) => l.moved).filter((m) => m.after > m.before).length;
+  const up = r.learners.flatMap((l) => l.moved).filter((m) => m.after > m.before + leastMove).length;
   const own = r.learners.flatMap((l) => l.moved).filter((m) => m.statusAfter === 'on-their-own' && m.statusBefore !== 'on-their-own').length;
   return (
     <>
@@ -127,20 +130,19 @@ function Moves({ plans, chosen }: { plans: PlanShort[]; chosen: PlanShort }) {
 
 function Move({ learner, m, skills }: { learner: string; m: Moved; skills: Skills }) {
   const hue = `var(--strand-${skills.strandOf(m.skill)?.hue ?? 'slate'})`;
+  const still = Math.abs(m.after - m.before) < leastMove;
   return (
     <li className={styles.move}>
       <svg viewBox="-10 -26 74 36" width="74" height="36" role="img" aria-label={`from ${m.before.toFixed(2)} to ${m.after.toFixed(2)}`}>
         <g opacity="0.4">
           <SignalArm x={0} y={0} size={0.8} mastery={m.before} seen interval={null} hue={hue} />
         </g>
-        <path d={armAngle(m.after) >= armAngle(m.before) ? 'M24 -4l6 -6m0 0h-5m5 0v5' : 'M24 -10l6 6m0 0h-5m5 0v-5'} stroke="var(--soft)" fill="none" strokeWidth="1.4" />
+        <path d={still ? 'M24 -7h8' : armAngle(m.after) >= armAngle(m.before) ? 'M24 -4l6 -6m0 0h-5m5 0v5' : 'M24 -10l6 6m0 0h-5m5 0v-5'} stroke="var(--soft)" fill="none" strokeWidth="1.4" />
         <SignalArm x={40} y={0} size={0.8} mastery={m.after} seen interval={null} hue={hue} />
       </svg>
       <div>
         <a href={link(`/learners/${learner}?skill=${m.skill}`)}>{m.title}</a>{' '}
-        <b className={panel.num}>
-          {m.before.toFixed(2)} → {m.after.toFixed(2)}
-        </b>{' '}
+        <b className={panel.num}>{still ? `${m.after.toFixed(2)}, as before` : `${m.before.toFixed(2)} → ${m.after.toFixed(2)}`}</b>{' '}
         <span className={panel.soft}>{m.statusBefore === m.statusAfter ? statusWords[m.statusAfter] : `${statusWords[m.statusBefore]}, now ${statusWords[m.statusAfter]}`}</span>
         {m.because.map((b) => (
           <p key={b}>{b}</p>

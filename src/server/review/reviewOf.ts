@@ -9,7 +9,7 @@ import { dosesAt } from '../planning/wirePlan';
 import { variants } from '../db/schema';
 
 /** A move smaller than this is noise on the screen. */
-const leastMove = 0.01;
+const leastMove = 0.03;
 
 /** What this session moved on each child's map, and why: the map with and without its notes. */
 export async function reviewOf(db: Db, plan: PlanRow): Promise<object> {
