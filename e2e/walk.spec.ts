@@ -86,6 +86,34 @@ for (const [id, name, answers] of [
   });
 }
 
+test('a table of children is told what they could play, and what not', async ({ page }) => {
+  await page.goto(at('/learners'));
+  await page.getByRole('checkbox', { name: 'Fern at this table' }).check();
+  await page.getByRole('checkbox', { name: 'Juno at this table' }).check();
+  await page.getByRole('button', { name: 'What could these 2 play?' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Juno, Fern' }).or(page.getByRole('dialog', { name: 'Fern, Juno' }));
+  await expect(dialog.getByText(/Fern plays “.*”, Juno plays “.*”|Juno plays “.*”, Fern plays “.*”/).first()).toBeVisible();
+  await expect(dialog.getByText(/chances for/).first()).toBeVisible();
+  await dialog.getByText(/games left out, and why/).click();
+  await expect(dialog.getByText(/Nobody has said yet what it practises\./)).toBeVisible();
+});
+
+test('a note about a child is taken back, and a child is truly erased', async ({ page }) => {
+  await page.goto(at('/learners/moss?skill=make-ten'));
+  await page.getByRole('button', { name: 'Note something about this' }).click();
+  await page.getByRole('dialog').getByRole('button', { name: 'stuck' }).click();
+  await page.getByRole('button', { name: 'Note it' }).click();
+  await expect(page.getByText(/statement by an organiser: stuck/)).toBeVisible();
+  await page.getByRole('button', { name: 'take back' }).click();
+  await expect(page.getByText(/: stuck/)).toHaveCount(0);
+  await page.getByRole('button', { name: 'Erase' }).click();
+  await page.getByLabel('Type Moss to erase').fill('Moss');
+  await page.getByRole('button', { name: 'Erase everything' }).click();
+  await page.waitForURL(/\/learners\?/);
+  await expect(page.getByRole('link', { name: 'Bryn' })).toBeVisible();
+  await expect(page.getByRole('link', { name: 'Moss' })).toHaveCount(0);
+});
+
 test('a term is set and a session is planned within its bound', async ({ page }) => {
   await page.goto(at('/plan'));
   await page.getByRole('button', { name: 'Set the term' }).click();

@@ -3,7 +3,7 @@ import { resolve } from 'node:path';
 import { ensureInstalled } from './ensureInstalled.mjs';
 import { readOptions } from './serve.mjs';
 
-const options = readOptions(process.argv.slice(2));
+const options = readOptions(process.argv.slice(2), { data: '.zeitgeber/shelf' });
 ensureInstalled();
 const { buildWorkers } = await import('./buildWorkers.mjs');
 await buildWorkers();

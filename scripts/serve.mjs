@@ -5,8 +5,8 @@ import { stop } from './ensureInstalled.mjs';
 const loopback = new Set(['127.0.0.1', 'localhost', '::1']);
 
 /** Reads --data DIR, --port N, --host H, --reset, --yes. */
-export function readOptions(argv) {
-  const options = { data: '.zeitgeber', port: 4321, host: '127.0.0.1', reset: false, yes: false };
+export function readOptions(argv, usual = {}) {
+  const options = { data: '.zeitgeber', port: 4321, host: '127.0.0.1', reset: false, yes: false, ...usual };
   for (let i = 0; i < argv.length; i++) {
     const word = argv[i];
     const value = () => argv[++i] ?? stop(`${word} needs a value after it.`);

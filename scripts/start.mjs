@@ -1,7 +1,8 @@
 import { ensureInstalled } from './ensureInstalled.mjs';
 import { checkPort, readOptions, serve } from './serve.mjs';
 
-const options = readOptions(process.argv.slice(2));
+// A shelf of one's own, apart from the demo's.
+const options = readOptions(process.argv.slice(2), { data: '.zeitgeber/shelf' });
 ensureInstalled();
 await checkPort(options);
 const { buildAll } = await import('./build.mjs');

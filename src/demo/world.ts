@@ -71,7 +71,7 @@ export const demoGames: readonly DemoGame[] = [
     source: 'free',
     condition: '9 bee cards missing',
     notes: 'print page 2 again',
-    rules: ['Lay number cards and bee cards face down.', 'Turn one of each and say how many bees.', 'Same amount? Keep both and fly again.'],
+    rules: ['Lay number cards and bee cards face down.', 'Turn one of each and say how many bees.', 'Same amount? Keep both and go again.'],
     variants: [
       { title: 'to five', mechanism: 'pair-memory', parameters: { relation: 'equal', secondLook: 'dots', lowestCard: 1, highestCard: 5, rows: 2, columns: 5 }, ages: [4, 6], minutes: 10 },
       { title: 'to ten on frames', mechanism: 'pair-memory', parameters: { relation: 'equal', secondLook: 'ten-frame', lowestCard: 3, highestCard: 10, rows: 4, columns: 4 }, ages: [5, 7], minutes: 12 },

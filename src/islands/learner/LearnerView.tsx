@@ -46,6 +46,7 @@ function Learner({ id, first }: { id: string; first: string | null }) {
   const l = learner.data;
   const all = mastery.data.items;
   const wanted = all.filter((e) => e.wantedNow);
+  const assumed = wanted.filter((e) => e.mastery >= 0.85 && !e.seen).length;
   const next = new Set(goodNext(all, skills, l).map((e) => e.skill));
   const lines = skills.strands.map((s) => ({
     ...s,
@@ -61,7 +62,7 @@ function Learner({ id, first }: { id: string; first: string | null }) {
       <div className={panel.head}>
         <h1>{l.nickname}</h1>
         <Figure big={ageWords(l.born)} small={`${l.framework === 'us' ? 'US-style' : 'England-style'} norms`} />
-        <Figure big={String(wanted.filter((e) => e.mastery >= 0.85).length)} small={`on their own of ${wanted.length} wanted by now`} />
+        <Figure big={String(wanted.filter((e) => e.mastery >= 0.85).length)} small={`on their own of ${wanted.length} wanted by now${assumed > 0 ? `, ${assumed} of them assumed` : ''}`} />
         <Figure big={String(next.size)} small="good next" />
         <Figure big={String(all.filter((e) => e.dueForReview).length)} small="due for review" />
         <span className={panel.spring} />

@@ -72,5 +72,5 @@ function stepWords(s: EstimateWire['steps'][number], note: EvidenceWire | undefi
   const tool = note.support ? `, ${helpWords[note.support] ?? note.support.replaceAll('-', ' ')}` : '';
   const how = note.how ? `, ${howWords[note.how as keyof typeof howWords]}` : '';
   const kind = { placement: 'placed', note: 'table note', 'check-in': 'check-in', statement: 'statement' }[note.kind] ?? note.kind;
-  return `${note.at.slice(0, 10)}, ${kind} by a ${note.by.role}${note.by.ownChild ? ' (own child)' : ''}: ${result}${tool}${how}`;
+  return `${note.at.slice(0, 10)}, ${kind} by ${/^[aeiou]/.test(note.by.role) ? 'an' : 'a'} ${note.by.role}${note.by.ownChild ? ' (own child)' : ''}: ${result}${tool}${how}`;
 }

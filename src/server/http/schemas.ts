@@ -1,3 +1,4 @@
+import { operations } from '../../core/items/item';
 import { any, arr, bool, closed, day, int, nullable, num, obj, oneOf, type Schema, str } from './route';
 
 export const bytesBody = closed({ base64: str, text: str, commit: bool });
@@ -45,7 +46,7 @@ export const changed = obj({ id: str, version: int, change: str }, ['id']);
 export const learnerFields: Record<string, Schema> = { nickname: str, born: str, framework: oneOf('us', 'england'), group: nullable(str), permanentSupports: arr(str), supportsInUse: arr(str), actions: arr(str) };
 export const learnerResponse = obj({ id: str, nickname: str, born: str, framework: str, group: nullable(str), permanentSupports: arr(str), supportsInUse: arr(str), actions: arr(str), version: int });
 
-export const notedItem = closed({ op: str, a: num, b: num, correct: bool }, ['op', 'a', 'b', 'correct']);
+export const notedItem = closed({ op: oneOf(...operations), a: num, b: num, correct: bool }, ['op', 'a', 'b', 'correct']);
 export const evidenceFields: Record<string, Schema> = {
   learner: str,
   at: str,

@@ -3,7 +3,7 @@ import type { Db } from '../db/db';
 import { bins, games, gatherTicks, kinds } from '../db/schema';
 import { refuse } from '../http/problemError';
 import { type PlanRow } from '../planning/planStore';
-import { materialsOf, variantById } from '../shelf/shelfStore';
+import { materialsOf } from '../shelf/shelfStore';
 
 interface GatherItem {
   item: string;
@@ -32,7 +32,7 @@ export function gatherList(db: Db, plan: PlanRow): { plan: string; date: string;
     const inRound = new Map<string, number>();
     for (const t of round.tables) {
       const wanted = new Map<string, number>();
-      for (const s of t.seats) for (const m of materialsOf(db, variantById(db, s.variant).id)) wanted.set(m.kind, Math.max(wanted.get(m.kind) ?? 0, m.quantity));
+      for (const s of t.seats) for (const m of materialsOf(db, s.variant)) wanted.set(m.kind, Math.max(wanted.get(m.kind) ?? 0, m.quantity));
       for (const [kind, q] of wanted) {
         inRound.set(kind, (inRound.get(kind) ?? 0) + q);
         usedBy.set(kind, (usedBy.get(kind) ?? new Set()).add(t.game));

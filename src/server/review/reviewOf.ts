@@ -63,7 +63,7 @@ function noteSentence(n: EvidenceRow, names: ReturnType<typeof titles>): string 
   const how = n.how ? `, ${howWords[n.how]}` : '';
   const missed = n.items.filter((i) => !i.correct).map((i) => `${i.a} ${signs[i.op] ?? i.op} ${i.b}`);
   const result = n.result ? resultWords[n.result] : `${n.correct} of ${n.total}`;
-  return `Noted by a ${n.byRole}${n.byOwnChild ? ', own child' : ''}: ${result}${tool}${how}${where}${missed.length > 0 ? `; missed ${missed.join(', ')}` : ''}.`;
+  return `Noted by ${/^[aeiou]/.test(n.byRole) ? 'an' : 'a'} ${n.byRole}${n.byOwnChild ? ', own child' : ''}: ${result}${tool}${how}${where}${missed.length > 0 ? `; missed ${missed.join(', ')}` : ''}.`;
 }
 
 const signs: Readonly<Record<string, string>> = { add: '+', subtract: '−', multiply: '×', divide: '÷' };

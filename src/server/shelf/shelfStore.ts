@@ -195,6 +195,8 @@ export function updateVariant(db: Db, id: string, input: VariantInput, version: 
     const mechanism = input.mechanism === undefined ? before.mechanism : input.mechanism;
     const merged = { ...input, parameters: input.parameters ?? before.parameters, players: input.players ?? { min: before.playersMin, max: before.playersMax }, ages: input.ages ?? ([before.agesMin, before.agesMax] as [number, number]) };
     checkVariant(mechanism, merged);
+    const twin = input.title === undefined ? undefined : tx.select().from(variants).where(eq(variants.gameId, before.gameId)).all().find((v) => v.id !== id && v.title.toLowerCase() === input.title!.trim().toLowerCase());
+    if (twin) throw refuse('duplicate', `There is a version "${twin.title}" already.`, 'title');
     const materialsBefore = materialsOf(tx, id);
     tx.update(variants)
       .set({

@@ -63,6 +63,7 @@ export function meetingsOf(db: Db, termId: string): MeetingRow[] {
 export function updateMeeting(db: Db, id: string, change: Partial<Pick<MeetingRow, 'off' | 'offBecause' | 'startsAt' | 'rounds' | 'minutes' | 'tables' | 'helpers'>>): { id: string } {
   const row = db.select().from(meetings).where(eq(meetings.id, id)).get();
   if (!row) throw notFound('meeting', id);
+  if (Object.keys(change).length === 0) return { id };
   db.update(meetings).set(change).where(eq(meetings.id, id)).run();
   return { id };
 }
