@@ -8,6 +8,14 @@ export interface LooseItem extends Item {
   readonly seat: number;
 }
 
+/** How often a loose item came, how much of that is in batch records, and what it counts for. */
+export interface LooseCount {
+  readonly item: LooseItem;
+  count: number;
+  counted: number;
+  classes: readonly number[] | null;
+}
+
 /**
  * What one game reports while it is played. Dense typed arrays and plain numbers only:
  * the turn loop allocates nothing.
@@ -19,7 +27,7 @@ export class GameLog {
   readonly secondsOfSeat: Float64Array;
   readonly scores: Float64Array;
   /** Items off the dense grid, counted by text key. */
-  readonly loose = new Map<string, { item: LooseItem; count: number }>();
+  readonly loose = new Map<string, LooseCount>();
   turns = 0;
   rounds = 0;
   itemSeconds = 0;
@@ -105,7 +113,7 @@ export class GameLog {
     const result = c.op === 'add' ? a + b : c.op === 'subtract' ? a - b : c.op === 'multiply' ? a * b : c.op === 'divide' ? a / b : Math.sign(a - b);
     const item = known?.item ?? { op: c.op, a, b, result, unknown: c.unknown, rep: c.rep, seat };
     if (known) known.count++;
-    else this.loose.set(key, { item, count: 1 });
+    else this.loose.set(key, { item, count: 1, counted: 0, classes: null });
     const seconds = secondsOfItem(this.time, item);
     this.itemSeconds += seconds;
     this.secondsOfSeat[seat]! += seconds;

@@ -159,17 +159,16 @@ export class Simulation {
     this.minuteCounts[Math.min(minutesBins - 1, Math.floor(seconds / 60 / minutesPerBin))]!++;
   }
 
-  private looseBefore = new Map<string, number>();
-
   private countLoose(record: Float64Array): void {
-    for (const [key, { item, count }] of this.log.loose) {
-      const fresh = count - (this.looseBefore.get(key) ?? 0);
+    for (const loose of this.log.loose.values()) {
+      const fresh = loose.count - loose.counted;
       if (fresh === 0) continue;
-      this.looseBefore.set(key, count);
-      const out = HEAD + item.seat * (2 + this.classes.size) + 2;
+      loose.counted = loose.count;
+      loose.classes ??= this.classes.of(loose.item);
+      const out = HEAD + loose.item.seat * (2 + this.classes.size) + 2;
       record[ITEMS]! += fresh;
       record[out - 1]! += fresh;
-      for (const m of this.classes.of(item)) record[out + m]! += fresh;
+      for (const m of loose.classes) record[out + m]! += fresh;
     }
   }
 

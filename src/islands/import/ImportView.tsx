@@ -1,10 +1,11 @@
-import { useMutation } from '@tanstack/react-query';
+import { useMutation, useQuery } from '@tanstack/react-query';
 import { useRef, useState } from 'react';
 import { Button } from '../../ui/Button';
 import { LinkButton } from '../../ui/LinkButton';
-import { api, ApiError, type ApiProblem, base64Of, link, writeKey } from '../shared/api';
+import { api, ApiError, type ApiProblem, base64Of, get, link, type Page, writeKey } from '../shared/api';
 import { App, messageOf } from '../shared/App';
 import panel from '../shared/panel.module.css';
+import type { KindWire } from '../shared/types';
 import styles from './import.module.css';
 
 interface Preview {
@@ -68,7 +69,7 @@ function Import({ kind }: { kind: keyof typeof kinds }) {
         }}
       >
         <input ref={input} type="file" accept=".csv,text/csv" aria-label="CSV file" onChange={(e) => void take(e.target.files?.[0])} />
-        <span>{file ? file.name : 'Choose a file, or drop it here. Nothing is changed before you have looked.'}</span>
+        <span>{file ? 'Nothing is changed before you say so.' : 'Choose a file, or drop it here. Nothing is changed before you have looked.'}</span>
       </div>
       {preview.isPending && <p role="status">Reading …</p>}
       {preview.error && (
@@ -128,7 +129,7 @@ function Import({ kind }: { kind: keyof typeof kinds }) {
                 </ul>
               </details>
             )}
-            <div className={styles.scroll}>{kind === 'shelf' ? <ShelfRows rows={found.rows!} /> : <RosterRows rows={found.drafts!} />}</div>
+            <div className={styles.scroll}>{kind === 'shelf' ? <ShelfRows rows={found.rows!} proposed={found.proposedKinds ?? []} /> : <RosterRows rows={found.drafts!} />}</div>
           </section>
         )
       )}
@@ -136,7 +137,9 @@ function Import({ kind }: { kind: keyof typeof kinds }) {
   );
 }
 
-function ShelfRows({ rows }: { rows: NonNullable<Preview['rows']> }) {
+function ShelfRows({ rows, proposed }: { rows: NonNullable<Preview['rows']>; proposed: NonNullable<Preview['proposedKinds']> }) {
+  const known = useQuery({ queryKey: ['kinds'], queryFn: () => get<Page<KindWire>>('/kinds?limit=5000') });
+  const titles = new Map([...(known.data?.items ?? []), ...proposed].map((k) => [k.id, k.title.toLowerCase()]));
   return (
     <table className={styles.table}>
       <thead>
@@ -162,7 +165,7 @@ function ShelfRows({ rows }: { rows: NonNullable<Preview['rows']> }) {
             <td>{r.ages.join('–')}</td>
             <td>{r.players[0] === r.players[1] ? r.players[0] : r.players.join('–')}</td>
             <td>{r.minutes}</td>
-            <td>{r.materials.map((m) => `${m.quantity > 1 ? `${m.quantity} × ` : ''}${m.kind.replaceAll('-', ' ')}`).join(', ')}</td>
+            <td>{r.materials.map((m) => `${m.quantity > 1 ? `${m.quantity} × ` : ''}${titles.get(m.kind) ?? m.kind}`).join(', ')}</td>
             <td>{r.mechanism ? 'will be played by the machine' : r.declared.length > 0 ? 'your own word' : 'nothing yet'}</td>
           </tr>
         ))}

@@ -9,6 +9,9 @@ import type { Skills } from '../shared/useSkills';
 import { signOf } from '../shared/words';
 import styles from './learner.module.css';
 
+/** An inference that moves less than this is not told. */
+const leastStep = 0.005;
+
 /** Why this number: the chain of what was seen, each step with its effect. */
 export function WhyPanel({ skill, estimate: e, skills, evidence, onNote, onChanged }: { skill: SkillWire; estimate: EstimateWire; skills: Skills; evidence: readonly EvidenceWire[]; onNote: () => void; onChanged: () => void }) {
   const tell = useTell();
@@ -31,7 +34,7 @@ export function WhyPanel({ skill, estimate: e, skills, evidence, onNote, onChang
       </p>
       <h3>Why {e.mastery.toFixed(2)}?</h3>
       <ol className={styles.steps}>
-        {e.steps.map((s, i) => {
+        {e.steps.filter((s, i) => i === 0 || s.evidence !== null || Math.abs(s.after - s.before) >= leastStep).map((s, i) => {
           const note = s.evidence ? byId.get(s.evidence) : undefined;
           return (
             <li key={i}>

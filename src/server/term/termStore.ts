@@ -68,9 +68,9 @@ export function updateMeeting(db: Db, id: string, change: Partial<Pick<MeetingRo
   return { id };
 }
 
-/** The plan that stands for a date: played first, then made by hand, then the forecast. */
+/** The plan that stands for a date: played first, then made by hand, then the forecast; one that found no seats last. */
 export function planFor(all: readonly (typeof plans.$inferSelect)[], date: string): typeof plans.$inferSelect | null {
-  const rank = (p: typeof plans.$inferSelect): number => (p.playedAt ? 0 : p.forecast ? 2 : 1);
+  const rank = (p: typeof plans.$inferSelect): number => (p.playedAt ? 0 : p.status === 'infeasible' ? 3 : p.forecast ? 2 : 1);
   return all.filter((p) => p.date === date).sort((x, y) => rank(x) - rank(y) || (x.createdAt < y.createdAt ? 1 : -1))[0] ?? null;
 }
 

@@ -1,0 +1,152 @@
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { eq } from 'drizzle-orm';
+import type { Db } from './db/db';
+import { closeDb, openAt } from './db/open';
+import { plans, simulations, variants } from './db/schema';
+import { addEvidence } from './evidence/evidenceStore';
+import { ProblemError } from './http/problemError';
+import { closePool } from './jobs/pool';
+import { importRoster } from './learners/importRoster';
+import { allLearners } from './learners/learnerStore';
+import { completeRounds, editPlan } from './planning/editPlan';
+import { checkRounds, planById, startPlan } from './planning/planStore';
+import { wirePlan } from './planning/wirePlan';
+import { gatherList, tick } from './prep/gatherList';
+import { reviewOf } from './review/reviewOf';
+import { importShelf } from './shelf/importShelf';
+import { offersOf } from './shelf/offers';
+import { setStock } from './shelf/shelfStore';
+import { putTerm, startTermPlan, termView } from './term/termStore';
+
+let db: Db;
+let directory: string;
+const today = '2026-11-10';
+const now = '2026-11-10T10:00:00.000Z';
+let id = '';
+
+const shape = (present: string[]) => ({ date: today, present, rounds: 2, minutes: 15, tables: 3, helpers: 1, seed: 2, seconds: 0.2 });
+
+beforeAll(async () => {
+  directory = mkdtempSync(join(tmpdir(), 'zeitgeber-'));
+  process.env['ZEITGEBER_DATA'] = directory;
+  db = openAt(directory);
+  importShelf(db, readFileSync('examples/shelf.csv'), true, now);
+  importRoster(db, readFileSync('examples/roster.csv'), true, today, now);
+  for (const [kind, n] of [['number-deck-1-10', 2], ['pip-die', 4], ['target-cards', 1], ['pair-cards', 2], ['dot-cards', 1]] as const) setStock(db, kind, n);
+  const job = await (await startPlan(db, shape(allLearners(db).map((l) => l.id)), today, now)).finished;
+  if (job.status !== 'done') throw new Error(job.problem?.message);
+  id = job.result!.plan;
+});
+afterAll(async () => {
+  await closePool();
+  db.$client.close();
+  closeDb();
+  rmSync(directory, { recursive: true, force: true });
+});
+
+describe('offers', () => {
+  it('are calculated where the machine can play, declared where the owner spoke, and kept', async () => {
+    const offers = await offersOf(db);
+    expect(offers).toHaveLength(25);
+    expect(offers.find((o) => o.variant === 'cog-pairs-tens')!.source).toBe('calculated');
+    expect(offers.find((o) => o.game === 'fog-signals')!.source).toBe('declared');
+    expect(offers.find((o) => o.game === 'quiet-carriage')!.source).toBe('none');
+    const stored = db.select().from(simulations).all().length;
+    await offersOf(db);
+    expect(db.select().from(simulations).all()).toHaveLength(stored);
+  });
+  it('say which versions can share a table: cards differ, totals may not', async () => {
+    const offers = await offersOf(db);
+    const mix = (v: string): string => offers.find((o) => o.variant === v)!.mixClass;
+    expect(mix('honey-ladder-up-to-50')).not.toBe(mix('honey-ladder-down-from-50'));
+    expect(mix('cog-pairs-tens')).not.toBe(mix('cog-pairs-nines'));
+  });
+});
+
+describe('a stored session', () => {
+  it('seats everyone, keeps every rule and lies within its bound', async () => {
+    const plan = planById(db, id);
+    expect(plan.objective).toBeLessThanOrEqual(plan.bound + 1e-9);
+    for (const r of plan.rounds) expect([...r.tables.flatMap((t) => t.seats.map((s) => s.learner)), ...r.resting]).toHaveLength(9);
+    expect((await checkRounds(db, plan, plan.rounds, today)).violations).toEqual([]);
+    expect(plan.rounds[0]!.tables[0]!.seats[0]!.why.length).toBeGreaterThan(10);
+    expect(((await wirePlan(db, plan)) as { gap: number }).gap).toBeGreaterThanOrEqual(0);
+  });
+
+  it('tells what an edit breaks, keeps frozen reasons, and refuses nonsense', async () => {
+    const plan = planById(db, id);
+    const [first, ...rest] = plan.rounds[0]!.tables;
+    const mover = first!.seats[0]!;
+    const edited = [{ tables: [{ ...first!, seats: first!.seats.slice(1) }, ...rest], resting: [mover.learner, ...plan.rounds[0]!.resting] }, plan.rounds[1]!];
+    const whole = await completeRounds(db, plan, edited, today);
+    expect(whole[1]).toEqual(plan.rounds[1]);
+    const twice = [{ ...plan.rounds[0]!, resting: [mover.learner] }, plan.rounds[1]!];
+    await expect(completeRounds(db, plan, twice, today)).rejects.toThrow(/placed twice/);
+    await expect(completeRounds(db, plan, [{ tables: [{ game: 'nowhere', seats: [{ learner: mover.learner }] }], resting: [] }], today)).rejects.toBeInstanceOf(ProblemError);
+    const crowd = [{ tables: [{ game: first!.game, seats: allLearners(db).map((l) => ({ learner: l.id })) }], resting: [] }, plan.rounds[1]!];
+    const { violations } = await checkRounds(db, plan, await completeRounds(db, plan, crowd, today), today);
+    expect(violations.map((v) => v.rule)).toContain('size');
+    expect(violations.find((v) => v.rule === 'size')!.message).toMatch(/9 players in round 1/);
+  });
+
+  it('saves an edit with its version, and answers a stale one with a conflict', async () => {
+    const plan = planById(db, id);
+    const saved = await editPlan(db, id, plan.rounds, [], plan.version, today);
+    expect(saved.version).toBe(plan.version + 1);
+    expect(planById(db, id).edited).toBe(true);
+    await expect(editPlan(db, id, plan.rounds, [], plan.version, today)).rejects.toThrow(/in the meantime/);
+  });
+
+  it('lists what to bring, counting for the round that needs most, and keeps ticks', () => {
+    const list = gatherList(db, planById(db, id));
+    const deck = list.bins.flatMap((b) => b.items).find((i) => i.item === 'kind:number-deck-1-10');
+    const perRound = planById(db, id).rounds.map((r) => r.tables.filter((t) => t.seats.some((s) => /honey|cog/.test(s.variant))).length);
+    if (deck) expect(deck.quantity).toBe(Math.max(...perRound));
+    const item = list.bins[0]!.items[0]!.item;
+    tick(db, planById(db, id), item, true, now);
+    expect(gatherList(db, planById(db, id)).ticked).toBe(1);
+    tick(db, planById(db, id), item, false, now);
+    expect(gatherList(db, planById(db, id)).ticked).toBe(0);
+    expect(() => tick(db, planById(db, id), 'kind:moonstone', true, now)).toThrow(/not on this list/);
+  });
+
+  it('still opens when a version it used is gone', async () => {
+    const plan = planById(db, id);
+    const gone = plan.rounds[0]!.tables[0]!.seats[0]!.variant;
+    const row = db.select().from(variants).where(eq(variants.id, gone)).get()!;
+    db.delete(variants).where(eq(variants.id, gone)).run();
+    expect(gatherList(db, plan).total).toBeGreaterThan(0);
+    expect(await wirePlan(db, plan)).toMatchObject({ id });
+    db.insert(variants).values(row).run();
+  });
+
+  it('moves the map only by what was noted, and says so', async () => {
+    const quiet = (await reviewOf(db, planById(db, id))) as { noted: number; learners: { moved: unknown[] }[] };
+    expect(quiet.noted).toBe(0);
+    expect(quiet.learners.every((l) => l.moved.length === 0)).toBe(true);
+    const seat = planById(db, id).rounds[0]!.tables[0]!.seats[0]!;
+    addEvidence(db, [{ learner: seat.learner, kind: 'note', skill: 'pairs-of-10', result: 'support', support: 'bead-frame', variant: seat.variant, session: id, items: [{ op: 'add', a: 6, b: 4, correct: false }], by: { role: 'helper' } }], today, now);
+    const loud = (await reviewOf(db, planById(db, id))) as { noted: number; learners: { learner: string; moved: { skill: string; because: string[] }[] }[] };
+    const moved = loud.learners.find((l) => l.learner === seat.learner)!.moved;
+    expect(loud.noted).toBe(1);
+    expect(moved.find((m) => m.skill === 'pairs-of-10')!.because[0]).toMatch(/with help \(bead frame\).*missed 6 \+ 4/);
+    expect(loud.learners.filter((l) => l.learner !== seat.learner).every((l) => l.moved.length === 0)).toBe(true);
+  });
+});
+
+describe('the weeks ahead', () => {
+  it('are planned as forecasts that leave today’s plan alone and give way when planned anew', async () => {
+    putTerm(db, { title: 'Autumn', starts: '2026-11-02', ends: '2026-11-29', weekdays: [2], startsAt: '10:00', rounds: 2, minutes: 15, tables: 3, helpers: 1 });
+    const planAhead = async (): Promise<number> => (await (await startTermPlan(db, today, now, { seed: 1, secondsPerMeeting: 0.1 })).finished).result!.planned;
+    expect(await planAhead()).toBe(2);
+    const before = db.select().from(plans).all().length;
+    expect(await planAhead()).toBe(2);
+    expect(db.select().from(plans).all()).toHaveLength(before);
+    const view = termView(db, today) as { meetings: { date: string; plan: { id: string; forecast: boolean } | null }[] };
+    expect(view.meetings.find((m) => m.date === today)!.plan!.id).toBe(id);
+    expect(view.meetings.filter((m) => m.plan?.forecast)).toHaveLength(2);
+  });
+});
