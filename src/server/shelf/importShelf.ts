@@ -32,13 +32,8 @@ export function importShelf(db: Db, bytes: Uint8Array, commit: boolean, now: str
     checkParameters,
     seatsOf: (id) => mechanismById(id)?.seats ?? null,
   });
-  const known = new Set(
-    db
-      .select()
-      .from(variants)
-      .all()
-      .map((v) => `${plainWords(db.select().from(games).all().find((g) => g.id === v.gameId)!.title)}|${plainWords(v.title)}`),
-  );
+  const titles = new Map(db.select().from(games).all().map((g) => [g.id, plainWords(g.title)]));
+  const known = new Set(db.select().from(variants).all().map((v) => `${titles.get(v.gameId)}|${plainWords(v.title)}`));
   const rows = reading.drafts.map((d) => ({ ...d, already: known.has(`${plainWords(d.game)}|${plainWords(d.variant)}`) }));
   const preview = { rows, problems: reading.problems, remarks: [...reading.remarks, ...rows.filter((r) => r.already).map((r) => ({ row: r.row, message: `${r.game}, ${r.variant} is on the shelf already; left as is.` }))], proposedKinds: reading.proposedKinds };
   if (!commit) return { committed: false, ...preview, added: { games: 0, variants: 0, kinds: 0 }, change: null };

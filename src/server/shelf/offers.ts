@@ -6,7 +6,7 @@ import type { Mechanism } from '../../core/mechanisms/mechanism';
 import type { Offer } from '../../core/recommend/offer';
 import type { Db } from '../db/db';
 import { games, kinds, variantMaterials, variants } from '../db/schema';
-import { profileTask, resultOf, usualSeats } from '../simulations/profileStore';
+import { doseSummary, profileTask, usualSeats } from '../simulations/profileStore';
 import type { VariantRow } from './shelfStore';
 
 /** Every variant in use, with what it practises; profiles not known yet are worked out first. */
@@ -18,14 +18,14 @@ export async function offersOf(db: Db): Promise<Offer[]> {
   const mixOf = mixClasses(rows);
   return Promise.all(
     rows.map(async (v): Promise<Offer> => {
-      const doses = new Float64Array(graph.skills.length);
+      let doses = new Float64Array(graph.skills.length);
       let source: Offer['source'] = 'none';
       let minutes = v.minutes;
       if (v.mechanism) {
-        const r = await resultOf(db, profileTask(v, usualSeats(v)));
+        const summary = await doseSummary(db, profileTask(v, usualSeats(v)));
         source = 'calculated';
-        minutes = Math.min(v.minutes, Number(r.minutes['0.5']));
-        for (const list of r.doses) for (const d of list) doses[graph.indexOf.get(d.skill)!]! += d.perTenMinutes / r.doses.length;
+        minutes = Math.min(v.minutes, summary.minutes);
+        doses = Float64Array.from(summary.doses);
       } else if (v.declared.length > 0) {
         source = 'declared';
         for (const d of v.declared) if (graph.indexOf.has(d.skill)) doses[graph.indexOf.get(d.skill)!] = d.perTenMinutes;

@@ -1,7 +1,6 @@
 import { shippedGraph } from '../../contract/shippedData';
 import { mechanisms } from '../../core/mechanisms/registry';
 import { policies } from '../../core/mechanisms/mechanism';
-import type { Db } from '../db/db';
 import { bins, changes, games, kinds, variants } from '../db/schema';
 import { refuse } from '../http/problemError';
 import { any, arr, bool, closed, int, list, nullable, num, obj, page, pageQuery, type Route, str } from '../http/route';
@@ -10,8 +9,9 @@ import { profileOf } from '../simulations/profileOf';
 import { usualSeats } from '../simulations/profileStore';
 import { breadthsOf } from '../../core/skills/breadth';
 import { offersOf } from './offers';
+import { materialsByVariant, wireGames, wireVariant, wireVariants } from './wireShelf';
 import { importShelf } from './importShelf';
-import { createGame, createVariant, gameById, materialsOf, setRetired, setStock, updateGame, updateVariant, variantById, type GameRow, type VariantRow } from './shelfStore';
+import { createGame, createVariant, gameById, setRetired, setStock, updateGame, updateVariant, variantById } from './shelfStore';
 import { undoChange } from './undo';
 
 export function bytesOf(body: { base64?: string; text?: string }): Uint8Array {
@@ -19,36 +19,6 @@ export function bytesOf(body: { base64?: string; text?: string }): Uint8Array {
   if (body.text !== undefined) return new TextEncoder().encode(body.text);
   throw refuse('malformed', 'Send the file as "base64" or "text".', 'text');
 }
-
-const wireGame = (db: Db, g: GameRow): object => ({
-  id: g.id,
-  title: g.title,
-  bin: g.binId,
-  source: g.source,
-  condition: g.condition,
-  notes: g.notes,
-  rules: g.rules,
-  retired: g.retiredAt !== null,
-  version: g.version,
-  variants: db.select().from(variants).all().filter((v) => v.gameId === g.id && v.retiredAt === null).map((v) => v.id),
-});
-
-const wireVariant = (db: Db, v: VariantRow): object => ({
-  id: v.id,
-  game: v.gameId,
-  title: v.title,
-  mechanism: v.mechanism,
-  parameters: v.parameters,
-  ages: [v.agesMin, v.agesMax],
-  players: { min: v.playersMin, max: v.playersMax },
-  minutes: v.minutes,
-  materials: materialsOf(db, v.id),
-  helper: v.helper,
-  preparationMinutes: v.preparationMinutes,
-  declared: v.declared,
-  retired: v.retiredAt !== null,
-  version: v.version,
-});
 
 let breadthCache: Float64Array | null = null;
 const breadths = (): Float64Array => (breadthCache ??= breadthsOf(shippedGraph()));
@@ -72,15 +42,15 @@ export const shelfRoutes: readonly Route[] = [
     response: list(obj({ id: str, title: str, strand: str, wantedAt: obj({}), prerequisites: arr(obj({ id: str, sort: str })), codes: arr(str), predicate: nullable(obj({})) })),
     handle: ({ query }) => ({ ...page(shippedGraph().skills, query), strands: shippedGraph().strands }),
   },
-  { method: 'GET', path: '/games', summary: 'Games on the shelf', query: { ...pageQuery, retired: { enum: ['true', 'false'] } }, response: list(gameResponse), handle: ({ db, query }) => page(db.select().from(games).all().filter((g) => query['retired'] === 'true' || g.retiredAt === null).map((g) => wireGame(db, g)), query) },
+  { method: 'GET', path: '/games', summary: 'Games on the shelf', query: { ...pageQuery, retired: { enum: ['true', 'false'] } }, response: list(gameResponse), handle: ({ db, query }) => page(wireGames(db, db.select().from(games).all().filter((g) => query['retired'] === 'true' || g.retiredAt === null)), query) },
   { method: 'POST', path: '/games', summary: 'Put a game on the shelf', body: closed(gameFields, ['title']), status: 201, response: changed, handle: ({ db, body, now }) => createGame(db, body, now) },
-  { method: 'GET', path: '/games/{id}', summary: 'One game with its variants', response: gameResponse, handle: ({ db, params }) => wireGame(db, gameById(db, params['id']!)) },
+  { method: 'GET', path: '/games/{id}', summary: 'One game with its variants', response: gameResponse, handle: ({ db, params }) => wireGames(db, [gameById(db, params['id']!)])[0] },
   { method: 'PATCH', path: '/games/{id}', summary: 'Change a game', body: closed({ ...gameFields, version: int }, ['version']), response: changed, handle: ({ db, params, body: { version, ...input } }) => updateGame(db, params['id']!, input, version) },
   { method: 'POST', path: '/games/{id}/retire', summary: 'Put a game away without losing it', response: changed, handle: ({ db, params, now }) => setRetired(db, 'game', params['id']!, true, now) },
   { method: 'POST', path: '/games/{id}/restore', summary: 'Bring a game back', response: changed, handle: ({ db, params, now }) => setRetired(db, 'game', params['id']!, false, now) },
-  { method: 'GET', path: '/variants', summary: 'Variants in use', query: { ...pageQuery, game: str, retired: { enum: ['true', 'false'] } }, response: list(variantResponse), handle: ({ db, query }) => page(db.select().from(variants).all().filter((v) => (query['retired'] === 'true' || v.retiredAt === null) && (query['game'] === undefined || v.gameId === query['game'])).map((v) => wireVariant(db, v)), query) },
+  { method: 'GET', path: '/variants', summary: 'Variants in use', query: { ...pageQuery, game: str, retired: { enum: ['true', 'false'] } }, response: list(variantResponse), handle: ({ db, query }) => page(wireVariants(db, db.select().from(variants).all().filter((v) => (query['retired'] === 'true' || v.retiredAt === null) && (query['game'] === undefined || v.gameId === query['game']))), query) },
   { method: 'POST', path: '/variants', summary: 'Add a variant to a game', body: closed({ ...variantFields, game: str }, ['game', 'title']), status: 201, response: changed, handle: ({ db, body: { game, ...input } }) => createVariant(db, game, input) },
-  { method: 'GET', path: '/variants/{id}', summary: 'One variant', response: variantResponse, handle: ({ db, params }) => wireVariant(db, variantById(db, params['id']!)) },
+  { method: 'GET', path: '/variants/{id}', summary: 'One variant', response: variantResponse, handle: ({ db, params }) => wireVariant(variantById(db, params['id']!), materialsByVariant(db)) },
   { method: 'PATCH', path: '/variants/{id}', summary: 'Change a variant', body: closed({ ...variantFields, version: int }, ['version']), response: changed, handle: ({ db, params, body: { version, ...input } }) => updateVariant(db, params['id']!, input, version) },
   { method: 'POST', path: '/variants/{id}/retire', summary: 'Put a variant away', response: changed, handle: ({ db, params, now }) => setRetired(db, 'variant', params['id']!, true, now) },
   { method: 'POST', path: '/variants/{id}/restore', summary: 'Bring a variant back', response: changed, handle: ({ db, params, now }) => setRetired(db, 'variant', params['id']!, false, now) },
