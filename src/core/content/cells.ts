@@ -106,3 +106,10 @@ export function slugOf(title: string): string {
       .replace(/^-+|-+$/g, '') || 'thing'
   );
 }
+
+/** `TWO LAMPS` and `two lamps` both become `Two Lamps`; mixed case stays as typed. */
+export function tidyTitle(text: string): string {
+  const plain = text.trim().replace(/\s+/g, ' ');
+  const shouted = plain === plain.toUpperCase() || plain === plain.toLowerCase();
+  return shouted ? plain.toLowerCase().replace(/(^|[\s-])(\p{L})/gu, (_, gap: string, letter: string) => gap + letter.toUpperCase()) : plain;
+}

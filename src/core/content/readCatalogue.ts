@@ -1,6 +1,6 @@
 import type { MaterialKind } from '../materials/kind';
 import type { Problem, Result } from '../shared/codes';
-import { oldestAge, plainWords, readAges, readMaterial, readMinutes, readParameters, readSpan, slugOf } from './cells';
+import { oldestAge, plainWords, readAges, readMaterial, readMinutes, readParameters, readSpan, slugOf, tidyTitle } from './cells';
 
 export interface CsvRow {
   /** Line in the file, the header being 1. */
@@ -245,10 +245,3 @@ class RowReader {
 
 /** Chances in ten minutes that a declared skill stands for when no number is given. */
 const declaredDose = 10;
-
-/** `TWO LAMPS` and `two lamps` both become `Two Lamps`; mixed case stays as typed. */
-export function tidyTitle(text: string): string {
-  const plain = text.trim().replace(/\s+/g, ' ');
-  const shouted = plain === plain.toUpperCase() || plain === plain.toLowerCase();
-  return shouted ? plain.toLowerCase().replace(/(^|[\s-])(\p{L})/gu, (_, gap: string, letter: string) => gap + letter.toUpperCase()) : plain;
-}

@@ -2,6 +2,7 @@ import { predictMastery } from '../mastery/predictMastery';
 import { learnerNeeds, type LearnerNeeds, type NeedyLearner } from '../recommend/learnerNeeds';
 import type { Offer } from '../recommend/offer';
 import { mainSkill } from '../recommend/recommend';
+import { expectedSuccess } from '../recommend/valueOf';
 import type { SkillGraph } from '../skills/skillGraph';
 import { buildSession, type BuiltSession, type SessionSettings } from './buildSession';
 import type { SolveModel } from './linearModel';
@@ -147,11 +148,5 @@ function readMeeting(graph: SkillGraph, meeting: TermMeeting, built: BuiltSessio
 /** What a seat is for: the skill served best, its chances in the round and the success to expect. */
 export function seatReason(graph: SkillGraph, offer: Offer, needs: LearnerNeeds, minutes: number): { skill: string | null; chances: number; success: number } {
   const skill = mainSkill(offer, needs, minutes);
-  let sum = 0;
-  let weight = 0;
-  for (let k = 0; k < offer.doses.length; k++) {
-    sum += offer.doses[k]! * needs.success[k]!;
-    weight += offer.doses[k]!;
-  }
-  return { skill: skill < 0 ? null : graph.skills[skill]!.id, chances: skill < 0 ? 0 : (offer.doses[skill]! * minutes) / 10, success: weight === 0 ? 0 : sum / weight };
+  return { skill: skill < 0 ? null : graph.skills[skill]!.id, chances: skill < 0 ? 0 : (offer.doses[skill]! * minutes) / 10, success: expectedSuccess(offer, needs) };
 }

@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { Button } from '../../ui/Button';
 import { Dialog } from '../../ui/Dialog';
 import { Field } from '../../ui/Field';
+import { FormActions } from '../../ui/FormActions';
 import { api, ApiError, get, type Page, writeKey } from '../shared/api';
 import { messageOf } from '../shared/App';
 import panel from '../shared/panel.module.css';
@@ -163,12 +164,7 @@ export function VariantDialog({ game, variant, kinds, onClose, onSaved }: { game
           </div>
         </div>
         {save.error && !shownAtField.includes(problem?.field ?? '') && <p className={panel.bad}>{messageOf(save.error)}</p>}
-        <div className={panel.actions}>
-          <Button onClick={onClose}>Leave it</Button>
-          <Button kind="main" type="submit" disabled={save.isPending}>
-            Save
-          </Button>
-        </div>
+        <FormActions onLeave={onClose} busy={save.isPending} />
       </form>
     </Dialog>
   );

@@ -1,8 +1,8 @@
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { Button } from '../../ui/Button';
 import { Dialog } from '../../ui/Dialog';
 import { Field } from '../../ui/Field';
+import { FormActions } from '../../ui/FormActions';
 import { api, ApiError, get, type Page, writeKey } from '../shared/api';
 import { messageOf } from '../shared/App';
 import panel from '../shared/panel.module.css';
@@ -76,12 +76,7 @@ export function LearnerDialog({ learner, onClose, onSaved }: { learner: LearnerW
           {(p) => <textarea {...p} rows={3} value={actions} onChange={(e) => setActions(e.target.value)} />}
         </Field>
         {save.error && !problem?.field && <p className={panel.bad}>{messageOf(save.error)}</p>}
-        <div className={panel.actions}>
-          <Button onClick={onClose}>Leave it</Button>
-          <Button kind="main" type="submit" disabled={save.isPending}>
-            Save
-          </Button>
-        </div>
+        <FormActions onLeave={onClose} busy={save.isPending} />
       </form>
     </Dialog>
   );

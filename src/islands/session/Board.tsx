@@ -65,7 +65,7 @@ export function Board(props: BoardProps) {
   );
 }
 
-function Cell({ plan, draft, variants, kinds, checked, nickname, violations, chosen, onChoose, grabbed, onGrab, onPut, onChange, round, index, table, title }: BoardProps & { round: number; index: number; table: EditTable; title: string }) {
+function Cell({ draft, variants, kinds, checked, nickname, violations, chosen, onChoose, grabbed, onGrab, onPut, onChange, round, index, table, title }: BoardProps & { round: number; index: number; table: EditTable; title: string }) {
   const { setNodeRef, isOver } = useDroppable({ id: `${round}|${index}`, data: { round, table: index } });
   const locked = tableLocked(draft, round, table);
   const isChosen = chosen?.round === round && chosen.table === index;
@@ -74,7 +74,7 @@ function Cell({ plan, draft, variants, kinds, checked, nickname, violations, cho
   const chosenBy = new Map(checked?.[round]?.tables.find((t) => t.game === table.game)?.seats.map((s) => [s.learner, s.variant]));
   const wanted = new Map<string, number>();
   for (const s of table.seats) for (const m of own.find((v) => v.id === (s.variant ?? chosenBy.get(s.learner)))?.materials ?? []) wanted.set(m.kind, Math.max(wanted.get(m.kind) ?? 0, m.quantity));
-  const short = new Set(violations.filter((v) => v.rule === 'stock' && v.round === round).length > 0 ? [...wanted.keys()].filter((k) => inRound(k, plan, draft, variants, round) > (kinds.find((x) => x.id === k)?.quantity ?? 0) && !kinds.find((x) => x.id === k)?.plentiful) : []);
+  const short = new Set(violations.filter((v) => v.rule === 'stock' && v.round === round).length > 0 ? [...wanted.keys()].filter((k) => inRound(k, draft, variants, round) > (kinds.find((x) => x.id === k)?.quantity ?? 0) && !kinds.find((x) => x.id === k)?.plentiful) : []);
   return (
     <td ref={setNodeRef} className={styles.cell} data-over={isOver} data-chosen={isChosen} data-wrong={wrong} data-locked={locked} onClick={() => onChoose({ round, table: index })}>
       <div className={styles.cellHead}>
@@ -122,7 +122,7 @@ function Cell({ plan, draft, variants, kinds, checked, nickname, violations, cho
 }
 
 /** How many of a kind all tables of a round need together. */
-function inRound(kind: string, _plan: PlanWire, draft: Draft, variants: readonly VariantWire[], round: number): number {
+function inRound(kind: string, draft: Draft, variants: readonly VariantWire[], round: number): number {
   return draft.rounds[round]!.tables.reduce((sum, t) => sum + Math.max(0, ...t.seats.map((s) => (variants.find((v) => v.id === s.variant) ?? variants.find((v) => v.game === t.game))?.materials.find((m) => m.kind === kind)?.quantity ?? 0)), 0);
 }
 

@@ -49,7 +49,7 @@ function Session({ id }: { id: string }) {
   const check = useQuery({
     queryKey: ['check', id, draft],
     queryFn: () => api<{ violations: Violation[]; objective: number; rounds: { tables: { game: string; seats: { learner: string; variant: string }[] }[] }[] }>('POST', `/plans/${id}/check`, { rounds: draft!.rounds, locks: draft!.locks }),
-    enabled: draft !== null && plan.data?.status !== 'infeasible',
+    enabled: draft !== null && plan.data?.status !== 'infeasible' && (dirty || !plan.data?.playedAt),
     placeholderData: (old) => old,
   });
   const save = useMutation({
@@ -78,7 +78,9 @@ function Session({ id }: { id: string }) {
   if (plan.error) return <Failure message={messageOf(plan.error)} />;
   if (!plan.data || !draft || !variants.data || !learners.data) return <Loading what="Laying the tables …" />;
   const p = plan.data;
-  const violations = check.data?.violations ?? [];
+  const asPlayed = p.playedAt !== null && !dirty;
+  const violations = asPlayed ? [] : (check.data?.violations ?? []);
+  const worth = dirty ? (check.data?.objective ?? p.objective) : p.objective;
 
   function dropped(event: DragEndEvent): void {
     const from = event.active.data.current as { round: number; learner: string } | undefined;
@@ -128,10 +130,10 @@ function Session({ id }: { id: string }) {
       ) : (
         <>
           <div className={violations.length > 0 ? styles.broken : styles.fine} role="status">
-            {violations.length === 0 ? (check.isFetching ? 'Checking …' : 'Every rule is kept.') : violations.map((v, i) => <span key={i}>{v.message}</span>)}
+            {violations.length === 0 ? (asPlayed ? 'Played, as it stands here.' : check.isFetching ? 'Checking …' : 'Every rule is kept.') : violations.map((v, i) => <span key={i}>{v.message}</span>)}
             <span className={styles.bound} title="The plan’s own scoring, not a promise about learning">
               {dirty || p.edited ? 'Changed by hand; ' : ''}
-              within {(Math.max(0, 1 - (check.data?.objective ?? p.objective) / (p.bound || 1)) * 100).toFixed(1)} % of the best this plan’s scoring allows
+              within {(Math.max(0, 1 - worth / (p.bound || 1)) * 100).toFixed(1)} % of the best this plan’s scoring allows
             </span>
           </div>
           <div className={styles.columns}>

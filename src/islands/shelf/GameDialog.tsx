@@ -1,8 +1,8 @@
 import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
-import { Button } from '../../ui/Button';
 import { Dialog } from '../../ui/Dialog';
 import { Field } from '../../ui/Field';
+import { FormActions } from '../../ui/FormActions';
 import { api, ApiError, writeKey } from '../shared/api';
 import { messageOf } from '../shared/App';
 import panel from '../shared/panel.module.css';
@@ -67,12 +67,7 @@ export function GameDialog({ game, bins, onClose, onSaved }: { game: GameWire | 
           {(p) => <textarea {...p} rows={5} value={rules} onChange={(e) => setRules(e.target.value)} />}
         </Field>
         {save.error && problem?.field !== 'title' && <p className={panel.bad}>{messageOf(save.error)}</p>}
-        <div className={panel.actions}>
-          <Button onClick={onClose}>Leave it</Button>
-          <Button kind="main" type="submit" disabled={save.isPending}>
-            Save
-          </Button>
-        </div>
+        <FormActions onLeave={onClose} busy={save.isPending} />
       </form>
     </Dialog>
   );

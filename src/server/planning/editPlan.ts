@@ -1,12 +1,14 @@
 import { eq } from 'drizzle-orm';
+import type { LearnerNeeds } from '../../core/recommend/learnerNeeds';
 import { valueOf } from '../../core/recommend/valueOf';
 import type { Db } from '../db/db';
 import { games, plans, type StoredLock, type StoredRound } from '../db/schema';
 import { masteryOf, needsOf } from '../evidence/evidenceStore';
 import { refuse } from '../http/problemError';
 import { allLearners } from '../learners/learnerStore';
+import { offersOf } from '../shelf/offers';
 import { sameVersion } from '../shelf/shelfStore';
-import { checkRounds, planById, type PlanCheck, type PlanRequest, type PlanRow, rebuild } from './planStore';
+import { checkRounds, planById, type PlanCheck, type PlanRequest, type PlanRow } from './planStore';
 
 export interface EditedRound {
   tables: { game: string; seats: { learner: string; variant?: string }[] }[];
@@ -17,11 +19,18 @@ export interface EditedRound {
 export async function completeRounds(db: Db, plan: PlanRow, edited: readonly EditedRound[], today: string): Promise<StoredRound[]> {
   const present = new Set((plan.request as unknown as PlanRequest).present);
   const gameIds = new Set(db.select().from(games).all().map((g) => g.id));
-  const { offers } = await rebuild(db, plan, today);
+  const offers = await offersOf(db);
   const before = new Map<string, string>();
   plan.rounds.forEach((r, i) => r.tables.forEach((t) => t.seats.forEach((s) => before.set(`${i}|${t.game}|${s.learner}|${s.variant}`, s.why))));
   const minutes = (plan.request as unknown as PlanRequest).minutes;
   const rows = new Map(allLearners(db).map((l) => [l.id, l]));
+  const known = new Map<string, LearnerNeeds>();
+  const needsNow = (id: string): LearnerNeeds => {
+    const row = rows.get(id)!;
+    const needs = known.get(id) ?? needsOf(row, masteryOf(db, row, today), plan.date);
+    known.set(id, needs);
+    return needs;
+  };
   return edited.map((r, i) => {
     const seatedHere = [...r.tables.flatMap((t) => t.seats.map((s) => s.learner)), ...r.resting];
     for (const l of seatedHere) if (!present.has(l)) throw refuse('unknown-value', `"${l}" is not part of this session.`, `rounds.${i}`);
@@ -37,10 +46,8 @@ export async function completeRounds(db: Db, plan: PlanRow, edited: readonly Edi
           const fixed = t.seats.map((s) => ofGame.find((o) => o.variant === s.variant)?.mixClass).find((m) => m !== undefined);
           const usable = ofGame.filter((o) => fixed === undefined || o.mixClass === fixed);
           const seats = t.seats.map((s) => {
-            const row = rows.get(s.learner)!;
-            const known = s.variant && ofGame.some((o) => o.variant === s.variant) ? s.variant : null;
-            const needs = needsOf(row, masteryOf(db, row, today), plan.date);
-            const variant = known ?? [...usable].sort((x, y) => valueOf(y, needs, minutes) - valueOf(x, needs, minutes))[0]?.variant;
+            const stated = s.variant && ofGame.some((o) => o.variant === s.variant) ? s.variant : null;
+            const variant = stated ?? [...usable].sort((x, y) => valueOf(y, needsNow(s.learner), minutes) - valueOf(x, needsNow(s.learner), minutes))[0]?.variant;
             if (!variant) throw refuse('unknown-value', `"${t.game}" has no version in use.`, `rounds.${i}.tables`);
             return { learner: s.learner, variant, why: before.get(`${i}|${t.game}|${s.learner}|${variant}`) ?? `Placed by hand on ${today}.` };
           });

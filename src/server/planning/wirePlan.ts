@@ -1,6 +1,6 @@
 import type { Db } from '../db/db';
-import { learners, type StoredTable, variants } from '../db/schema';
-import { profileTask, storedResult, startSimulation, resultOf } from '../simulations/profileStore';
+import { type StoredTable, variants } from '../db/schema';
+import { profileTask, resultOf } from '../simulations/profileStore';
 import { materialsOf, type VariantRow } from '../shelf/shelfStore';
 import { mechanismById } from '../../core/mechanisms/registry';
 import { relaxSentences, type PlanRow, type PlanRequest, titles } from './planStore';
@@ -56,7 +56,6 @@ export async function dosesAt(db: Db, variant: VariantRow | undefined, seats: nu
   if (!variant.mechanism) return variant.declared.map((d) => ({ skill: d.skill, items: Math.round((d.perTenMinutes * minutes) / 10), source: 'declared' as const }));
   const { min, max } = mechanismById(variant.mechanism)!.seats;
   const task = profileTask(variant, Math.min(max, Math.max(min, seats)));
-  if (!storedResult(db, task)) startSimulation(db, task);
   const r = await resultOf(db, task);
   const sums = new Map<string, number>();
   for (const list of r.doses) for (const d of list) sums.set(d.skill, (sums.get(d.skill) ?? 0) + d.perTenMinutes / r.doses.length);
@@ -65,8 +64,4 @@ export async function dosesAt(db: Db, variant: VariantRow | undefined, seats: nu
     .filter((d) => d.items > 0)
     .sort((x, y) => y.items - x.items)
     .slice(0, 6);
-}
-
-export function nicknames(db: Db): Map<string, string> {
-  return new Map(db.select().from(learners).all().map((l) => [l.id, l.nickname]));
 }
