@@ -161,6 +161,8 @@ test('every route answers as described', async ({ request }) => {
   const seat = replanned.rounds[0].tables[0].seats[0];
   await go('POST', '/evidence', { body: { learner: seat.learner, kind: 'note', skill: seat.doses[0].skill, result: 'alone', variant: seat.variant, session: plan.id, by: { role: 'helper' } } });
   await go('POST', '/plans/{id}/played', { path: `/plans/${plan.id}/played`, body: { played: true } });
+  const over = await go('POST', '/plans/{id}/replan', { path: `/plans/${plan.id}/replan`, body: { version: replanned.version }, status: 409 });
+  expect(over.error.message).toContain('was played');
   const review = await go('GET', '/plans/{id}/review', { path: `/plans/${plan.id}/review` });
   expect(review.noted).toBe(1);
   expect(review.learners.find((l: any) => l.learner === seat.learner).moved.find((m: any) => m.skill === seat.doses[0].skill).because[0]).toContain('on their own');

@@ -111,7 +111,7 @@ function Session({ id }: { id: string }) {
           Redo
         </Button>
         <LinkButton href={link(`/prep?plan=${id}`)}>Gather</LinkButton>
-        <Button title="Keeps every table that is fixed" disabled={replan.isPending} onClick={() => replan.mutate()}>
+        <Button title="Keeps every table that is fixed" disabled={replan.isPending || p.playedAt !== null} onClick={() => replan.mutate()}>
           {replan.isPending ? 'Working …' : 'Plan again'}
         </Button>
         <Button kind="main" disabled={!dirty || save.isPending} onClick={() => save.mutate()}>

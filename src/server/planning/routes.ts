@@ -118,6 +118,7 @@ export const planningRoutes: readonly Route[] = [
     response: planResponse,
     handle: async ({ db, params, body, query, today, now }) => {
       const plan = planById(db, params['id']!);
+      if (plan.playedAt) throw refuse('conflict', 'This session was played; what took place stays as it is.', 'id');
       if (plan.version !== body.version) throw refuse('conflict', 'Somebody changed this plan in the meantime. Look at it again.', 'version', { yours: body.version, current: plan.version });
       const { obstacles: _, ...request } = plan.request as unknown as PlanRequest & { obstacles?: unknown };
       const present = body.present ?? request.present;
