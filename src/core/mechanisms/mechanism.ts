@@ -12,6 +12,8 @@ export interface Seat<P> {
   readonly policy: Policy;
   /** Chance that a seat misses its best move or forgets, 0 … 1. */
   readonly errorRate: number;
+  /** Given before the first turn so that chances are even, in the mechanism's `headStart` unit. */
+  readonly headStart: number;
 }
 
 export interface ParameterSchema {
@@ -23,32 +25,50 @@ export interface ParameterSchema {
 /** Plays game number `game` to its end and reports to the log. Built once per table. */
 export type PlayGame = (rng: Rng, log: GameLog) => void;
 
+/** What must be printed for a table: which sheet, how many, and with which numbers on it. */
+export interface SheetNeed {
+  readonly sheet: string;
+  readonly copies: number;
+  readonly data: Readonly<Record<string, unknown>>;
+}
+
+export interface MaterialNeed {
+  readonly kind: string;
+  readonly quantity: number;
+}
+
 /**
  * A rule family. Mechanisms never import one another; the simulator knows only this
  * interface. `P` is inferred from the folder's `DEFAULTS`.
  */
 export interface Mechanism<P extends object = object> {
   readonly id: string;
-  readonly family: string;
   readonly title: string;
   /** How it plays, for a helper who has never seen it. */
   readonly words: readonly string[];
+  /** How to stop before the end without anybody having lost. */
+  readonly earlyEnding: string;
+  /** What happens in a game, told by `log.note(seat, sentence, x, y)`: `{x}` and `{y}` are filled in. */
+  readonly told: readonly string[];
   readonly parametersSchema: ParameterSchema;
   readonly defaults: P;
   readonly seats: { readonly min: number; readonly max: number };
   /** Names of the mechanism's own measures, in the order of `log.extra`. */
   readonly extraMeasures: readonly string[];
+  /** In what a weaker player can be given a head start; null where nobody plays against another. */
+  readonly headStart: string | null;
   /** What the parameters cannot do together; null when all is well. */
   check(parameters: P): Problem | null;
   /** What the seats of one table cannot do together; null when all is well. */
   checkTable?(seats: readonly Seat<P>[]): Problem | null;
-  channels(parameters: P): readonly ItemChannel[];
+  channels(parameters: P, seats: readonly Seat<P>[]): readonly ItemChannel[];
   range(seats: readonly Seat<P>[]): OperandRange;
   /** Everybody works at the same time (no waiting) or one after another. */
   simultaneous(parameters: P): boolean;
   createTable(seats: readonly Seat<P>[]): PlayGame;
   /** Material kinds this variant needs, by id, for one table of `seats` players. */
-  materials(parameters: P, seats: number): readonly { readonly kind: string; readonly quantity: number }[];
+  materials(parameters: P, seats: number): readonly MaterialNeed[];
+  sheets(parameters: P, seats: number): readonly SheetNeed[];
 }
 
 /** Cap on turns of one game; how often it is hit is reported. */

@@ -1,17 +1,19 @@
 import { chancesOf, type SkillGraph } from '../skills/skillGraph';
 import { tenTraitOf } from '../items/traits';
-import type { Item } from '../items/item';
+import { type Item, operations, representations } from '../items/item';
 import { itemAt, type TallyShape } from './itemChannel';
 
 /** Shares reported beside skills: how the practice is made up. */
-export const groupNames = ['add', 'subtract', 'multiply', 'divide', 'other', 'crossing', 'reaching'] as const;
+export const groupNames = [...operations, 'crossing', 'reaching', 'leaving', 'part-missing', ...representations.map((r) => `shown as ${r}` as const)] as const;
 export type GroupName = (typeof groupNames)[number];
+const groupIndex = new Map<string, number>(groupNames.map((name, i) => [name, i]));
 
 /** Which skills and groups the item at a place of one seat's tally block counts for. */
 export class ItemClasses {
   /** Number of classes: skills first, then `groupNames`. */
   readonly size: number;
   private readonly known: (readonly number[] | undefined)[];
+  private readonly values: (Item | undefined)[];
   private readonly skills: number;
 
   constructor(
@@ -20,21 +22,28 @@ export class ItemClasses {
   ) {
     this.skills = graph?.tests.length ?? 0;
     this.size = this.skills + groupNames.length;
+    this.values = new Array<Item | undefined>(shape.strideSeat);
     this.known = new Array<readonly number[] | undefined>(shape.strideSeat);
   }
 
   /** Classified when first met: most places of a tally never are. */
   at(place: number): readonly number[] {
-    return (this.known[place] ??= this.of(itemAt(this.shape, place)));
+    return (this.known[place] ??= this.of(this.valuesAt(place)));
+  }
+
+  /** The item at a place; kept, since it is asked for in every batch. */
+  valuesAt(place: number): Item {
+    return (this.values[place] ??= itemAt(this.shape, place));
   }
 
   of(item: Item): readonly number[] {
     const members = this.graph ? chancesOf(this.graph, item) : [];
-    const operation = groupNames.indexOf(item.op as GroupName);
-    members.push(this.skills + (operation >= 0 && operation < 4 ? operation : 4));
+    const add = (name: GroupName): void => void members.push(this.skills + groupIndex.get(name)!);
+    add(item.op);
+    add(`shown as ${item.rep}`);
+    if (item.unknown !== 'result') add('part-missing');
     const trait = tenTraitOf(item);
-    if (trait === 'crossing') members.push(this.skills + 5);
-    if (trait === 'reaching') members.push(this.skills + 6);
+    if (trait !== null && trait !== 'within') add(trait);
     return members;
   }
 }

@@ -1,7 +1,7 @@
 import { itemAt, type TallyShape } from './itemChannel';
 import type { TimeModel } from './timeModel';
 import { secondsOfItem } from './timeModel';
-import type { Item } from '../items/item';
+import { type Item, resultOf } from '../items/item';
 
 /** An item that does not fit the dense tally (a fraction, say). */
 export interface LooseItem extends Item {
@@ -41,11 +41,8 @@ export class GameLog {
   /** A mechanism's own measures (flips, tens landed on), by index. */
   readonly extra = new Float64Array(8);
   private readonly strideSeat: number;
-  private readonly strideChannel: number;
-  private readonly strideA: number;
-  private readonly low: number;
-  private readonly highA: number;
-  private readonly highB: number;
+  /** Six numbers a channel: offset, stride, lowest and highest a, lowest and highest b. */
+  private readonly places: Int32Array;
 
   constructor(
     readonly shape: TallyShape,
@@ -54,15 +51,11 @@ export class GameLog {
     this.tally = new Float64Array(shape.size);
     this.seconds = new Float32Array(shape.strideSeat);
     for (let i = 0; i < shape.strideSeat; i++) this.seconds[i] = secondsOfItem(time, itemAt(shape, i));
+    this.places = Int32Array.from(shape.places.flatMap((p) => [p.offset, p.stride, p.lowA, p.highA, p.lowB, p.highB]));
     this.turnsOfSeat = new Float64Array(shape.seats);
     this.secondsOfSeat = new Float64Array(shape.seats);
     this.scores = new Float64Array(shape.seats);
     this.strideSeat = shape.strideSeat;
-    this.strideChannel = shape.strideChannel;
-    this.strideA = shape.strideA;
-    this.low = shape.range.low;
-    this.highA = shape.range.highA;
-    this.highB = shape.range.highB;
   }
 
   /** Clears what belongs to one game; the tally runs on over the batch. */
@@ -93,13 +86,25 @@ export class GameLog {
     if (options === 0) this.movelessTurns++;
   }
 
+  /** Time at the table that is neither handling nor an item: building, walking, waiting for a claim. */
+  spend(seat: number, seconds: number): void {
+    this.turnSeconds += seconds;
+    this.secondsOfSeat[seat]! += seconds;
+  }
+
+  /** Says in words what happened (sentence `sentence` of the mechanism); counted by nobody, told by `StoryLog`. */
+  note(_seat: number, _sentence: number, _x: number, _y: number): void {}
+
   item(seat: number, channel: number, a: number, b: number): void {
-    const low = this.low;
-    if (a < low || b < low || a > this.highA || b > this.highB || (a | 0) !== a || (b | 0) !== b) {
+    const places = this.places;
+    const at = channel * 6;
+    const lowA = places[at + 2]!;
+    const lowB = places[at + 4]!;
+    if (a < lowA || b < lowB || a > places[at + 3]! || b > places[at + 5]! || (a | 0) !== a || (b | 0) !== b) {
       this.looseItem(seat, channel, a, b);
       return;
     }
-    const place = channel * this.strideChannel + (a - low) * this.strideA + (b - low);
+    const place = places[at]! + (a - lowA) * places[at + 1]! + (b - lowB);
     this.tally[seat * this.strideSeat + place]!++;
     const seconds = this.seconds[place]!;
     this.itemSeconds += seconds;
@@ -110,8 +115,7 @@ export class GameLog {
     const key = `${seat}|${channel}|${a.toFixed(6)}|${b.toFixed(6)}`;
     const known = this.loose.get(key);
     const c = this.shape.channels[channel]!;
-    const result = c.op === 'add' ? a + b : c.op === 'subtract' ? a - b : c.op === 'multiply' ? a * b : c.op === 'divide' ? a / b : Math.sign(a - b);
-    const item = known?.item ?? { op: c.op, a, b, result, unknown: c.unknown, rep: c.rep, seat };
+    const item = known?.item ?? { op: c.op, a, b, result: resultOf(c.op, a, b), unknown: c.unknown, rep: c.rep, seat };
     if (known) known.count++;
     else this.loose.set(key, { item, count: 1, counted: 0, classes: null });
     const seconds = secondsOfItem(this.time, item);

@@ -8,7 +8,7 @@ import { DEFAULT_TIME, type TimeModel } from './timeModel';
 import { ratioOf } from './ratio';
 
 /** Raised whenever a change of rules or counting makes old results differ. */
-export const ENGINE = '2';
+export const ENGINE = '3';
 
 export interface Precision {
   /** Relative standard error asked of the mean number of turns. */
@@ -46,7 +46,11 @@ const TIES = 7;
 const CAPPED = 8;
 const SCORE = 9;
 const ITEMS = 10;
-const EXTRA = 11;
+/** Sums of the two operands and of the result over all items. */
+const FIRST = 11;
+const SECOND = 12;
+const RESULT = 13;
+const EXTRA = 14;
 const HEAD = EXTRA + 8;
 
 /**
@@ -76,7 +80,7 @@ export class Simulation {
     readonly options: SimulationOptions,
   ) {
     this.time = options.time ?? DEFAULT_TIME;
-    this.shape = tallyShape(seats.length, mechanism.channels(seats[0]!.parameters), mechanism.range(seats));
+    this.shape = tallyShape(seats.length, mechanism.channels(seats[0]!.parameters, seats), mechanism.range(seats));
     this.classes = new ItemClasses(this.shape, graph);
     this.log = new GameLog(this.shape, this.time);
     this.tally = new Float64Array(this.shape.size);
@@ -120,6 +124,10 @@ export class Simulation {
         record[ITEMS]! += count;
         record[out - 1]! += count;
         const members = classes.at(place);
+        const values = classes.valuesAt(place);
+        record[FIRST]! += count * values.a;
+        record[SECOND]! += count * values.b;
+        record[RESULT]! += count * values.result;
         for (let m = 0; m < members.length; m++) record[out + members[m]!]! += count;
       }
     }
@@ -168,6 +176,9 @@ export class Simulation {
       const out = HEAD + loose.item.seat * (2 + this.classes.size) + 2;
       record[ITEMS]! += fresh;
       record[out - 1]! += fresh;
+      record[FIRST]! += fresh * loose.item.a;
+      record[SECOND]! += fresh * loose.item.b;
+      record[RESULT]! += fresh * loose.item.result;
       for (const m of loose.classes) record[out + m]! += fresh;
     }
   }
@@ -213,13 +224,14 @@ export class Simulation {
   }
 }
 
-export const record = { GAMES, TURNS, ROUNDS, SECONDS, CHOICES, MOVELESS, WAITING, TIES, CAPPED, SCORE, ITEMS, EXTRA };
+export const record = { GAMES, TURNS, ROUNDS, SECONDS, CHOICES, MOVELESS, WAITING, TIES, CAPPED, SCORE, ITEMS, FIRST, SECOND, RESULT, EXTRA };
 
 /** A seat as asked from outside: defaults are filled in by `seatsFor`. */
 export interface SeatRequest {
   readonly policy?: Policy;
   readonly errorRate?: number;
   readonly parameters?: object;
+  readonly headStart?: number;
 }
 
 export const DEFAULT_ERROR_RATE = 0.15;
@@ -231,5 +243,6 @@ export function seatsFor(mechanism: Mechanism, parameters: object, seats: number
     parameters: { ...mechanism.defaults, ...parameters, ...seat.parameters },
     policy: seat.policy ?? 'typical',
     errorRate: seat.errorRate ?? DEFAULT_ERROR_RATE,
+    headStart: seat.headStart ?? 0,
   }));
 }

@@ -68,6 +68,9 @@ export function simulationResult(sim: Simulation): SimulationResult {
   measure('movelessShare', sim.column(record.MOVELESS), turns);
   measure('waitingShare', sim.column(record.WAITING), games);
   measure('itemsPerTurn', items, turns);
+  measure('meanFirst', sim.column(record.FIRST), items);
+  measure('meanSecond', sim.column(record.SECOND), items);
+  measure('meanResult', sim.column(record.RESULT), items);
   sim.mechanism.extraMeasures.forEach((name, i) => measure(name, sim.column(record.EXTRA + i), games));
   const skills = sim.graph?.skills ?? [];
   const shares = Object.fromEntries(groupNames.map((name, g) => [name, estimate(sim.classOverSeats(skills.length + g), items)])) as Record<GroupName, Estimate>;

@@ -34,14 +34,38 @@ export const DEFAULT_TIME = {
   leastTurnSeconds: 3,
 } satisfies TimeModel;
 
+const fractionOps: ReadonlySet<string> = new Set(['equivalent-fraction', 'compare-fraction', 'add-fraction', 'subtract-fraction']);
+
 /** Typical thinking time for one item, in seconds, for a child who is still learning it. */
 export function secondsOfItem(time: TimeModel, item: Item): number {
+  if (fractionOps.has(item.op)) return time.fractionSeconds;
   if (!Number.isInteger(item.a) || !Number.isInteger(item.b) || !Number.isInteger(item.result)) return time.fractionSeconds;
   switch (item.op) {
     case 'subitise':
     case 'compare':
     case 'place-digit':
+    case 'read-numeral':
+    case 'next-in-pattern':
+    case 'odd-even':
+    case 'mirror':
       return time.lookSeconds;
+    case 'write-numeral':
+    case 'read-graph':
+    case 'turn':
+    case 'next-in-sequence':
+      return time.easySeconds;
+    case 'measure':
+    case 'area':
+    case 'tell-time':
+    case 'factor':
+    case 'balance':
+    case 'round':
+    case 'times-family':
+      return time.timesSeconds;
+    case 'elapsed-time':
+      return time.hardSeconds;
+    case 'count-money':
+      return Math.max(time.easySeconds, item.b * 2);
     case 'count':
       return Math.max(time.lookSeconds, item.a * 0.8);
     case 'multiply':

@@ -1,4 +1,5 @@
 import type { Item } from '../items/item';
+import { denominatorOf } from '../items/fraction';
 import { crossesHundred, regroups, tenTraitOf } from '../items/traits';
 import type { ItemPredicate } from './skill';
 
@@ -9,8 +10,8 @@ const within = (n: number, range: readonly [number, number]): boolean => n >= ra
 
 /** The whole and the parts an item is about, or null when it is not an addition or subtraction. */
 function bondOf(item: Item): number | null {
-  if (item.op === 'add' || item.op === 'compose') return item.result;
-  if (item.op === 'subtract') return item.a;
+  if (item.op === 'add' || item.op === 'compose' || item.op === 'fact-family') return item.result;
+  if (item.op === 'subtract' || item.op === 'decompose') return item.a;
   return null;
 }
 
@@ -72,6 +73,16 @@ export function compilePredicate(predicate: ItemPredicate): ItemTest {
     const step = p.largerMultipleOf;
     tests.push((i) => Math.max(i.a, i.b) % step === 0);
   }
+  if (p.aMultipleOf !== undefined) {
+    const step = p.aMultipleOf;
+    tests.push((i) => i.a % step === 0);
+  }
+  if (p.denominators) {
+    const allowed = new Set(p.denominators);
+    tests.push((i) => allowed.has(denominatorOf(i.a)) && (i.op === 'name-fraction' || allowed.has(denominatorOf(i.b))));
+  }
+  if (p.likeDenominators !== undefined) tests.push((i) => (denominatorOf(i.a) === denominatorOf(i.b)) === p.likeDenominators);
+  if (p.negative) tests.push((i) => i.a < 0 || i.b < 0 || i.result < 0);
   if (p.whole) tests.push((i) => Number.isInteger(i.a) && Number.isInteger(i.b) && Number.isInteger(i.result) && i.result >= 0 && i.a >= 0 && i.b >= 0);
   if (p.anyOf) {
     const alternatives = p.anyOf.map(compilePredicate);

@@ -28,6 +28,13 @@ export interface ItemPredicate {
   readonly bothMultiplesOf?: number;
   /** The larger operand is a multiple of this. */
   readonly largerMultipleOf?: number;
+  /** The first number is a multiple of this (times on the clock, say). */
+  readonly aMultipleOf?: number;
+  /** Both fractions have one of these denominators. */
+  readonly denominators?: readonly number[];
+  readonly likeDenominators?: boolean;
+  /** A number below zero takes part. */
+  readonly negative?: boolean;
   readonly whole?: boolean;
   readonly anyOf?: readonly ItemPredicate[];
 }

@@ -65,7 +65,7 @@ function canMix(x: VariantRow, y: VariantRow): boolean {
   if (!x.mechanism || !y.mechanism) return !x.mechanism && !y.mechanism;
   if (x.mechanism !== y.mechanism) return false;
   const mechanism = mechanismById(x.mechanism) as Mechanism;
-  const seat = (v: VariantRow) => ({ parameters: { ...mechanism.defaults, ...v.parameters }, policy: 'typical' as const, errorRate: DEFAULT_ERROR_RATE });
+  const seat = (v: VariantRow) => ({ parameters: { ...mechanism.defaults, ...v.parameters }, policy: 'typical' as const, errorRate: DEFAULT_ERROR_RATE, headStart: 0 });
   return mechanism.checkTable?.([seat(x), seat(y)]) == null;
 }
 

@@ -10,6 +10,7 @@ const impossible = (field: string, message: string): Problem => ({ code: 'imposs
 function check(p: PairMemoryParameters): Problem | null {
   if (p.highestCard < p.lowestCard) return impossible('highestCard', `The highest card (${p.highestCard}) is below the lowest (${p.lowestCard}).`);
   if ((p.rows * p.columns) % 2 === 1) return impossible('rows', `${p.rows} rows of ${p.columns} is an odd number of cards, so one would be left over.`);
+  if (pairsOf(p).length === 0 && p.relation === 'difference') return impossible('gap', `No two cards from ${p.lowestCard} to ${p.highestCard} differ by ${p.gap}.`);
   if (pairsOf(p).length === 0) return impossible('sum', `No two cards from ${p.lowestCard} to ${p.highestCard} make ${p.sum}.`);
   if (p.relation === 'equal' && p.firstLook === p.secondLook) return impossible('secondLook', 'Equal amounts need two different looks, else every pair is the same picture twice.');
   return null;
@@ -25,9 +26,15 @@ function checkTable(seats: readonly Seat<PairMemoryParameters>[]): Problem | nul
 /** A look without numerals is taken in at a glance up to ten, and counted beyond. */
 const readChannel = (rep: PairMemoryParameters['firstLook'], highest: number): ItemChannel => ({ op: highest <= 10 ? 'subitise' : 'count', unknown: 'result', rep });
 
+function partnerChannel(p: PairMemoryParameters): ItemChannel {
+  if (p.relation === 'sum') return { op: 'add', unknown: 'b', rep: p.secondLook };
+  if (p.relation === 'difference') return { op: 'subtract', unknown: 'a', rep: p.secondLook };
+  if (p.relation === 'equal-fraction') return { op: 'equivalent-fraction', unknown: 'result', rep: p.secondLook === 'numerals' ? 'numerals' : 'picture' };
+  return { op: 'compare', unknown: 'result', rep: p.secondLook === 'numerals' || p.secondLook === 'words' ? p.firstLook : p.secondLook };
+}
+
 export const pairMemory: Mechanism<PairMemoryParameters> = {
   id: 'pair-memory',
-  family: 'pair-memory',
   title: 'Pair memory',
   words: [
     'Lay the cards face down in rows.',
@@ -36,15 +43,18 @@ export const pairMemory: Mechanism<PairMemoryParameters> = {
     'Everyone watches: what was seen helps later.',
     'When all cards are gone, put the pairs side by side and read them aloud.',
   ],
+  earlyEnding: 'Turn all cards face up and find the last pairs together.',
+  told: ['turns over {x}', 'turns over {x} and {y}: a pair', 'turns over {x} and {y}: not a pair'],
   parametersSchema: SCHEMA,
   defaults: DEFAULTS,
   seats: { min: 1, max: 6 },
   extraMeasures: ['flips'],
+  headStart: 'pairs',
   check,
   checkTable,
   channels: (p) => [
-    p.relation === 'sum' ? { op: 'add', unknown: 'b', rep: p.secondLook } : { op: 'compare', unknown: 'result', rep: p.secondLook === 'numerals' || p.secondLook === 'words' ? p.firstLook : p.secondLook },
-    { op: 'add', unknown: 'result', rep: p.secondLook },
+    partnerChannel(p),
+    { op: p.relation === 'difference' ? 'subtract' : 'add', unknown: 'result', rep: p.secondLook },
     readChannel(p.firstLook, p.highestCard),
     readChannel(p.secondLook, p.highestCard),
   ],
@@ -56,4 +66,5 @@ export const pairMemory: Mechanism<PairMemoryParameters> = {
       ? { kind: 'number-deck-1-10', quantity: 1 }
       : { kind: 'pair-cards', quantity: 1 },
   ],
+  sheets: (p) => [{ sheet: 'pair-cards', copies: 1, data: { pairs: pairsOf(p).slice(0, (p.rows * p.columns) / 2), firstLook: p.firstLook, secondLook: p.secondLook } }],
 };

@@ -2,9 +2,10 @@ import type { Representation } from '../../items/item';
 import type { ParameterSchema } from '../mechanism';
 
 export interface PairMemoryParameters {
-  /** Two cards belong together when they make `sum`, or when they show the same amount. */
-  relation: 'sum' | 'equal';
+  /** Two cards belong together when they make `sum`, differ by `gap`, show the same amount, or are equal fractions. */
+  relation: 'sum' | 'equal' | 'difference' | 'equal-fraction';
   sum: number;
+  gap: number;
   lowestCard: number;
   highestCard: number;
   rows: number;
@@ -20,6 +21,7 @@ export interface PairMemoryParameters {
 export const DEFAULTS = {
   relation: 'sum',
   sum: 10,
+  gap: 2,
   lowestCard: 0,
   highestCard: 10,
   rows: 3,
@@ -36,8 +38,9 @@ export const SCHEMA: ParameterSchema = {
   type: 'object',
   additionalProperties: false,
   properties: {
-    relation: { enum: ['sum', 'equal'], title: 'A pair' },
+    relation: { enum: ['sum', 'difference', 'equal', 'equal-fraction'], title: 'A pair' },
     sum: { type: 'integer', minimum: 1, maximum: 100, title: 'Pairs make' },
+    gap: { type: 'integer', minimum: 1, maximum: 50, title: 'Pairs differ by' },
     lowestCard: { type: 'integer', minimum: 0, maximum: 50, title: 'Lowest card' },
     highestCard: { type: 'integer', minimum: 1, maximum: 100, title: 'Highest card' },
     rows: { type: 'integer', minimum: 1, maximum: 8, title: 'Rows' },

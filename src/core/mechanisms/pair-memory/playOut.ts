@@ -1,3 +1,4 @@
+import { settle } from '../../play/outcome';
 import type { Rng } from '../../shared/rng';
 import type { GameLog } from '../../simulate/gameLog';
 import { type PlayGame, type Seat, TURN_CAP } from '../mechanism';
@@ -18,8 +19,9 @@ export function createTable(seats: readonly Seat<PairMemoryParameters>[]): PlayG
   const inMind = new Uint8Array(state.value.length);
   const count = seats.length;
   const looks = [p.firstLook, p.secondLook].map((look) => look !== 'numerals' && look !== 'words');
-  const readsFirst = looks[0]!;
-  const readsSecond = looks[1]!;
+  const fractions = p.relation === 'equal-fraction';
+  const readsFirst = looks[0]! && !fractions;
+  const readsSecond = looks[1]! && !fractions;
   return (rng: Rng, log: GameLog): void => {
     lay(state, pairs, rng);
     let s = 0;
@@ -29,12 +31,13 @@ export function createTable(seats: readonly Seat<PairMemoryParameters>[]): PlayG
       recall(state, seat, inMind, rng);
       const x = chooseFirst(state, p, inMind, rng);
       look(state, x, s, readsFirst, readsSecond, log);
-      if (p.relation === 'sum') log.item(s, PARTNER, state.value[x]!, p.sum - state.value[x]!);
+      askPartner(p, s, state.value[x]!, log);
       const y = chooseSecond(state, p, inMind, x, rng);
       look(state, y, s, readsFirst, readsSecond, log);
       const found = isPair(state, p, x, y);
-      if (p.relation === 'equal') log.item(s, PARTNER, state.value[x]!, state.value[y]!);
-      else if (!found) log.item(s, CHECK, state.value[x]!, state.value[y]!);
+      if (p.relation === 'equal' || p.relation === 'equal-fraction') log.item(s, PARTNER, state.value[x]!, state.value[y]!);
+      else if (!found) checkPair(p, s, state.value[x]!, state.value[y]!, log);
+      log.note(s, found ? 1 : 2, state.value[x]!, state.value[y]!);
       if (found) {
         take(state, x, y);
         log.scores[s]!++;
@@ -43,8 +46,7 @@ export function createTable(seats: readonly Seat<PairMemoryParameters>[]): PlayG
     }
     log.extra[0] = state.flips;
     log.capped = state.left > 0;
-    log.rounds = Math.ceil(log.turns / count);
-    log.winner = winnerOf(log.scores);
+    settle(log, seats);
   };
 }
 
@@ -54,14 +56,13 @@ function look(state: MemoryState, place: number, seat: number, readsFirst: boole
   if (side === 0 ? readsFirst : readsSecond) log.item(seat, side === 0 ? READ_FIRST : READ_SECOND, state.value[place]!, 0);
 }
 
-function winnerOf(scores: Float64Array): number {
-  let best = 0;
-  let tied = false;
-  for (let i = 1; i < scores.length; i++) {
-    if (scores[i]! > scores[best]!) {
-      best = i;
-      tied = false;
-    } else if (scores[i] === scores[best]) tied = true;
-  }
-  return tied ? -1 : best;
+/** The first card says what the second must be; a difference may go either way, up first. */
+function askPartner(p: PairMemoryParameters, s: number, value: number, log: GameLog): void {
+  if (p.relation === 'sum') log.item(s, PARTNER, value, p.sum - value);
+  if (p.relation === 'difference') log.item(s, PARTNER, value + p.gap <= p.highestCard ? value + p.gap : value, p.gap);
+}
+
+function checkPair(p: PairMemoryParameters, s: number, x: number, y: number, log: GameLog): void {
+  if (p.relation === 'sum') log.item(s, CHECK, x, y);
+  else log.item(s, CHECK, x > y ? x : y, x > y ? y : x);
 }

@@ -1,3 +1,4 @@
+import { compareFractions, fractionCode } from '../../items/fraction';
 import { type Rng, shuffle } from '../../shared/rng';
 import type { PairMemoryParameters } from './parameters';
 
@@ -13,20 +14,29 @@ export interface MemoryState {
   left: number;
 }
 
+/** A fraction in lowest terms and one other form of it. */
+const fractionPairs: readonly (readonly [number, number])[] = (
+  [
+    [1, 2, 2, 4], [1, 3, 2, 6], [2, 3, 4, 6], [1, 4, 2, 8], [3, 4, 6, 8], [1, 5, 2, 10], [2, 5, 4, 10], [3, 5, 6, 10], [4, 5, 8, 10], [1, 6, 2, 12], [5, 6, 10, 12], [1, 8, 2, 16],
+  ] as const
+).map(([a, b, c, d]) => [fractionCode(a, b), fractionCode(c, d)]);
+
 /** The two values of every pair the parameters allow. */
 export function pairsOf(p: PairMemoryParameters): readonly (readonly [number, number])[] {
   const pairs: [number, number][] = [];
+  if (p.relation === 'equal-fraction') return fractionPairs;
   for (let low = p.lowestCard; low <= p.highestCard; low++) {
     if (p.relation === 'equal') pairs.push([low, low]);
-    else if (low <= p.sum - low && p.sum - low <= p.highestCard) pairs.push([low, p.sum - low]);
+    else if (p.relation === 'difference') {
+      const high = low + p.gap;
+      // A card that suits two others would leave somebody without a partner.
+      const alone = !pairs.flat().some((v) => [low, high].some((x) => x === v || Math.abs(x - v) === p.gap));
+      if (high <= p.highestCard && alone) pairs.push([low, high]);
+    } else if (low <= p.sum - low && p.sum - low <= p.highestCard) pairs.push([low, p.sum - low]);
   }
   return pairs;
 }
 
-/** The value that belongs to `value`. */
-export function partnerOf(p: PairMemoryParameters, value: number): number {
-  return p.relation === 'equal' ? value : p.sum - value;
-}
 
 export function newState(p: PairMemoryParameters): MemoryState {
   const cards = p.rows * p.columns;
@@ -58,8 +68,12 @@ export function lay(state: MemoryState, pairs: readonly (readonly [number, numbe
 
 /** Two cards match when their values do and, for equal amounts, their looks differ. */
 export function isPair(state: MemoryState, p: PairMemoryParameters, x: number, y: number): boolean {
-  if (state.value[y] !== partnerOf(p, state.value[x]!)) return false;
-  return p.relation === 'sum' || state.look[x] !== state.look[y];
+  const a = state.value[x]!;
+  const b = state.value[y]!;
+  if (p.relation === 'sum') return a + b === p.sum;
+  if (p.relation === 'difference') return a - b === p.gap || b - a === p.gap;
+  if (p.relation === 'equal-fraction') return compareFractions(a, b) === 0;
+  return a === b && state.look[x] !== state.look[y];
 }
 
 export function flip(state: MemoryState, place: number): void {

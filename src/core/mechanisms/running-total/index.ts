@@ -27,24 +27,27 @@ function checkTable(seats: readonly Seat<RunningTotalParameters>[]): Problem | n
 
 export const runningTotal: Mechanism<RunningTotalParameters> = {
   id: 'running-total',
-  family: 'running-total',
   title: 'Running total',
   words: [
     'Everyone holds a hand of number cards; one total is kept for the whole table.',
     'In turn, play a card, say the new total, and draw.',
     'Counting down works the same way: take the card away and say what is left.',
-    'A take-ten card takes ten off, a turn-round card changes the direction of play, a pass-over card leaves the next player out.',
+    'A take-ten card takes ten off, a turn-round card changes the direction of play, a pass-over card leaves the next player out, a round-it card brings the total to the nearest ten.',
     'With nothing to play, put a card away and draw. Reaching the end ends the round.',
   ],
+  earlyEnding: 'Say the total aloud together; each player says what would have brought it to the end.',
+  told: ['plays {x}; the total is {y}', 'plays a take-ten card; the total is {y}', 'turns the direction of play', 'passes over the next player', 'has nothing to play and puts {x} away', 'rounds the total {x} to {y}'],
   parametersSchema: SCHEMA,
   defaults: DEFAULTS,
   seats: { min: 1, max: 6 },
   extraMeasures: ['landingsOnTen', 'tokensTaken'],
+  headStart: 'tokens',
   check,
   checkTable,
   channels: () => [
     { op: 'add', unknown: 'result', rep: 'numerals' },
     { op: 'subtract', unknown: 'result', rep: 'numerals' },
+    { op: 'round', unknown: 'result', rep: 'numerals' },
   ],
   range: (seats) => ({
     low: 0,
@@ -54,4 +57,5 @@ export const runningTotal: Mechanism<RunningTotalParameters> = {
   simultaneous: () => false,
   createTable,
   materials: (p) => [{ kind: 'number-deck-1-10', quantity: Math.max(1, Math.ceil(p.copies / 4)) }],
+  sheets: (p) => [{ sheet: 'number-cards', copies: 1, data: { low: p.lowestCard, high: p.highestCard, copies: p.copies, takeTen: p.takeTen, turnRound: p.reverse, passOver: p.skip, round: p.round } }],
 };

@@ -14,6 +14,8 @@ export interface RunningTotalParameters {
   takeTen: number;
   reverse: number;
   skip: number;
+  /** Cards that bring the total to the nearest ten. */
+  round: number;
   /** Landing on a multiple of this gives a token; 0 for no bonus. */
   bonusStep: number;
   /** A card equal to the one just played takes a token from whoever holds most. */
@@ -36,6 +38,7 @@ export const DEFAULTS = {
   takeTen: 4,
   reverse: 2,
   skip: 2,
+  round: 0,
   bonusStep: 0,
   matchTop: false,
   draw: 'deck',
@@ -58,6 +61,7 @@ export const SCHEMA: ParameterSchema = {
     takeTen: { type: 'integer', minimum: 0, maximum: 12, title: 'Take-ten cards' },
     reverse: { type: 'integer', minimum: 0, maximum: 8, title: 'Turn-round cards' },
     skip: { type: 'integer', minimum: 0, maximum: 8, title: 'Pass-over cards' },
+    round: { type: 'integer', minimum: 0, maximum: 8, title: 'Round-it cards' },
     bonusStep: { enum: [0, 5, 10, 20, 25], title: 'Bonus on multiples of' },
     matchTop: { type: 'boolean', title: 'A matching card takes a token' },
     draw: { enum: ['deck', 'return'], title: 'Draws' },

@@ -1,12 +1,14 @@
+import { settle } from '../../play/outcome';
 import type { Rng } from '../../shared/rng';
 import type { GameLog } from '../../simulate/gameLog';
 import { type PlayGame, type Seat, TURN_CAP } from '../mechanism';
 import type { RunningTotalParameters } from './parameters';
 import { chooseCard, chooseDiscard, countChoices } from './policies';
-import { drawCard, leaveHand, newState, reachesEnd, REVERSE, SKIP, startRound, TAKE_TEN, type TotalState } from './rules';
+import { drawCard, leaveHand, newState, reachesEnd, REVERSE, ROUND, roundedTotal, SKIP, startRound, TAKE_TEN, type TotalState } from './rules';
 
 const UP = 0;
 const DOWN = 1;
+const ROUNDING = 2;
 
 export function createTable(seats: readonly Seat<RunningTotalParameters>[]): PlayGame {
   const state = newState(seats);
@@ -21,7 +23,7 @@ export function createTable(seats: readonly Seat<RunningTotalParameters>[]): Pla
       const ended = takeTurn(state, seats, seat, rng, log);
       if (ended || state.deckIsOut) {
         if (ended) roundsWon[seat]!++;
-        if (!ended || roundsWon[seat]! >= common.roundsToWin) return finish(common, roundsWon, ended ? seat : -1, log);
+        if (!ended || roundsWon[seat]! >= common.roundsToWin) return finish(seats, roundsWon, ended ? seat : -1, log);
         startRound(state, seats, rng);
       }
       let forward = state.order;
@@ -43,7 +45,7 @@ function takeTurn(state: TotalState, seats: readonly Seat<RunningTotalParameters
   if (state.held[s] === 0) return false;
   const place = chooseCard(state, seat, s, rng);
   if (place < 0) {
-    leaveHand(state, s, chooseDiscard(state, s));
+    log.note(s, 4, leaveHand(state, s, chooseDiscard(state, s)), 0);
     drawCard(state, s, p, rng);
     return false;
   }
@@ -51,11 +53,22 @@ function takeTurn(state: TotalState, seats: readonly Seat<RunningTotalParameters
   const card = leaveHand(state, s, place);
   state.top = card;
   if (card === REVERSE) state.order = -state.order;
+  else if (card === ROUND) roundTotal(state, s, log);
   else if (card !== SKIP) move(state, p, s, card, log);
+  if (card === REVERSE) log.note(s, 2, 0, 0);
+  else if (card === SKIP) log.note(s, 3, 0, 0);
+  else if (card !== ROUND) log.note(s, card === TAKE_TEN ? 1 : 0, card, state.total);
   if (p.matchTop && matches && card < TAKE_TEN) takeToken(log, s);
-  const over = card < REVERSE && reachesEnd(state, p);
+  const over = card !== REVERSE && card !== SKIP && reachesEnd(state, p);
   if (!over) drawCard(state, s, p, rng);
   return over;
+}
+
+function roundTotal(state: TotalState, s: number, log: GameLog): void {
+  const before = state.total;
+  log.item(s, ROUNDING, before, 10);
+  state.total = roundedTotal(before);
+  log.note(s, 5, before, state.total);
 }
 
 function move(state: TotalState, p: RunningTotalParameters, s: number, card: number, log: GameLog): void {
@@ -82,7 +95,8 @@ function takeToken(log: GameLog, s: number): void {
   log.extra[1]!++;
 }
 
-function finish(p: RunningTotalParameters, roundsWon: Int32Array, last: number, log: GameLog): void {
+function finish(seats: readonly Seat<RunningTotalParameters>[], roundsWon: Int32Array, last: number, log: GameLog): void {
+  const p = seats[0]!.parameters;
   log.rounds = Math.ceil(log.turns / roundsWon.length);
   if (p.bonusStep === 0 && !p.matchTop) {
     for (let i = 0; i < roundsWon.length; i++) log.scores[i] = roundsWon[i]!;
@@ -90,13 +104,5 @@ function finish(p: RunningTotalParameters, roundsWon: Int32Array, last: number, 
     return;
   }
   if (last >= 0) log.scores[last]! += 2;
-  let best = 0;
-  let ties = 0;
-  for (let i = 1; i < log.scores.length; i++) {
-    if (log.scores[i]! > log.scores[best]!) {
-      best = i;
-      ties = 0;
-    } else if (log.scores[i] === log.scores[best]) ties++;
-  }
-  log.winner = ties > 0 ? -1 : best;
+  settle(log, seats);
 }

@@ -1,7 +1,7 @@
 import { below, type Rng, uniform } from '../../shared/rng';
 import type { Seat } from '../mechanism';
 import type { RunningTotalParameters } from './parameters';
-import { isLegal, REVERSE, SKIP, TAKE_TEN, type TotalState } from './rules';
+import { isLegal, REVERSE, ROUND, roundedTotal, SKIP, TAKE_TEN, type TotalState } from './rules';
 
 const reachEndWorth = 1000;
 const roundNumberWorth = 100;
@@ -11,6 +11,11 @@ const takeTenOnRoundNumberWorth = 50;
 function worth(state: TotalState, p: RunningTotalParameters, card: number): number {
   if (card === SKIP) return 2;
   if (card === REVERSE) return 1;
+  if (card === ROUND) {
+    const landing = roundedTotal(state.total);
+    if (state.step > 0 ? landing >= p.high : landing <= p.low) return reachEndWorth;
+    return roundNumberWorth + state.step * (landing - state.total);
+  }
   if (card === TAKE_TEN) {
     const landing = state.total - 10;
     if (state.step < 0) return landing <= p.low ? reachEndWorth : 10;

@@ -5,7 +5,7 @@ import { DEFAULTS, type RunningTotalParameters } from './parameters';
 import { chooseCard, chooseDiscard, countChoices } from './policies';
 import { deadTotals, deckOf, drawCard, isLegal, leaveHand, newState, REVERSE, SKIP, startRound, TAKE_TEN } from './rules';
 
-const seats = (n: number, p: RunningTotalParameters) => Array.from({ length: n }, () => ({ parameters: p, policy: 'typical' as const, errorRate: 0.3 }));
+const seats = (n: number, p: RunningTotalParameters) => Array.from({ length: n }, () => ({ parameters: p, policy: 'typical' as const, errorRate: 0.3, headStart: 0 }));
 const parameters = fc.record({
   direction: fc.constantFrom('up', 'down', 'up-and-down') as fc.Arbitrary<RunningTotalParameters['direction']>,
   landing: fc.constantFrom('exact', 'beyond') as fc.Arbitrary<RunningTotalParameters['landing']>,

@@ -6,6 +6,7 @@ import type { RunningTotalParameters } from './parameters';
 export const TAKE_TEN = 100;
 export const REVERSE = 101;
 export const SKIP = 102;
+export const ROUND = 103;
 const NO_CARD = 0;
 
 /** A draw pile; seats with the same cards share one. */
@@ -40,6 +41,7 @@ export function deckOf(p: RunningTotalParameters): number[] {
   for (let i = 0; i < p.takeTen; i++) cards.push(TAKE_TEN);
   for (let i = 0; i < p.reverse; i++) cards.push(REVERSE);
   for (let i = 0; i < p.skip; i++) cards.push(SKIP);
+  for (let i = 0; i < p.round; i++) cards.push(ROUND);
   return cards;
 }
 
@@ -102,10 +104,14 @@ export function drawCard(state: TotalState, seat: number, p: RunningTotalParamet
 /** Whether a card may be played on the total as it stands. */
 export function isLegal(state: TotalState, p: RunningTotalParameters, card: number): boolean {
   if (card === TAKE_TEN) return state.total - 10 >= p.low;
+  if (card === ROUND) return state.total % 10 !== 0 && roundedTotal(state.total) >= p.low && roundedTotal(state.total) <= p.high;
   if (card > TAKE_TEN) return true;
   if (p.landing === 'beyond') return true;
   return state.step > 0 ? state.total + card <= p.high : state.total - card >= p.low;
 }
+
+/** The total at the nearest ten, halves upward. */
+export const roundedTotal = (total: number): number => Math.floor((total + 5) / 10) * 10;
 
 /** Puts a card from a hand on the discard pile. */
 export function leaveHand(state: TotalState, seat: number, place: number): number {
@@ -145,6 +151,7 @@ function deadOnLeg(p: RunningTotalParameters, from: number, to: number, step: nu
       if (t >= p.low && t <= p.high) found.push(t);
     }
     if (p.takeTen > 0 && total - 10 >= p.low) found.push(total - 10);
+    if (p.round > 0 && roundedTotal(total) >= p.low && roundedTotal(total) <= p.high) found.push(roundedTotal(total));
     return found;
   };
   const reached = new Set([from]);

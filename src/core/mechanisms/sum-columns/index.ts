@@ -23,7 +23,6 @@ function checkTable(seats: readonly Seat<SumColumnsParameters>[]): Problem | nul
 
 export const sumColumns: Mechanism<SumColumnsParameters> = {
   id: 'sum-columns',
-  family: 'sum-columns',
   title: 'Sum columns',
   words: [
     'Each player picks columns before the first throw.',
@@ -32,10 +31,13 @@ export const sumColumns: Mechanism<SumColumnsParameters> = {
     'The first full column ends the game; whoever picked it has won.',
     'Ask: which column never gets a mark? Which fills first, and why?',
   ],
+  earlyEnding: 'Count who has a picked column highest, say which column would have won, and leave the sheet for next time.',
+  told: ['throws {x}, which is not on the sheet', 'throws {x} and marks its column', 'picks column {x}'],
   parametersSchema: SCHEMA,
   defaults: DEFAULTS,
   seats: { min: 1, max: 6 },
   extraMeasures: ['columnsNeverMarked', 'unpickedColumnFillsFirst', 'columnFilled'],
+  headStart: null,
   check,
   checkTable,
   channels: (p) => [{ op: p.combine === 'sum' ? 'add' : 'subtract', unknown: 'result', rep: p.highestFace <= 6 && p.draw === 'return' ? 'pips' : 'numerals' }],
@@ -50,4 +52,5 @@ export const sumColumns: Mechanism<SumColumnsParameters> = {
     p.draw === 'no-return' ? { kind: 'number-deck-1-10', quantity: 1 } : { kind: p.highestFace <= 6 ? 'pip-die' : p.highestFace <= 10 ? 'ten-sided-die' : 'twelve-sided-die', quantity: p.dice },
     { kind: 'column-sheet', quantity: 1 },
   ],
+  sheets: (p, seats) => [{ sheet: 'column-sheet', copies: seats, data: { first: p.firstColumn, last: p.lastColumn, height: p.height } }],
 };

@@ -17,6 +17,7 @@ export function createTable(seats: readonly Seat<SumColumnsParameters>[]): PlayG
       const picks = Math.min(seats[s]!.parameters.picks, board.lastColumn - board.firstColumn + 1);
       for (let i = 0; i < picks; i++) {
         const column = pickColumn(shared, seats[s]!, 1 << s, rankings[s]!, rng);
+        log.note(s, 2, column, 0);
         shared.pickedBy[column] = shared.pickedBy[column]! | (1 << s);
       }
     }
@@ -28,6 +29,7 @@ export function createTable(seats: readonly Seat<SumColumnsParameters>[]): PlayG
       const value = joinAndReport(own.faces, seat.parameters, s, log);
       const printed = value >= board.firstColumn && value <= board.lastColumn;
       log.turn(s, printed ? 1 : 0);
+      log.note(s, printed ? 1 : 0, value, own.faces[1]!);
       if (!printed) continue;
       if (++shared.marks[value]! < board.height) continue;
       log.rounds = Math.ceil((turn + 1) / count);

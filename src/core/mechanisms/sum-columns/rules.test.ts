@@ -25,7 +25,7 @@ describe('drawing without return', () => {
     const rng = createRng(4);
     const seen: number[] = [];
     for (let i = 0; i < 6; i++) {
-      draw(state, { parameters: p, policy: 'careful', errorRate: 0 }, rng);
+      draw(state, { parameters: p, policy: 'careful', errorRate: 0, headStart: 0 }, rng);
       seen.push(state.faces[0]!, state.faces[1]!);
     }
     expect(seen.sort((x, y) => x - y)).toEqual([1, 1, 2, 2, 3, 3, 4, 4, 5, 5, 6, 6]);
@@ -36,7 +36,7 @@ describe('picking columns', () => {
   it('takes the likeliest that is still free when careful, and never the same twice', () => {
     const state = newState(DEFAULTS);
     const ranked = Int32Array.from([7, 6, 8, 5]);
-    const careful = { parameters: DEFAULTS, policy: 'careful' as const, errorRate: 0 };
+    const careful = { parameters: DEFAULTS, policy: 'careful' as const, errorRate: 0, headStart: 0 };
     expect(pickColumn(state, careful, 1, ranked, createRng(1))).toBe(7);
     state.pickedBy[7] = 1;
     expect(pickColumn(state, careful, 1, ranked, createRng(1))).toBe(6);

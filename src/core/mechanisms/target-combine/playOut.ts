@@ -1,9 +1,10 @@
-import type { Rng } from '../../shared/rng';
+import { settle } from '../../play/outcome';
+import { below, type Rng } from '../../shared/rng';
 import type { GameLog } from '../../simulate/gameLog';
 import type { PlayGame, Seat } from '../mechanism';
 import type { CombineOperation, TargetCombineParameters } from './parameters';
 import { findLine } from './policies';
-import { deal, type Hand, newDealer, randomLine } from './rules';
+import { deal, drawDecoy, type Hand, newDealer, randomLine } from './rules';
 
 const channelOf: Readonly<Record<CombineOperation, number>> = { add: 0, subtract: 1, multiply: 2, divide: 3 };
 
@@ -18,35 +19,48 @@ export function createTable(seats: readonly Seat<TargetCombineParameters>[]): Pl
         // One hand lies on the table for all, unless players have cards of their own.
         if (!sameCards || !hand) hand = deal(dealers[s]!, seats[s]!.parameters, rng);
         const own = sameCards ? dealers[0]! : dealers[s]!;
-        workOn(hand, seats[s]!, s, own.numbers, rng, log);
+        // With two on a card both sides are tried, since nobody knows which one works.
+        const decoy = seats[s]!.parameters.twoOnACard && (sameCards && s > 0 ? true : drawDecoy(own, seats[s]!.parameters, rng)) ? own.decoy : null;
+        workOn(hand, seats[s]!, s, own.numbers, decoy, rng, log);
       }
     }
+    settle(log, seats);
     log.rounds = common.hands;
-    log.winner = bestScore(log.scores);
   };
 }
 
-function workOn(hand: Hand, seat: Seat<TargetCombineParameters>, s: number, numbers: Int32Array, rng: Rng, log: GameLog): void {
+function workOn(hand: Hand, seat: Seat<TargetCombineParameters>, s: number, numbers: Int32Array, decoy: Int32Array | null, rng: Rng, log: GameLog): void {
   const p = seat.parameters;
+  const began = log.secondsOfSeat[s]!;
   const pairs = (numbers.length * (numbers.length - 1)) / 2;
   log.turn(s, hand.stars === 0 ? 0 : pairs * p.operations.length);
   const report = (op: CombineOperation, a: number, b: number): void => log.item(s, channelOf[op], a, b);
   for (let attempt = 0; attempt < p.tries; attempt++) {
+    if (p.timeBox > 0 && log.secondsOfSeat[s]! - began > p.timeBox * 60) break;
+    if (decoy && seat.policy !== 'careful' && below(rng, 2) === 0) {
+      const astray = randomLine(decoy, p, rng, report);
+      log.note(s, 1, astray ?? 0, 0);
+      continue;
+    }
     const line = findLine(hand, seat, rng);
     if (line) {
       for (const step of line) report(step.op, step.a, step.b);
       log.extra[0]!++;
-      log.scores[s]! += hand.stars;
+      log.scores[s]! += p.use === 'all' ? hand.stars : hand.used;
+      log.note(s, 0, hand.stars, hand.ways);
       if (p.bonusSecondWay && hand.ways > 1) secondWay(hand, seat, s, report, rng, log);
       return;
     }
     const end = randomLine(numbers, p, rng, report);
-    if (end === p.target) {
+    log.note(s, 1, end ?? 0, 0);
+    if (end !== null && Math.abs(end - p.target) < 1e-9) {
       log.extra[0]!++;
-      log.scores[s]! += hand.stars;
+      log.scores[s]! += p.use === 'all' ? hand.stars : numbers.length;
+      log.note(s, 0, hand.stars, hand.ways);
       return;
     }
   }
+  log.note(s, 2, hand.stars, 0);
 }
 
 function secondWay(hand: Hand, seat: Seat<TargetCombineParameters>, s: number, report: (op: CombineOperation, a: number, b: number) => void, rng: Rng, log: GameLog): void {
@@ -56,10 +70,4 @@ function secondWay(hand: Hand, seat: Seat<TargetCombineParameters>, s: number, r
   for (const step of other) report(step.op, step.a, step.b);
   log.scores[s]!++;
   log.extra[1]!++;
-}
-
-function bestScore(scores: Float64Array): number {
-  const best = Math.max(...scores);
-  const first = scores.indexOf(best);
-  return scores.indexOf(best, first + 1) >= 0 || scores.length === 1 ? (scores.length === 1 && best > 0 ? 0 : -1) : first;
 }

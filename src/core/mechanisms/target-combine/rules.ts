@@ -6,6 +6,8 @@ import { solveTarget, starsOf, type Step } from './solver';
 export interface Hand {
   readonly stars: number;
   readonly ways: number;
+  /** Numbers that the easiest way uses. */
+  readonly used: number;
   readonly easiest: readonly Step[];
   readonly all: readonly (readonly Step[])[];
 }
@@ -13,12 +15,16 @@ export interface Hand {
 export interface Dealer {
   readonly deck: Int32Array;
   readonly numbers: Int32Array;
+  /** The hand on the same card that does not work. */
+  readonly decoy: Int32Array;
   readonly known: Map<number, Hand>;
 }
 
 export function newDealer(p: TargetCombineParameters): Dealer {
   const kinds = p.highest - p.lowest + 1;
-  return { deck: Int32Array.from({ length: kinds * p.copies }, (_, i) => p.lowest + (i % kinds)), numbers: new Int32Array(p.numbers), known: new Map() };
+  const signs = p.cards === 'with-negatives' ? 2 : 1;
+  const deck = Int32Array.from({ length: kinds * p.copies * signs }, (_, i) => (p.lowest + (i % kinds)) * (Math.floor(i / kinds) % signs === 1 ? -1 : 1));
+  return { deck, numbers: new Int32Array(p.numbers), decoy: new Int32Array(p.numbers), known: new Map() };
 }
 
 /** Attempts to deal a hand of the wanted stars before the last one is taken as it is. */
@@ -35,7 +41,7 @@ export function deal(dealer: Dealer, p: TargetCombineParameters, rng: Rng): Hand
 
 function drawHand(dealer: Dealer, p: TargetCombineParameters, rng: Rng): Hand {
   const { numbers, deck } = dealer;
-  if (p.draw === 'return') for (let i = 0; i < numbers.length; i++) numbers[i] = p.lowest + below(rng, p.highest - p.lowest + 1);
+  if (p.draw === 'return') for (let i = 0; i < numbers.length; i++) numbers[i] = deck[below(rng, deck.length)]!;
   else {
     for (let i = 0; i < numbers.length; i++) {
       const j = i + below(rng, deck.length - i);
@@ -47,7 +53,7 @@ function drawHand(dealer: Dealer, p: TargetCombineParameters, rng: Rng): Hand {
   }
   numbers.sort();
   let key = 0;
-  for (let i = 0; i < numbers.length; i++) key = key * 64 + numbers[i]!;
+  for (let i = 0; i < numbers.length; i++) key = key * 128 + numbers[i]! + 64;
   let hand = dealer.known.get(key);
   if (!hand) {
     hand = solveHand([...numbers], p);
@@ -56,14 +62,46 @@ function drawHand(dealer: Dealer, p: TargetCombineParameters, rng: Rng): Hand {
   return hand;
 }
 
-export function solveHand(numbers: readonly number[], p: TargetCombineParameters): Hand {
-  const solved = solveTarget(numbers, p.target, p.operations, p.intermediates);
-  return { stars: starsOf(solved), ways: solved.solutions.length, easiest: solved.solutions[0]?.steps ?? [], all: solved.solutions.map((s) => s.steps) };
+/** Denominator of the numbers on the cards. */
+export const scaleOf = (p: TargetCombineParameters): number => (p.cards === 'halves' ? 2 : p.cards === 'tenths' ? 10 : 1);
+
+/** Solves a hand of card numbers (halves and tenths counted in halves and tenths). */
+export function solveHand(cards: readonly number[], p: TargetCombineParameters): Hand {
+  const scale = scaleOf(p);
+  const numbers = cards.map((n) => n / scale);
+  for (let leave = 0; leave <= (p.use === 'all' ? 0 : numbers.length - 2); leave++) {
+    for (const some of without(numbers, leave)) {
+      const solved = solveTarget(some, p.target, p.operations, p.intermediates, scale);
+      if (solved.solutions.length > 0) return { stars: starsOf(solved), ways: solved.solutions.length, used: some.length, easiest: solved.solutions[0]!.steps, all: solved.solutions.map((s) => s.steps) };
+    }
+  }
+  return { stars: 0, ways: 0, used: 0, easiest: [], all: [] };
+}
+
+/** Every way to leave out so many of the numbers. */
+function without(numbers: readonly number[], leave: number): number[][] {
+  if (leave === 0) return [[...numbers]];
+  return numbers.flatMap((_, i) => (i >= numbers.length - leave + 1 ? [] : without(numbers.slice(i + 1), leave - 1).map((rest) => [...numbers.slice(0, i), ...rest])));
+}
+
+/** Puts a hand that does not work into `decoy`; false when none was drawn. */
+export function drawDecoy(dealer: Dealer, p: TargetCombineParameters, rng: Rng): boolean {
+  const kept = [...dealer.numbers];
+  for (let i = 0; i < dealAttempts; i++) {
+    const hand = drawHand(dealer, p, rng);
+    if (hand.stars > 0) continue;
+    dealer.decoy.set(dealer.numbers);
+    dealer.numbers.set(kept);
+    return true;
+  }
+  dealer.numbers.set(kept);
+  return false;
 }
 
 /** A blind line: joins two numbers at random until one is left, inside the rules. Null when stuck. */
 export function randomLine(numbers: Int32Array, p: TargetCombineParameters, rng: Rng, report: (op: CombineOperation, a: number, b: number) => void): number | null {
-  const values = [...numbers];
+  const scale = scaleOf(p);
+  const values = Array.from(numbers, (n) => n / scale);
   while (values.length > 1) {
     shuffle(rng, values, values.length);
     let x = values.pop()!;

@@ -59,7 +59,7 @@ const JOINS: readonly { readonly op: CombineOperation; readonly swapped: boolean
  * Cost: at most 3,888 · 6 lines for four numbers; forms are built for hits only.
  * // => solveTarget([3, 3, 8, 8], 24, all, 'rational').solutions.length === 1
  */
-export function solveTarget(numbers: readonly number[], target: number, operations: readonly CombineOperation[], intermediates: Intermediates): Solved {
+export function solveTarget(numbers: readonly number[], target: number, operations: readonly CombineOperation[], intermediates: Intermediates, scale = 1): Solved {
   const found = new Map<string, Solution>();
   const count = { searched: 0, found: 0 };
   const joins = JOINS.flatMap((join, code) => (operations.includes(join.op) ? [code] : []));
@@ -70,8 +70,9 @@ export function solveTarget(numbers: readonly number[], target: number, operatio
   const tops = Array.from({ length: n }, (_, depth) => new Float64Array(n - depth));
   const bottoms = Array.from({ length: n }, (_, depth) => new Float64Array(n - depth));
   const path = new Int32Array(3 * n);
-  tops[0]!.set(numbers);
-  bottoms[0]!.fill(1);
+  // Halves and tenths are whole numbers over one denominator.
+  tops[0]!.set(numbers.map((x) => Math.round(x * scale)));
+  bottoms[0]!.fill(scale);
 
   const meet = (): void => {
     count.found++;

@@ -1,0 +1,30 @@
+import { fourOperations } from '../../play/arithmetic';
+import { inOrder, sharedBy } from '../../play/refuse';
+import type { Mechanism } from '../mechanism';
+import { type ClaimParameters, DEFAULTS, SCHEMA } from './parameters';
+import { createTable } from './playOut';
+
+export const callAndClaim: Mechanism<ClaimParameters> = {
+  id: 'call-and-claim',
+  title: 'Call and claim',
+  words: ['Lay the cards open so that everyone can reach them.', 'The caller reads a question, or an answer, twice.', 'With the own clock everyone finds their card in peace; as a race the first hand takes it.', 'Say the whole fact before you take the card.', 'In a race a quick player counts to the agreed number before claiming.'],
+  earlyEnding: 'Turn the cards that are left one by one and say them together.',
+  told: ['claims {x} and {y} first', 'finds {x} and {y} in own time', 'takes a wrong card for {x} and {y}, and it is looked at together'],
+  parametersSchema: SCHEMA,
+  defaults: DEFAULTS,
+  seats: { min: 1, max: 6 },
+  extraMeasures: ['slowestShare', 'cutShort'],
+  headStart: 'claims',
+  check: (p) => inOrder(p.lowest, p.highest, 'highest', 'number'),
+  checkTable: (seats) => sharedBy(seats, ['form', 'ends', 'claims', 'laid', 'call']),
+  channels: (_p, seats) => {
+    const high = Math.max(...seats.map((s) => s.parameters.highest));
+    const spans = (op: string) => ({ a: [0, op === 'divide' ? high * high : 2 * high] as const, b: [0, high] as const });
+    return [...fourOperations.map((op) => ({ op, unknown: 'result' as const, rep: 'words' as const, ...spans(op) })), ...fourOperations.map((op) => ({ op, unknown: 'b' as const, rep: 'words' as const, ...spans(op) }))];
+  },
+  range: () => ({ low: 0, highA: 1, highB: 1 }),
+  simultaneous: () => true,
+  createTable,
+  materials: () => [{ kind: 'call-cards', quantity: 1 }],
+  sheets: (p) => [{ sheet: 'call-cards', copies: 1, data: { operation: p.operation, low: p.lowest, high: p.highest, call: p.call } }],
+};

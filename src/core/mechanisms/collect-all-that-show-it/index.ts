@@ -1,0 +1,33 @@
+import { firstOf, impossible, inOrder, ownOnly } from '../../play/refuse';
+import type { Mechanism } from '../mechanism';
+import { type CollectParameters, DEFAULTS, SCHEMA } from './parameters';
+import { createTable } from './playOut';
+
+export const collectAll: Mechanism<CollectParameters> = {
+  id: 'collect-all-that-show-it',
+  title: 'Collect all that show it',
+  words: ['Spread the pieces face up.', 'Throw and say the number.', 'Gather every piece that shows it: together, in turn, or each for oneself.', 'Nothing left of that number? The next player throws.', 'When the table is bare, count what was gathered.'],
+  earlyEnding: 'Sort the pieces that are left by number, and see which number came least.',
+  told: ['throws {x}: {y} pieces show it', 'throws {x}: none are left'],
+  parametersSchema: SCHEMA,
+  defaults: DEFAULTS,
+  seats: { min: 1, max: 6 },
+  extraMeasures: ['piecesLeft', 'overlooked'],
+  headStart: 'pieces',
+  check: (p) => firstOf(inOrder(p.lowest + 1, p.highest, 'highest', 'number'), p.thrown === 'two-dice-sum' && p.highest < p.lowest + 3 && impossible('highest', 'The sum of two dice needs a wider range.')),
+  checkTable: (seats) => ownOnly(seats, []),
+  channels: (p) => [
+    { op: 'subitise', unknown: 'result', rep: 'pips', a: [0, p.highest], b: [0, 0] },
+    { op: 'add', unknown: 'result', rep: 'pips', a: [0, p.highest], b: [0, p.highest] },
+    { op: 'compare', unknown: 'result', rep: p.shows, a: [0, p.highest], b: [0, p.highest] },
+    { op: 'count', unknown: 'result', rep: 'pieces', a: [0, 6], b: [0, 0] },
+  ],
+  range: () => ({ low: 0, highA: 1, highB: 1 }),
+  simultaneous: () => false,
+  createTable,
+  materials: (p) => [
+    { kind: p.highest > 6 ? 'ten-sided-die' : 'pip-die', quantity: p.thrown === 'one-die' ? 1 : 2 },
+    { kind: p.shows === 'ten-frame' ? 'ten-frame-cards' : p.shows === 'numerals' || p.shows === 'words' ? 'number-deck-1-10' : 'dot-cards', quantity: 1 },
+  ],
+  sheets: (p) => [{ sheet: 'show-cards', copies: 1, data: { low: p.lowest, high: p.highest, each: p.each, shows: p.shows } }],
+};

@@ -1,0 +1,15 @@
+import { oneOf, parameters, whole, yesNo } from '../../play/parameters';
+
+export const { SCHEMA, DEFAULTS } = parameters({
+  cards: whole('Cards each turns', 1, 3, 2),
+  join: oneOf('They are joined by', ['sum', 'difference', 'product', 'number'], 'sum'),
+  lowest: whole('Lowest card', 0, 20, 1),
+  highest: whole('Highest card', 1, 100, 10),
+  copies: whole('Copies of each card', 1, 8, 4),
+  draw: oneOf('Cards', ['dealt', 'returned'], 'dealt'),
+  goal: oneOf('Who takes the round', ['higher', 'lower'], 'higher'),
+  tie: oneOf('When equal', ['each-keeps', 'turn-again'], 'turn-again'),
+  rounds: whole('Rounds', 1, 40, 10),
+  howMuchMore: yesNo('Say by how much', false),
+});
+export type CompareParameters = typeof DEFAULTS;

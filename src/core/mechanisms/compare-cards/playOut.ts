@@ -1,0 +1,87 @@
+import { Deck, numberCards } from '../../play/deck';
+import { settle } from '../../play/outcome';
+import type { Rng } from '../../shared/rng';
+import type { GameLog } from '../../simulate/gameLog';
+import type { PlayGame, Seat } from '../mechanism';
+import type { CompareParameters } from './parameters';
+
+const SUM = 0;
+const DIFFERENCE = 1;
+const PRODUCT = 2;
+const COMPARE = 3;
+const MORE = 4;
+
+type Player = Seat<CompareParameters>;
+
+export function createTable(seats: readonly Player[]): PlayGame {
+  const count = seats.length;
+  const decks = seats.map((s) => new Deck(numberCards(s.parameters.lowest, s.parameters.highest, s.parameters.copies)));
+  // Players with the same cards draw from one deck.
+  const deckOf = seats.map((s) => decks[seats.findIndex((o) => o.parameters.lowest === s.parameters.lowest && o.parameters.highest === s.parameters.highest && o.parameters.copies === s.parameters.copies)]!);
+  const values = new Int32Array(count);
+  const table = seats[0]!.parameters;
+  return (rng: Rng, log: GameLog): void => {
+    for (const deck of decks) deck.reset();
+    let stake = 1;
+    for (let round = 0; round < table.rounds; round++) {
+      for (let s = 0; s < count; s++) values[s] = turnCards(seats[s]!.parameters, deckOf[s]!, s, rng, log);
+      const best = compareAll(values, table, log);
+      if (best >= 0) {
+        log.scores[best]! += stake;
+        log.note(best, 1, values[best]!, stake);
+        stake = 1;
+      } else if (table.tie === 'turn-again' && count > 1) {
+        stake++;
+        log.extra[0]!++;
+      }
+    }
+    settle(log, seats);
+  };
+}
+
+/** Turns a player's cards, says what they make, and returns it. */
+function turnCards(p: CompareParameters, deck: Deck, s: number, rng: Rng, log: GameLog): number {
+  log.turn(s, 1);
+  if (deck.left < p.cards || p.draw === 'returned') deck.reset();
+  let value = deck.draw(rng);
+  if (p.join === 'number') {
+    // Two or three digits side by side are one number.
+    for (let i = 1; i < p.cards; i++) value = value * 10 + (deck.draw(rng) % 10);
+    log.note(s, 0, value, 0);
+    return value;
+  }
+  for (let i = 1; i < p.cards; i++) {
+    const next = deck.draw(rng);
+    if (p.join === 'sum') {
+      log.item(s, SUM, value, next);
+      value += next;
+    } else if (p.join === 'product') {
+      log.item(s, PRODUCT, value, next);
+      value *= next;
+    } else {
+      log.item(s, DIFFERENCE, value > next ? value : next, value > next ? next : value);
+      value = value > next ? value - next : next - value;
+    }
+  }
+  log.note(s, 0, value, 0);
+  return value;
+}
+
+/** Who takes the round, −1 when several are equal; everyone compares with the best so far. */
+function compareAll(values: Int32Array, p: CompareParameters, log: GameLog): number {
+  let best = 0;
+  let tied = false;
+  for (let s = 1; s < values.length; s++) {
+    const a = values[s]!;
+    const b = values[best]!;
+    log.item(s, COMPARE, a, b);
+    if (p.howMuchMore && a !== b) log.item(s, MORE, a > b ? a : b, a > b ? b : a);
+    if (a === b) tied = true;
+    else if (a > b === (p.goal === 'higher')) {
+      best = s;
+      tied = false;
+    }
+  }
+  return values.length === 1 || tied ? -1 : best;
+}
+

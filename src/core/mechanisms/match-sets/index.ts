@@ -1,0 +1,32 @@
+import { firstOf, impossible, ownOnly } from '../../play/refuse';
+import type { Mechanism } from '../mechanism';
+import { DEFAULTS, type MatchParameters, SCHEMA } from './parameters';
+import { createTable } from './playOut';
+import { channelOf, matchesOf } from './rules';
+
+export const matchSets: Mechanism<MatchParameters> = {
+  id: 'match-sets',
+  title: 'Match the halves',
+  words: ['Spread all halves face up.', 'Take one half, work out what it needs, and find its partner.', 'Lay them edge to edge; if they do not fit, put them back.', 'Everyone works on the same set; the timer faces the helper.', 'All matched before the sand has run? Everyone has won.'],
+  earlyEnding: 'Turn the timer over once more and finish together, or count how many halves found a partner.',
+  told: ['matches {x} and {y}', 'takes a wrong half for {x} and {y}, and puts it back'],
+  parametersSchema: SCHEMA,
+  defaults: DEFAULTS,
+  seats: { min: 1, max: 6 },
+  extraMeasures: ['beforeTimer', 'mismatches'],
+  headStart: null,
+  check: (p) => {
+    const n = p.lowest > p.highest ? 0 : matchesOf(p).length;
+    return firstOf(n < p.sets && impossible('sets', `Only ${n} different pairs of halves can be made, and ${p.sets} are wanted.`));
+  },
+  checkTable: (seats) => ownOnly(seats, []),
+  channels: (p) => [channelOf(p), { ...channelOf(p), rep: 'words' }],
+  range: () => ({ low: 0, highA: 1, highB: 1 }),
+  simultaneous: (p) => p.play === 'all-at-once',
+  createTable,
+  materials: () => [
+    { kind: 'match-halves', quantity: 1 },
+    { kind: 'sand-timer', quantity: 1 },
+  ],
+  sheets: (p) => [{ sheet: 'match-halves', copies: 1, data: { halves: p.halves, sets: p.sets, low: p.lowest, high: p.highest, clockStep: p.clockStep } }],
+};

@@ -1,0 +1,13 @@
+import { oneOf, parameters, whole, yesNo } from '../../play/parameters';
+
+export const { SCHEMA, DEFAULTS } = parameters({
+  halves: oneOf('Halves that belong together', ['sum-and-result', 'product-and-result', 'numeral-and-dots', 'equal-fractions', 'clock-and-time', 'coins-and-amount'], 'sum-and-result'),
+  sets: whole('Pairs of halves', 3, 24, 10),
+  lowest: whole('Lowest number', 0, 50, 2),
+  highest: whole('Highest number', 3, 200, 20),
+  clockStep: oneOf('Times to the nearest', [60, 30, 15, 5, 1], 30),
+  play: oneOf('Played', ['all-at-once', 'in-turn'], 'all-at-once'),
+  timer: whole('Minutes on the timer', 1, 30, 5),
+  sayIt: yesNo('Each match is said aloud as a sentence', false),
+});
+export type MatchParameters = typeof DEFAULTS;
