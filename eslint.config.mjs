@@ -18,7 +18,7 @@ export default tseslint.config(
   {
     // The core is pure: no clock, no chance of its own, no network, no globals.
     files: ['src/core/**/*.ts'],
-    ignores: ['**/*.test.ts'],
+    ignores: ['**/*.test.ts', '**/*.testing.ts'],
     rules: {
       'no-restricted-properties': ['error', { object: 'Math', property: 'random' }, { object: 'Date', property: 'now' }, { object: 'performance', property: 'now' }],
       'no-restricted-globals': ['error', 'fetch', 'window', 'document', 'localStorage', 'process', 'globalThis', 'setTimeout'],

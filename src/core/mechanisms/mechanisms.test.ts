@@ -1,26 +1,12 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { checkTable } from '../../contract/parameters';
-import { shippedGraph } from '../../contract/shippedData';
 import { resultOf } from '../items/item';
-import { Simulation, type SeatRequest } from '../simulate/simulation';
-import { simulationResult, type SimulationResult } from '../simulate/simulationResult';
+import type { SimulationResult } from '../simulate/simulationResult';
 import { checkValue } from './checkValues';
 import { policies } from './mechanism';
+import { careful, near, run } from './playing.testing';
 import { mechanisms } from './registry';
-
-export function run(id: string, parameters: object, seats: number | SeatRequest[], games: number, seed = 7): SimulationResult {
-  const table = checkTable(id, parameters, seats);
-  if (!table.ok) throw new Error(table.problem.message);
-  const sim = new Simulation(table.value.mechanism, table.value.seats, shippedGraph(), { seed, games });
-  while (!sim.advance());
-  return simulationResult(sim);
-}
-const careful = (n: number): SeatRequest[] => Array.from({ length: n }, () => ({ policy: 'careful' as const }));
-/** Within four standard errors: a right engine fails once in sixteen thousand. */
-const near = (got: { mean: number; standardError: number }, want: string | number): void => {
-  expect(Math.abs(got.mean - Number(want)), `${got.mean} ± ${got.standardError} against ${want}`).toBeLessThan(4 * got.standardError);
-};
 
 describe('every mechanism', () => {
   it.each(mechanisms.map((m) => [m.id, m] as const))('%s plays its own example, ends, and names itself after its family', (_id, m) => {

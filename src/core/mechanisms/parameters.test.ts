@@ -22,7 +22,7 @@ const beside: Readonly<Record<string, Readonly<Record<string, object>>>> = {
   'target-combine': { mostStars: { highest: 13 }, leastStars: { highest: 13 }, timeBox: { leastStars: 3, tries: 20 } },
   'digit-placement': { target: { goal: 'nearest' } },
   'neighbour-race': { wasted: { rule: 'die-is-factor' }, occupied: { width: 2 } },
-  'bound-guess': { points: { rounds: 6 }, outside: { points: 20, rounds: 6 }, wrong: { points: 20, rounds: 6 } },
+  'bound-guess': { points: { rounds: 6, wrong: 1 }, outside: { rounds: 6 }, wrong: { points: 20, rounds: 3 } },
   'cover-grid': {},
   'split-and-spill': { first: { from: 'bag' }, second: { from: 'bag' }, order: { ends: 'all-seen', zeros: false }, zeros: { ends: 'all-seen', counters: 5 } },
   'continue-the-pattern': { step: { kind: 'grows' } },

@@ -1,6 +1,6 @@
 import { itemAt, type TallyShape } from './itemChannel';
 import type { TimeModel } from './timeModel';
-import { secondsOfItem } from './timeModel';
+import { choosingSeconds, secondsOfItem } from './timeModel';
 import { type Item, resultOf } from '../items/item';
 
 /** An item that does not fit the dense tally (a fraction, say). */
@@ -15,6 +15,9 @@ export interface LooseCount {
   counted: number;
   classes: readonly number[] | null;
 }
+
+/** More moves than this take no longer to weigh. */
+const knownChoices = 512;
 
 /**
  * What one game reports while it is played. Dense typed arrays and plain numbers only:
@@ -41,6 +44,8 @@ export class GameLog {
   /** A mechanism's own measures (flips, tens landed on), by index. */
   readonly extra = new Float64Array(8);
   private readonly strideSeat: number;
+  /** Seconds of choosing, by number of moves. */
+  private readonly choosing: Float64Array;
   /** Six numbers a channel: offset, stride, lowest and highest a, lowest and highest b. */
   private readonly places: Int32Array;
 
@@ -56,6 +61,7 @@ export class GameLog {
     this.secondsOfSeat = new Float64Array(shape.seats);
     this.scores = new Float64Array(shape.seats);
     this.strideSeat = shape.strideSeat;
+    this.choosing = Float64Array.from({ length: knownChoices }, (_, n) => choosingSeconds(time, n));
   }
 
   /** Clears what belongs to one game; the tally runs on over the batch. */
@@ -79,8 +85,7 @@ export class GameLog {
     this.turns++;
     this.turnsOfSeat[seat]!++;
     this.choices += options;
-    const weighed = (options > this.time.mostChoices ? this.time.mostChoices : options) - 1;
-    const seconds = this.time.handlingSeconds + (weighed > 0 ? weighed * this.time.choiceSeconds : 0);
+    const seconds = this.time.handlingSeconds + this.choosing[options < knownChoices ? options : knownChoices - 1]!;
     this.turnSeconds += seconds;
     this.secondsOfSeat[seat]! += seconds;
     if (options === 0) this.movelessTurns++;

@@ -15,9 +15,8 @@ export interface TimeModel {
   readonly fractionSeconds: number;
   /** Handling of dice and cards at each turn. */
   readonly handlingSeconds: number;
-  /** Weighing one more possible move, up to so many. */
+  /** Weighing moves takes this long for every doubling of their number (Hick 1952). */
   readonly choiceSeconds: number;
-  readonly mostChoices: number;
   /** Shortest believable time between two turns. */
   readonly leastTurnSeconds: number;
 }
@@ -30,11 +29,16 @@ export const DEFAULT_TIME = {
   fractionSeconds: 25,
   handlingSeconds: 12,
   choiceSeconds: 2,
-  mostChoices: 4,
   leastTurnSeconds: 3,
 } satisfies TimeModel;
 
 const fractionOps: ReadonlySet<string> = new Set(['equivalent-fraction', 'compare-fraction', 'add-fraction', 'subtract-fraction']);
+
+/**
+ * Time to choose among n moves: choiceSeconds · log₂ n (W. E. Hick 1952, "On the rate of
+ * gain of information"; the seconds are common practice, no source). Nothing for one move.
+ */
+export const choosingSeconds = (time: TimeModel, options: number): number => (options > 1 ? time.choiceSeconds * Math.log2(options) : 0);
 
 /** Typical thinking time for one item, in seconds, for a child who is still learning it. */
 export function secondsOfItem(time: TimeModel, item: Item): number {

@@ -36,7 +36,7 @@ export const askForCards: Mechanism<AskParameters> = {
     ),
   checkTable: (seats) => {
     const cards = deckOf(seats[0]!.parameters).length;
-    return firstOf(ownOnly(seats, ['hand']), cards < seats.reduce((sum, s) => sum + s.parameters.hand, 0) && impossible('hand', `The deck has only ${cards} cards.`));
+    return firstOf(ownOnly(seats, ['hand']), seats[0]!.parameters.drawPile && cards < seats.reduce((sum, s) => sum + s.parameters.hand, 0) && impossible('hand', `The deck has only ${cards} cards.`));
   },
   channels,
   range: () => ({ low: 0, highA: 1, highB: 1 }),
