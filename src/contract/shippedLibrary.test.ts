@@ -1,0 +1,66 @@
+import { describe, expect, it } from 'vitest';
+import { mechanismById, mechanisms } from '../core/mechanisms/registry';
+import { profileSummary } from '../core/simulate/profileSummary';
+import { Simulation } from '../core/simulate/simulation';
+import { simulationResult } from '../core/simulate/simulationResult';
+import { ENGINE } from '../core/simulate/simulation';
+import { checkTable } from './parameters';
+import { shippedGraph, shippedKinds } from './shippedData';
+import { libraryPrecision, librarySeats, librarySeed, shippedLibrary, shippedProfile } from './shippedLibrary';
+
+const all = shippedLibrary.flatMap((game) => game.variants.map((variant) => ({ game, variant, name: `${game.id}/${variant.id}` })));
+
+describe('the shipped library', () => {
+  it('holds sixty games and a hundred and fifty versions, two games at least of every family', () => {
+    expect(shippedLibrary.length).toBeGreaterThanOrEqual(60);
+    expect(all.length).toBeGreaterThanOrEqual(150);
+    for (const m of mechanisms) expect([m.id, shippedLibrary.filter((g) => g.mechanism === m.id).length >= 2]).toEqual([m.id, true]);
+    expect(new Set(shippedLibrary.map((g) => g.id)).size).toBe(shippedLibrary.length);
+  });
+
+  it('has thirty versions and more for nine to twelve years', () => {
+    expect(all.filter(({ variant }) => variant.ages[1] >= 11 || variant.ages[0] >= 9).length).toBeGreaterThanOrEqual(30);
+  });
+
+  it('has no two versions with the same numbers and rules', () => {
+    const keys = all.map(({ game, variant }) => {
+      const full = { ...mechanismById(game.mechanism)!.defaults, ...variant.parameters };
+      return `${game.mechanism} ${JSON.stringify(Object.entries(full).sort(([x], [y]) => (x < y ? -1 : 1)))}`;
+    });
+    const twice = keys.filter((k, i) => keys.indexOf(k) !== i);
+    expect(twice).toEqual([]);
+  });
+
+  it.each(all.map((v) => [v.name, v] as const))('%s can be played, has rules, things and a profile', (name, { game, variant }) => {
+    const table = checkTable(game.mechanism, variant.parameters, librarySeats(variant));
+    expect(table.ok ? null : table.problem).toBeNull();
+    const rules = [...game.rules, ...mechanismById(game.mechanism)!.words];
+    expect(rules.length).toBeLessThanOrEqual(12);
+    expect(variant.ages[0]).toBeLessThanOrEqual(variant.ages[1]);
+    if (!table.ok) return;
+    const { mechanism } = table.value;
+    const things = mechanism.materials({ ...mechanism.defaults, ...variant.parameters }, librarySeats(variant));
+    for (const thing of things) expect(shippedKinds.map((k) => k.id)).toContain(thing.kind);
+    const profile = shippedProfile(game.id, variant.id)!;
+    expect(profile, name).toBeDefined();
+    expect(profile.engine, 'run npm run profiles').toBe(ENGINE);
+    expect(profile.seed).toBe(librarySeed);
+    expect(profile.turns.standardError).toBeLessThanOrEqual(0.021 * profile.turns.mean);
+    // Fits the slot it names: most games end within half as much again.
+    expect(profile.minutes[1], `${name} takes ${profile.minutes[1]} minutes`).toBeLessThan(variant.minutes * 2);
+  });
+
+  it.each(all.filter((_, i) => i % 17 === 3).map((v) => [v.name, v] as const))('%s is profiled anew to the same numbers', (_name, { game, variant }) => {
+    const table = checkTable(game.mechanism, variant.parameters, librarySeats(variant));
+    if (!table.ok) throw new Error(table.problem.message);
+    const sim = new Simulation(table.value.mechanism, table.value.seats, shippedGraph(), { seed: librarySeed, precision: libraryPrecision });
+    while (!sim.advance());
+    expect(profileSummary(simulationResult(sim))).toEqual(shippedProfile(game.id, variant.id));
+  });
+
+  // Common practice, no source: names and themes a co-op of all faiths and tastes can share.
+  it('keeps to its own world', () => {
+    const text = JSON.stringify(shippedLibrary).toLowerCase();
+    for (const word of ['egg hunt', 'zeus', 'ice cream', 'pirate', 'hockey', 'enchanted', 'queen', 'buses', 'swamp', 'flies', 'pumpkin', 'corner']) expect(text).not.toContain(word);
+  });
+});

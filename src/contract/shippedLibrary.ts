@@ -1,0 +1,46 @@
+import type { ProfileSummary } from '../core/simulate/profileSummary';
+import addAndSubtract from '../../data/library/1-add-and-subtract.json';
+import bonds from '../../data/library/2-bonds-and-parts.json';
+import counting from '../../data/library/3-counting-and-seeing.json';
+import fractions from '../../data/library/4-fractions-and-decimals.json';
+import groups from '../../data/library/5-groups-and-times.json';
+import thinking from '../../data/library/6-thinking-it-out.json';
+import placeValue from '../../data/library/7-place-value.json';
+import shapes from '../../data/library/8-shapes-and-patterns.json';
+import measuring from '../../data/library/9-measuring-time-and-money.json';
+import profiles from '../../data/library/profiles.json';
+
+export interface LibraryVariant {
+  readonly id: string;
+  readonly title: string;
+  readonly parameters: Readonly<Record<string, unknown>>;
+  readonly ages: readonly [number, number];
+  readonly players: { readonly min: number; readonly max: number };
+  readonly minutes: number;
+  readonly preparationMinutes: number;
+  readonly helper: 'alone' | 'nearby' | 'needed';
+}
+
+/** A game that ships with the app, folk or of our own making, in our own words. */
+export interface LibraryGame {
+  readonly id: string;
+  readonly title: string;
+  readonly bin: string;
+  readonly mechanism: string;
+  readonly rules: readonly string[];
+  readonly variants: readonly LibraryVariant[];
+}
+
+export const shippedLibrary = [addAndSubtract, bonds, counting, fractions, groups, thinking, placeValue, shapes, measuring].flat() as unknown as readonly LibraryGame[];
+
+/** Seed and precision of the committed profiles; `npm run profiles` makes them anew. */
+export const librarySeed = 7;
+export const libraryPrecision = { length: 0.02, share: 0.005 } as const;
+
+/** Seats at which a shipped version is profiled. */
+export const librarySeats = (variant: LibraryVariant): number => Math.min(variant.players.max, Math.max(variant.players.min, 3));
+
+/** The committed profile of a shipped version, by "game/version"; undefined until it is made. */
+export function shippedProfile(game: string, variant: string): ProfileSummary | undefined {
+  return (profiles as unknown as Readonly<Record<string, ProfileSummary>>)[`${game}/${variant}`];
+}
