@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { checkTable } from '../../contract/parameters';
+import { otherValues } from '../play/schemaValues';
 import { shippedGraph } from '../../contract/shippedData';
 import { Simulation } from '../simulate/simulation';
 import { simulationResult, type Estimate, type SimulationResult } from '../simulate/simulationResult';
@@ -39,19 +40,11 @@ const beside: Readonly<Record<string, Readonly<Record<string, object>>>> = {
   'deal-order-puzzle': { under: { help: 'none' }, starts: { help: 'none' }, pattern: { help: 'none' } },
 };
 
-/** Values to try instead of the one in use, from the parameter's own schema. */
-function others(schema: Readonly<Record<string, unknown>>, value: unknown): unknown[] {
-  if (Array.isArray(schema['enum'])) return (schema['enum'] as unknown[]).filter((v) => v !== value);
-  if (schema['type'] === 'boolean') return [!value];
-  if (schema['type'] === 'integer' || schema['type'] === 'number') {
-    const [low, high, now] = [Number(schema['minimum']), Number(schema['maximum']), Number(value)];
-    const tries = [now + 1, now - 1, now * 2, Math.floor(now / 2), now + 3, now - 3, now + 10, now + 30, low, high, Math.floor((low + high) / 2)];
-    return [...new Set(tries)].filter((v) => v >= low && v <= high && v !== now);
-  }
-  const items = schema['items'] as { enum?: unknown[] };
-  if (items.enum) return [items.enum, ...items.enum.map((v) => [v])].filter((v) => JSON.stringify(v) !== JSON.stringify(value));
-  return [[[5, 15], [9, 2], [20, 11]]];
-}
+/** Jumps have no list to choose from. */
+const others = (schema: Readonly<Record<string, unknown>>, value: unknown): unknown[] => {
+  const values = otherValues(schema, value);
+  return values.length > 0 ? values : [[[5, 15], [9, 2], [20, 11]]];
+};
 
 function play(id: string, parameters: object, seats: number, games: number): SimulationResult | null {
   const players = Array.from({ length: seats }, (_, s) => ({ policy: s === 0 ? ('careful' as const) : ('typical' as const) }));

@@ -9,14 +9,49 @@ import panel from '../shared/panel.module.css';
 import type { GameWire, KindWire, VariantWire } from '../shared/types';
 import { GameDialog } from '../shelf/GameDialog';
 import styles from './game.module.css';
+import { Bench } from './Bench';
+import { Compare } from './Compare';
 import { Practice } from './Practice';
+import { useMechanisms } from './useMechanism';
+import { useSkills } from '../shared/useSkills';
 import { VariantDialog } from './VariantDialog';
+import { Watch } from './Watch';
 
 export default function GameView({ id, version }: { id: string; version: string | null }) {
   return (
     <App>
       <Game id={id} version={version} />
     </App>
+  );
+}
+
+const views = ['practises', 'bench', 'watch', 'compare'] as const;
+type View = (typeof views)[number];
+const viewWords: Record<View, string> = { practises: 'What it practises', bench: 'Bench: turn a number', watch: 'Watch one game', compare: 'Two versions side by side' };
+
+/** The four ways to look at a version. */
+function Main({ variant, others, onSaved }: { variant: VariantWire; others: readonly VariantWire[]; onSaved: (id: string, change: string) => void }) {
+  const [view, setView] = useState<View>('practises');
+  const skills = useSkills();
+  const mechanism = useMechanisms()?.find((m) => m.id === variant.mechanism);
+  const open = variant.mechanism ? views : views.slice(0, 1);
+  return (
+    <div>
+      {open.length > 1 && (
+        <div className={styles.views} role="tablist" aria-label="Ways to look at it">
+          {open.map((v) => (
+            <button key={v} type="button" role="tab" aria-selected={v === view} onClick={() => setView(v)}>
+              {viewWords[v]}
+            </button>
+          ))}
+        </div>
+      )}
+      {view === 'practises' && <Practice variant={variant} />}
+      {view !== 'practises' && (!mechanism || !skills) && <Loading what="Setting up the bench …" />}
+      {view === 'bench' && mechanism && skills && <Bench variant={variant} mechanism={mechanism} skills={skills} onSaved={onSaved} />}
+      {view === 'watch' && mechanism && <Watch variant={variant} mechanism={mechanism} />}
+      {view === 'compare' && skills && <Compare variant={variant} others={others} skills={skills} />}
+    </div>
   );
 }
 
@@ -158,7 +193,11 @@ function Game({ id, version }: { id: string; version: string | null }) {
               </section>
             )}
           </aside>
-          <Practice key={variant.id} variant={variant} />
+          <Main key={variant.id} variant={variant} others={inUse} onSaved={(saved, c) => {
+              setChosen(saved);
+              refresh();
+              tellUndo('Saved as a version of its own.', c);
+            }} />
         </div>
       )}
       {editing === 'game' && (

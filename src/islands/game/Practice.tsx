@@ -9,17 +9,20 @@ import { Failure, Loading, Progress } from '../../ui/Empty';
 import { api, follow, get } from '../shared/api';
 import { messageOf, useTell } from '../shared/App';
 import panel from '../shared/panel.module.css';
-import type { ItemWire, ProfileWire, VariantWire } from '../shared/types';
+import type { ProfileWire, VariantWire } from '../shared/types';
 import { useSkills } from '../shared/useSkills';
+import { type Operation, operations } from '../../core/items/item';
+import { operationHue, operationWords } from '../../text/itemText';
+import { factGrids, signs } from './factGrids';
+import { Fair } from './Fair';
 import styles from './game.module.css';
 
 const slotMinutes = 15;
 const barsShown = 7;
 const finer = { length: 0.003, share: 0.002 };
 
-const signs: Record<string, string> = { add: '+', subtract: '−', multiply: '×', divide: '÷', compare: 'against', subitise: 'seen', count: 'counted' };
-const operationWords: Record<string, string> = { add: 'adding', subtract: 'taking away', multiply: 'multiplying', divide: 'dividing', other: 'seeing and comparing' };
-const operationFills: Record<string, string> = { add: 'var(--strand-vermilion)', subtract: 'var(--strand-indigo)', multiply: 'var(--strand-plum)', divide: 'var(--strand-ochre)', other: 'var(--strand-slate)' };
+/** Shares below this are not drawn. */
+const leastShare = 0.005;
 
 /** What one version practises at a table of so many: every number with its error and how it was made. */
 export function Practice({ variant }: { variant: VariantWire }) {
@@ -100,7 +103,7 @@ export function Practice({ variant }: { variant: VariantWire }) {
           {factGrids(p.items).map(({ op, cells }) => (
             <section key={op} className={panel.sheet}>
               <h2>
-                Facts met, {operationWords[op] ?? op}: first number across, second upward
+                Facts met, {operationWords[op as Operation] ?? op}: first number across, second upward
               </h2>
               <FactGrid cells={cells} sign={signs[op] ?? op} />
               <p className={`${panel.soft} ${panel.small}`}>
@@ -110,7 +113,7 @@ export function Practice({ variant }: { variant: VariantWire }) {
           ))}
           <section className={panel.sheet}>
             <h2>What the practice is made of</h2>
-            <ShareBar label="Balance of operations" shares={Object.entries(operationWords).map(([k, title]) => ({ title, share: p.shares?.[k]?.mean ?? 0, error: p.shares?.[k]?.standardError ?? null, fill: operationFills[k]! }))} />
+            <ShareBar label="Balance of operations" shares={operations.filter((op) => (p.shares?.[op]?.mean ?? 0) >= leastShare).map((op) => ({ title: operationWords[op], share: p.shares![op]!.mean, error: p.shares![op]!.standardError, fill: `var(--strand-${operationHue(op)})` }))} />
             <h2 className={styles.second}>Where the minutes go</h2>
             <ShareBar
               label="Minutes"
@@ -147,28 +150,9 @@ export function Practice({ variant }: { variant: VariantWire }) {
               )}
             </div>
           </section>
+          <Fair variant={variant} seats={seats} />
         </>
       )}
     </div>
   );
-}
-
-/** One grid for each operation on two numbers that makes up a real part of the practice. */
-function factGrids(items: readonly ItemWire[]): { op: string; cells: { a: number; b: number; count: number; crossing: boolean }[] }[] {
-  const all = items.reduce((sum, i) => sum + i.count, 0);
-  return ['add', 'subtract', 'multiply', 'compare']
-    .map((op) => {
-      const own = items.filter((i) => i.op === op && Number.isInteger(i.a) && Number.isInteger(i.b) && i.a >= 0 && i.b >= 0 && i.a <= 120);
-      const merged = new Map<string, { a: number; b: number; count: number; crossing: boolean }>();
-      for (const { a, b, count } of own) {
-        const key = `${a}|${b}`;
-        const known = merged.get(key);
-        if (known) known.count += count;
-        else merged.set(key, { a, b, count, crossing: op === 'add' ? (a % 10) + (b % 10) > 10 : op === 'subtract' && a % 10 !== 0 && a % 10 < b % 10 });
-      }
-      return { op, share: own.reduce((sum, i) => sum + i.count, 0) / (all || 1), cells: [...merged.values()] };
-    })
-    .filter((g) => g.share > 0.05)
-    .sort((x, y) => y.share - x.share)
-    .slice(0, 2);
 }

@@ -1,28 +1,22 @@
-import { useMutation, useQuery } from '@tanstack/react-query';
+import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Button } from '../../ui/Button';
 import { Dialog } from '../../ui/Dialog';
 import { Field } from '../../ui/Field';
 import { FormActions } from '../../ui/FormActions';
-import { api, ApiError, get, type Page, writeKey } from '../shared/api';
+import { api, ApiError, writeKey } from '../shared/api';
 import { messageOf } from '../shared/App';
 import panel from '../shared/panel.module.css';
 import type { GameWire, KindWire, VariantWire } from '../shared/types';
 import { useSkills } from '../shared/useSkills';
 import styles from './game.module.css';
-
-interface MechanismWire {
-  id: string;
-  title: string;
-  words: string[];
-  example: Record<string, unknown>;
-  parametersSchema: { properties: Record<string, { type?: string; enum?: unknown[]; minimum?: number; maximum?: number; title?: string; items?: { enum: string[] } }> };
-}
+import { ParameterInput } from './ParameterInput';
+import { useMechanisms } from './useMechanism';
 
 /** Add or change a version: how it plays with which numbers, or the owner's own word. */
 export function VariantDialog({ game, variant, kinds, onClose, onSaved }: { game: GameWire; variant: VariantWire | null; kinds: readonly KindWire[]; onClose: () => void; onSaved: (id: string, change: string) => void }) {
   const skills = useSkills();
-  const mechanisms = useQuery({ queryKey: ['mechanisms'], queryFn: () => get<Page<MechanismWire>>('/mechanisms') });
+  const mechanisms = useMechanisms();
   const [title, setTitle] = useState(variant?.title ?? '');
   const [mechanism, setMechanism] = useState<string>(variant?.mechanism ?? '');
   const [parameters, setParameters] = useState<Record<string, unknown>>(variant?.parameters ?? {});
@@ -42,7 +36,7 @@ export function VariantDialog({ game, variant, kinds, onClose, onSaved }: { game
     onSuccess: ({ id, change }) => onSaved(id, change),
   });
   const problem = save.error instanceof ApiError ? save.error.problem : null;
-  const family = mechanisms.data?.items.find((m) => m.id === mechanism);
+  const family = mechanisms?.find((m) => m.id === mechanism);
   const errorAt = (field: string): string | null => (problem?.field === field ? problem.message : null);
   const shownAtField = ['title', 'ages', 'players', 'players.max', ...Object.keys(family?.parametersSchema.properties ?? {}).map((k) => `parameters.${k}`)];
   const number = (text: string): number => Number(text.replace(',', '.'));
@@ -70,7 +64,7 @@ export function VariantDialog({ game, variant, kinds, onClose, onSaved }: { game
                   }}
                 >
                   <option value="">not one the machine knows</option>
-                  {mechanisms.data?.items.map((m) => (
+                  {mechanisms?.map((m) => (
                     <option key={m.id} value={m.id}>
                       {m.title}
                     </option>
@@ -168,31 +162,4 @@ export function VariantDialog({ game, variant, kinds, onClose, onSaved }: { game
       </form>
     </Dialog>
   );
-}
-
-function ParameterInput({ props, schema, value, onChange }: { props: { id: string }; schema: MechanismWire['parametersSchema']['properties'][string]; value: unknown; onChange: (value: unknown) => void }) {
-  if (schema.type === 'boolean') return <input {...props} type="checkbox" checked={value === true} onChange={(e) => onChange(e.target.checked)} />;
-  if (schema.type === 'array') {
-    const chosen = (value as string[] | undefined) ?? [];
-    return (
-      <span className={panel.row}>
-        {schema.items!.enum.map((o) => (
-          <label key={o}>
-            <input type="checkbox" checked={chosen.includes(o)} onChange={(e) => onChange(e.target.checked ? [...chosen, o] : chosen.filter((x) => x !== o))} /> {o}
-          </label>
-        ))}
-      </span>
-    );
-  }
-  if (schema.enum)
-    return (
-      <select {...props} value={String(value)} onChange={(e) => onChange(schema.enum!.find((o) => String(o) === e.target.value))}>
-        {schema.enum.map((o) => (
-          <option key={String(o)} value={String(o)}>
-            {String(o).replaceAll('-', ' ')}
-          </option>
-        ))}
-      </select>
-    );
-  return <input {...props} type="number" min={schema.minimum} max={schema.maximum} value={Number(value)} onChange={(e) => onChange(Number(e.target.value))} />;
 }

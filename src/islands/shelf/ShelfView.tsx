@@ -70,6 +70,7 @@ function Shelf() {
         )}
         <span className={panel.spring} />
         <Button onClick={() => undo.mutate()}>Undo last change</Button>
+        <LinkButton href={link('/shelf/library')}>Library</LinkButton>
         <LinkButton href={link('/shelf/import')}>Bring in a file</LinkButton>
         <Button kind="main" onClick={() => setAdding(true)}>
           Add a game
@@ -77,9 +78,12 @@ function Shelf() {
       </div>
       {games.data.items.length === 0 ? (
         <Empty title="The shelf is empty">
-          <p>Bring in the list you already have as a CSV file, or add one game by hand. Dice, cards and paper are enough to start.</p>
+          <p>Take games from the library that came with the app, bring in the list you already have as a CSV file, or add one game by hand. Dice, cards and paper are enough to start.</p>
           <div className={panel.row}>
-            <LinkButton kind="main" href={link('/shelf/import')}>
+            <LinkButton kind="main" href={link('/shelf/library')}>
+              Look through the library
+            </LinkButton>
+            <LinkButton href={link('/shelf/import')}>
               Bring in a file
             </LinkButton>
             <Button onClick={() => setAdding(true)}>Add a game</Button>

@@ -2,6 +2,8 @@ import { ENGINE } from '../../core/simulate/simulation';
 import { learnerRoutes } from '../learners/routes';
 import { planningRoutes } from '../planning/routes';
 import { shelfRoutes } from '../shelf/routes';
+import { libraryRoutes } from '../shelf/libraryRoutes';
+import { benchRoutes } from '../simulations/benchRoutes';
 import { simulationRoutes } from '../simulations/routes';
 import { emptyWorkspace } from '../workspace/emptyWorkspace';
 import { openApi } from './openapi';
@@ -14,7 +16,9 @@ export const routes: readonly Route[] = [
   { method: 'GET', path: '/health', summary: 'Whether the program is well', response: obj({ status: { const: 'ok' }, version: str, engine: str }), handle: ({ db }) => ({ status: db ? 'ok' : 'no database', version: VERSION, engine: ENGINE }) },
   { method: 'GET', path: '/openapi.json', summary: 'This description', response: obj({ openapi: str, paths: obj({}) }, ['openapi', 'paths']), handle: () => openApi(routes, VERSION) },
   ...shelfRoutes,
+  ...libraryRoutes,
   ...simulationRoutes,
+  ...benchRoutes,
   ...learnerRoutes,
   ...planningRoutes,
   { method: 'DELETE', path: '/workspace', summary: 'Take everything away (demo and test only)', query: { confirm: str }, response: ok, handle: ({ db, query }) => emptyWorkspace(db, query['confirm']) },

@@ -3,14 +3,15 @@ import { any, arr, bool, closed, day, int, nullable, num, obj, oneOf, type Schem
 
 export const bytesBody = closed({ base64: str, text: str, commit: bool });
 
-export const seatRequest = closed({ policy: oneOf('careful', 'typical', 'random'), errorRate: num, parameters: { type: 'object' } });
+export const seatRequest = closed({ policy: oneOf('careful', 'typical', 'random'), errorRate: num, parameters: { type: 'object' }, headStart: { type: 'integer', minimum: 0, maximum: 1000 } });
+export const seatsSchema = { anyOf: [{ type: 'integer' }, { type: 'array', items: seatRequest, minItems: 1, maxItems: 30 }] } as const;
 export const simulationBody = closed(
   {
     mechanism: str,
     parameters: { type: 'object' },
     games: { type: 'integer', minimum: 1, maximum: 2_000_000 },
     seed: { type: 'integer', minimum: 0, maximum: 9007199254740991 },
-    seats: { anyOf: [{ type: 'integer' }, { type: 'array', items: seatRequest, minItems: 1, maxItems: 12 }] },
+    seats: seatsSchema,
     precision: closed({ length: { type: 'number', minimum: 0.001, maximum: 1 }, share: { type: 'number', minimum: 0.0005, maximum: 1 } }, ['length', 'share']),
   },
   ['mechanism'],

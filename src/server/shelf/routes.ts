@@ -32,7 +32,7 @@ export const shelfRoutes: readonly Route[] = [
     summary: 'Rule families that can be played by the machine',
     query: pageQuery,
     response: list(obj({ id: str, family: str, parametersSchema: obj({}), policies: arr(str), example: obj({}) })),
-    handle: ({ query }) => page(mechanisms.map((m) => ({ id: m.id, family: m.id, title: m.title, words: m.words, parametersSchema: m.parametersSchema, policies, example: m.defaults, seats: m.seats })), query),
+    handle: ({ query }) => page(mechanisms.map((m) => ({ id: m.id, family: m.id, title: m.title, words: m.words, earlyEnding: m.earlyEnding, told: m.told, parametersSchema: m.parametersSchema, policies, example: m.defaults, seats: m.seats })), query),
   },
   {
     method: 'GET',

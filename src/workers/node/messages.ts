@@ -1,6 +1,9 @@
 import type { PlannedMeeting, PlanningInput } from '../../core/planning/planTerm';
 import type { Problem } from '../../core/shared/codes';
 import type { Precision, SeatRequest } from '../../core/simulate/simulation';
+import type { Story } from '../../core/simulate/storyLog';
+import type { Fairness } from '../../core/simulate/fairness';
+import type { Change, Wish } from '../../core/simulate/searchChanges';
 import type { SimulationResult } from '../../core/simulate/simulationResult';
 
 export interface SimulateTask {
@@ -18,16 +21,49 @@ export interface PlanTask {
   readonly input: PlanningInput;
 }
 
+/** Luck, turn order and what evens a table. */
+export interface FairnessTask {
+  readonly kind: 'fairness';
+  readonly mechanism: string;
+  readonly parameters: object;
+  readonly seats: number | readonly SeatRequest[];
+  readonly seed: number;
+  readonly games: number;
+}
+
+/** "What would give more …?" */
+export interface ChangesTask {
+  readonly kind: 'changes';
+  readonly mechanism: string;
+  readonly parameters: object;
+  readonly seats: number;
+  readonly wish: Wish;
+  readonly seed: number;
+}
+
+/** One game, told. */
+export interface StoryTask {
+  readonly kind: 'story';
+  readonly mechanism: string;
+  readonly parameters: object;
+  readonly seats: number | readonly SeatRequest[];
+  readonly seed: number;
+  readonly game: number;
+}
+
 /** Ends its worker without an answer, so that recovery can be tested. */
 export interface CrashTask {
   readonly kind: 'crash';
 }
 
-export type Task = SimulateTask | PlanTask | CrashTask;
+export type Task = SimulateTask | FairnessTask | ChangesTask | StoryTask | PlanTask | CrashTask;
 
 export interface TaskResults {
   simulate: SimulationResult;
   plan: PlannedMeeting[];
+  fairness: Fairness | null;
+  changes: readonly Change[];
+  story: Story;
   crash: never;
 }
 

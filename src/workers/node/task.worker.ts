@@ -4,8 +4,11 @@ import { checkTable } from '../../contract/parameters';
 import { shippedGraph } from '../../contract/shippedData';
 import { planTerm } from '../../core/planning/planTerm';
 import { Simulation } from '../../core/simulate/simulation';
+import { tellGame } from '../../core/simulate/storyLog';
 import { simulationResult } from '../../core/simulate/simulationResult';
-import type { FromWorker, SimulateTask, Task } from './messages';
+import { fairnessOf } from '../../core/simulate/fairness';
+import { searchChanges } from '../../core/simulate/searchChanges';
+import type { ChangesTask, FairnessTask, FromWorker, SimulateTask, StoryTask, Task } from './messages';
 
 const port = parentPort!;
 const send = (message: FromWorker): void => port.postMessage(message);
@@ -19,6 +22,9 @@ port.on('message', (task: Task) => {
 async function run(task: Task): Promise<void> {
   if (task.kind === 'crash') process.exit(1);
   if (task.kind === 'simulate') return simulate(task);
+  if (task.kind === 'fairness') return fairness(task);
+  if (task.kind === 'changes') return changes(task);
+  if (task.kind === 'story') return story(task);
   const solve = await loadSolver();
   let last = 0;
   const result = planTerm(shippedGraph(), task.input, solve, (share) => {
@@ -28,6 +34,28 @@ async function run(task: Task): Promise<void> {
     send({ type: 'progress', share });
   });
   send({ type: 'done', result });
+}
+
+function fairness(task: FairnessTask): void {
+  const table = checkTable(task.mechanism, task.parameters, task.seats);
+  if (!table.ok) return send({ type: 'failed', problem: table.problem });
+  send({ type: 'done', result: fairnessOf(table.value.mechanism, table.value.seats, task.seed, task.games) });
+}
+
+function story(task: StoryTask): void {
+  const table = checkTable(task.mechanism, task.parameters, task.seats);
+  if (!table.ok) return send({ type: 'failed', problem: table.problem });
+  send({ type: 'done', result: tellGame(table.value.mechanism, table.value.seats, task.seed, task.game) });
+}
+
+function changes(task: ChangesTask): void {
+  const table = checkTable(task.mechanism, task.parameters, task.seats);
+  if (!table.ok) return send({ type: 'failed', problem: table.problem });
+  const steps = searchChanges(table.value.mechanism, task.parameters, task.seats, task.wish, task.seed);
+  for (let step = steps.next(); ; step = steps.next()) {
+    if (step.done) return send({ type: 'done', result: step.value });
+    send({ type: 'progress', share: step.value });
+  }
 }
 
 function simulate(task: SimulateTask): void {

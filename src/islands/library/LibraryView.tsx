@@ -1,0 +1,174 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { operationHue, operationWords } from '../../text/itemText';
+import type { ProfileSummary } from '../../core/simulate/profileSummary';
+import type { Operation } from '../../core/items/item';
+import { Button } from '../../ui/Button';
+import { Failure, Loading } from '../../ui/Empty';
+import { LinkButton } from '../../ui/LinkButton';
+import { ShareBar } from '../../ui/charts/ShareBar';
+import { api, get, link, type Page } from '../shared/api';
+import { App, messageOf, useTell } from '../shared/App';
+import panel from '../shared/panel.module.css';
+import { type Skills, useSkills } from '../shared/useSkills';
+import styles from './library.module.css';
+
+interface LibraryVersion {
+  readonly id: string;
+  readonly title: string;
+  readonly ages: readonly [number, number];
+  readonly players: { readonly min: number; readonly max: number };
+  readonly minutes: number;
+  readonly profile: ProfileSummary | null;
+}
+interface LibraryGameWire {
+  readonly id: string;
+  readonly title: string;
+  readonly bin: string;
+  readonly plays: string;
+  readonly rules: readonly string[];
+  readonly onShelf: boolean;
+  readonly variants: readonly LibraryVersion[];
+}
+
+export default function LibraryView() {
+  return (
+    <App>
+      <Library />
+    </App>
+  );
+}
+
+/** Games that came with the app: choose by what they practise, take them onto the shelf. */
+function Library() {
+  const client = useQueryClient();
+  const tell = useTell();
+  const skills = useSkills();
+  const library = useQuery({ queryKey: ['library'], queryFn: () => get<Page<LibraryGameWire>>('/library?limit=1000') });
+  const [text, setText] = useState('');
+  const [bin, setBin] = useState('');
+  const [age, setAge] = useState('');
+  const [open, setOpen] = useState<string | null>(null);
+  const refresh = (): void => void client.invalidateQueries();
+  const take = useMutation({
+    mutationFn: (game: LibraryGameWire) => api<{ id: string; change: string }>('POST', `/library/${game.id}/take`, {}),
+    onSuccess: ({ change }, game) => {
+      refresh();
+      tell(`${game.title} is on your shelf.`, { action: { label: 'Undo', run: () => void api('POST', '/undo', { change }).then(refresh, (e: unknown) => tell(messageOf(e), { bad: true })) } });
+    },
+    onError: (e) => tell(messageOf(e), { bad: true }),
+  });
+  if (library.error) return <Failure message={messageOf(library.error)} />;
+  if (!library.data || !skills) return <Loading what="Unrolling the catalogue …" />;
+  const all = library.data.items;
+  const shown = all.filter((g) => (bin === '' || g.bin === bin) && matches(g, text, age, skills));
+  return (
+    <>
+      <div className={panel.head}>
+        <h1>Library</h1>
+        <input className={styles.search} type="search" aria-label="Search the library" placeholder="A game, a skill, how it plays …" value={text} onChange={(e) => setText(e.target.value)} />
+        <select aria-label="Bin" value={bin} onChange={(e) => setBin(e.target.value)}>
+          <option value="">all bins</option>
+          {[...new Set(all.map((g) => g.bin))].map((b) => (
+            <option key={b}>{b}</option>
+          ))}
+        </select>
+        <select aria-label="Age" value={age} onChange={(e) => setAge(e.target.value)}>
+          <option value="">any age</option>
+          {[4, 5, 6, 7, 8, 9, 10, 11, 12].map((a) => (
+            <option key={a} value={a}>
+              for {a} years
+            </option>
+          ))}
+        </select>
+        <span className={panel.spring} />
+        <LinkButton href={link('/shelf')}>Back to the shelf</LinkButton>
+      </div>
+      <p className={panel.soft}>
+        {shown.length} of {all.length} games, {shown.reduce((n, g) => n + g.variants.length, 0)} versions. Folk games and our own, with dice, cards and paper. Every number is calculated from the rules.
+      </p>
+      <ul className={styles.games}>
+        {shown.map((g) => (
+          <li key={g.id} className={styles.game}>
+            <div className={styles.head}>
+              <h2>{g.title}</h2>
+              <span className={panel.soft}>
+                {g.bin} · {g.plays.toLowerCase()}
+              </span>
+              <span className={panel.spring} />
+              <Button kind="plain" onClick={() => setOpen(open === g.id ? null : g.id)}>
+                {open === g.id ? 'Less' : 'Rules and practice'}
+              </Button>
+              {g.onShelf ? (
+                <span className={styles.owned}>on your shelf</span>
+              ) : (
+                <Button kind="main" onClick={() => take.mutate(g)} disabled={take.isPending}>
+                  Take it
+                </Button>
+              )}
+            </div>
+            <table className={styles.versions}>
+              <tbody>
+                {g.variants.map((v) => (
+                  <tr key={v.id}>
+                    <th scope="row">{v.title}</th>
+                    <td>
+                      {v.ages[0]}–{v.ages[1]} years
+                    </td>
+                    <td>{v.players.min === v.players.max ? v.players.min : `${v.players.min}–${v.players.max}`} players</td>
+                    <td>{v.profile ? `${Math.round(v.profile.minutes[1])} min` : ''}</td>
+                    <td className={styles.practice}>{v.profile ? mainPractice(v.profile, skills) : ''}</td>
+                  </tr>
+                ))}
+              </tbody>
+            </table>
+            {open === g.id && (
+              <div className={styles.more}>
+                <ol>
+                  {g.rules.map((r) => (
+                    <li key={r}>{r}</li>
+                  ))}
+                </ol>
+                <div>
+                  {g.variants.map(
+                    (v) =>
+                      v.profile && (
+                        <div key={v.id}>
+                          <h3>{v.title}</h3>
+                          <ShareBar label={v.title} shares={v.profile.mix.map(([op, share]) => ({ title: operationWords[op as Operation], share, error: null, fill: `var(--strand-${operationHue(op)})` }))} />
+                          <p className={`${panel.soft} ${panel.small}`}>
+                            {v.profile.games.toLocaleString('en')} simulated games of {v.profile.seats}; {v.profile.minutes.map((m) => m.toFixed(0)).join(', ')} minutes (short, usual, long); {(v.profile.idleTurns * 100).toFixed(0)} % of turns with nothing to do.
+                          </p>
+                        </div>
+                      ),
+                  )}
+                </div>
+              </div>
+            )}
+          </li>
+        ))}
+      </ul>
+      {shown.length === 0 && <p>Nothing in the library fits. Take a word or the age away.</p>}
+    </>
+  );
+}
+
+const skillsNamed = 2;
+const leastDose = 1;
+
+/** The narrowest telling: the two skills met most, or what is done when no skill is met. */
+function mainPractice(p: ProfileSummary, skills: Skills): string {
+  const met = p.doses.filter(([, dose]) => dose >= leastDose).slice(0, skillsNamed);
+  if (met.length > 0) return met.map(([id, dose]) => `${skills.byId.get(id)?.short ?? id} ${Math.round(dose)}`).join(' · ');
+  return p.mix
+    .slice(0, skillsNamed)
+    .map(([op]) => operationWords[op as Operation])
+    .join(' · ');
+}
+
+function matches(g: LibraryGameWire, text: string, age: string, skills: Skills): boolean {
+  if (age !== '' && !g.variants.some((v) => v.ages[0] <= Number(age) && v.ages[1] >= Number(age))) return false;
+  const words = text.toLowerCase().split(/\s+/).filter(Boolean);
+  const hay = [g.title, g.bin, g.plays, ...g.variants.flatMap((v) => [v.title, ...(v.profile?.doses.map(([id]) => skills.title(id)) ?? []), ...(v.profile?.mix.map(([op]) => operationWords[op as Operation]) ?? [])])].join(' ').toLowerCase();
+  return words.every((w) => hay.includes(w));
+}

@@ -1,0 +1,51 @@
+import { shippedLibrary, shippedProfile } from '../../contract/shippedLibrary';
+import { mechanismById } from '../../core/mechanisms/registry';
+import { plainWords } from '../../core/content/cells';
+import type { Db } from '../db/db';
+import { games, type UndoStep, variants } from '../db/schema';
+import { notFound, refuse } from '../http/problemError';
+import { any, arr, list, obj, page, pageQuery, type Route, str } from '../http/route';
+import { freeId, insertGame, insertVariant } from './shelfStore';
+import { recordChange } from './undo';
+
+export const libraryRoutes: readonly Route[] = [
+  {
+    method: 'GET',
+    path: '/library',
+    summary: 'Games that ship with the app, with their measured profiles',
+    query: pageQuery,
+    response: list(obj({ id: str, title: str, bin: str, mechanism: str, rules: arr(str), variants: arr(any) })),
+    handle: ({ db, query }) => {
+      const owned = new Set(db.select().from(games).all().map((g) => plainWords(g.title)));
+      return page(
+        shippedLibrary.map((g) => ({
+          ...g,
+          plays: mechanismById(g.mechanism)!.title,
+          onShelf: owned.has(plainWords(g.title)),
+          variants: g.variants.map((v) => ({ ...v, materials: mechanismById(g.mechanism)!.materials({ ...mechanismById(g.mechanism)!.defaults, ...v.parameters }, Math.min(v.players.max, Math.max(v.players.min, 3))), profile: shippedProfile(g.id, v.id) ?? null })),
+        })),
+        query,
+      );
+    },
+  },
+  { method: 'POST', path: '/library/{id}/take', summary: 'Put a shipped game with all its versions on the shelf', status: 201, response: obj({ id: str, change: str }), handle: ({ db, params, now }) => takeFromLibrary(db, params['id']!, now) },
+];
+
+/** One game and its versions in one transaction, undone as one. */
+export function takeFromLibrary(db: Db, id: string, now: string): { id: string; change: string } {
+  const game = shippedLibrary.find((g) => g.id === id);
+  if (!game) throw notFound('library game', id);
+  return db.transaction((tx) => {
+    if (tx.select().from(games).all().some((g) => plainWords(g.title) === plainWords(game.title))) throw refuse('duplicate', `${game.title} is on the shelf already.`, 'id');
+    const undo: UndoStep[] = [];
+    const gameId = freeId(game.title, (x) => tx.select().from(games).all().some((g) => g.id === x));
+    insertGame(tx, gameId, game.title, { bin: game.bin, source: 'free', condition: '', notes: '', rules: [...game.rules, ...mechanismById(game.mechanism)!.words] }, now);
+    undo.unshift({ table: 'games', delete: { id: gameId } });
+    for (const v of game.variants) {
+      const variantId = freeId(`${game.title} ${v.title}`, (x) => tx.select().from(variants).all().some((row) => row.id === x));
+      insertVariant(tx, variantId, gameId, { title: v.title, mechanism: game.mechanism, parameters: { ...v.parameters }, ages: [v.ages[0], v.ages[1]], players: v.players, minutes: v.minutes, preparationMinutes: v.preparationMinutes, helper: v.helper });
+      undo.unshift({ table: 'variants', delete: { id: variantId } });
+    }
+    return { id: gameId, change: recordChange(tx, `took ${game.title} from the library`, undo) };
+  });
+}

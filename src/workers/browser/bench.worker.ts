@@ -1,0 +1,52 @@
+import { shippedGraph } from '../../contract/shippedData';
+import { searchChanges } from '../../core/simulate/searchChanges';
+import { Simulation } from '../../core/simulate/simulation';
+import { simulationResult } from '../../core/simulate/simulationResult';
+import { tableOf } from '../../core/simulate/tableOf';
+import type { BenchAnswer, BenchQuestion } from './messages';
+
+/** A first answer comes after so many milliseconds of play, then sharper ones. */
+const firstMs = 120;
+const laterMs = 900;
+const precision = { length: 0.01, share: 0.004 };
+
+let current = 0;
+const send = (answer: BenchAnswer): void => postMessage(answer);
+/** Lets a newer question in. */
+const breathe = (): Promise<void> => new Promise((r) => setTimeout(r, 0));
+
+addEventListener('message', (event: MessageEvent<BenchQuestion>) => {
+  current++;
+  const mine = current;
+  if (event.data.kind === 'estimate') void estimate(event.data, mine);
+  if (event.data.kind === 'search') void search(event.data, mine);
+});
+
+async function estimate(q: Extract<BenchQuestion, { kind: 'estimate' }>, mine: number): Promise<void> {
+  const table = tableOf(q.mechanism, q.parameters, q.seats);
+  if (!table.ok) return send({ kind: 'refused', ask: q.ask, problem: table.problem });
+  const sim = new Simulation(table.value.mechanism, table.value.seats, shippedGraph(), { seed: q.seed, precision });
+  let due = performance.now() + firstMs;
+  for (let over = false; !over; ) {
+    over = sim.advance();
+    const now = performance.now();
+    if (!over && now < due) continue;
+    if (sim.batches.length >= 2 || over) send({ kind: 'estimate', ask: q.ask, result: simulationResult(sim), final: over });
+    due = performance.now() + laterMs;
+    await breathe();
+    if (mine !== current) return;
+  }
+}
+
+async function search(q: Extract<BenchQuestion, { kind: 'search' }>, mine: number): Promise<void> {
+  const table = tableOf(q.mechanism, q.parameters, q.seats);
+  if (!table.ok) return send({ kind: 'refused', ask: q.ask, problem: table.problem });
+  const steps = searchChanges(table.value.mechanism, q.parameters, q.seats, q.wish, q.seed);
+  for (;;) {
+    const step = steps.next();
+    if (step.done) return send({ kind: 'changes', ask: q.ask, changes: step.value });
+    send({ kind: 'searching', ask: q.ask, share: step.value });
+    await breathe();
+    if (mine !== current) return;
+  }
+}
