@@ -25,6 +25,17 @@ export interface ParameterSchema {
 /** Plays game number `game` to its end and reports to the log. Built once per table. */
 export type PlayGame = (rng: Rng, log: GameLog) => void;
 
+/** The five questions of "how is it played?", each with the answers that can be seen at a table. */
+export const playedAnswers = {
+  with: ['dice', 'cards', 'face-down', 'tiles', 'board', 'paper', 'things'],
+  does: ['adds', 'takes-away', 'multiplies', 'compares', 'partner', 'counts', 'places-digits', 'goes-on', 'balances', 'mirrors'],
+  moves: ['races', 'total-grows', 'collects', 'fills', 'closes', 'joins', 'lays-down', 'makes-target', 'guesses', 'passes-on', 'takes-apart', 'balances', 'tells', 'builds', 'covers', 'writes', 'puts-in-order', 'counts-up', 'looks', 'says', 'compares-round', 'dares', 'takes'],
+  who: ['in-turn', 'all-at-once', 'together'],
+  ends: ['first-home', 'full', 'all-gone', 'score', 'rounds'],
+} as const;
+export type PlayedQuestion = keyof typeof playedAnswers;
+export type Played = { readonly [Q in PlayedQuestion]: readonly (typeof playedAnswers)[Q][number][] };
+
 /** What must be printed for a table: which sheet, how many, and with which numbers on it. */
 export interface SheetNeed {
   readonly sheet: string;
@@ -46,6 +57,8 @@ export interface Mechanism<P extends object = object> {
   readonly title: string;
   /** How it plays, for a helper who has never seen it. */
   readonly words: readonly string[];
+  /** What somebody sees who watches it played; answers of the five questions. */
+  readonly played: Played;
   /** How to stop before the end without anybody having lost. */
   readonly earlyEnding: string;
   /** What happens in a game, told by `log.note(seat, sentence, x, y)`: `{x}` and `{y}` are filled in. */

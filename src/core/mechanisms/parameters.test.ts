@@ -40,10 +40,11 @@ const beside: Readonly<Record<string, Readonly<Record<string, object>>>> = {
   'deal-order-puzzle': { under: { help: 'none' }, starts: { help: 'none' }, pattern: { help: 'none' } },
 };
 
-/** Jumps have no list to choose from. */
+/** Jumps and missing cards have no list to choose from. */
 const others = (schema: Readonly<Record<string, unknown>>, value: unknown): unknown[] => {
   const values = otherValues(schema, value);
-  return values.length > 0 ? values : [[[5, 15], [9, 2], [20, 11]]];
+  if (values.length > 0) return values;
+  return (schema['items'] as { type: string }).type === 'integer' ? [[1, 1, 1, 1, 2, 2, 2, 2, 3, 3, 3], [10, 10, 10, 9, 9, 9, 8, 8, 8, 8]] : [[[5, 15], [9, 2], [20, 11]]];
 };
 
 function play(id: string, parameters: object, seats: number, games: number): SimulationResult | null {

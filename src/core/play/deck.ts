@@ -45,5 +45,15 @@ export function numberCards(low: number, high: number, copies: number): number[]
   return cards;
 }
 
+/** The deck without the cards that are missing. */
+export function leftOf(cards: readonly number[], missing: readonly number[]): number[] {
+  const left = [...cards];
+  for (const gone of missing) {
+    const at = left.indexOf(gone);
+    if (at >= 0) left.splice(at, 1);
+  }
+  return left;
+}
+
 /** A whole number from low to high, both counted. */
 export const between = (rng: Rng, low: number, high: number): number => low + below(rng, high - low + 1);

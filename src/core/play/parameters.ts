@@ -12,6 +12,8 @@ export const someOf = <const T extends string | number>(title: string, options: 
   schema: { type: 'array', minItems: 1, uniqueItems: true, items: { enum: options }, title },
   value,
 });
+/** Single cards that are not in the deck any more, each named once for every copy that is gone. */
+export const missingCards = (title = 'Cards that are missing'): Param<readonly number[]> => ({ schema: { type: 'array', maxItems: 40, items: { type: 'integer', minimum: 0, maximum: 100 }, title }, value: [] });
 /** Pairs of whole numbers, such as a jump from one space to another. */
 export const pairs = (title: string, maximum: number, value: readonly (readonly [number, number])[]): Param<readonly (readonly [number, number])[]> => ({
   schema: { type: 'array', maxItems: 20, items: { type: 'array', minItems: 2, maxItems: 2, items: { type: 'integer', minimum: 0, maximum } }, title },

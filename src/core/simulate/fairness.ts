@@ -85,5 +85,7 @@ function evenOut(mechanism: Mechanism, seats: readonly Seat<object>[], wins: rea
     else high = middle;
   }
   const best = low > 0 && Math.abs(chance(low).mean - even) < Math.abs(chance(high).mean - even) ? low : high;
+  // A head start that changes nothing beyond chance is not worth giving.
+  if (chance(best).mean - before.mean < 3 * before.standardError) return null;
   return { seat: weakest, headStart: best, unit: mechanism.headStart, before, after: chance(best) };
 }

@@ -23,6 +23,9 @@ const gamesEach = 240;
 const changesShown = 3;
 /** An effect must stand out from the noise by so many standard errors. */
 const leastErrors = 3;
+/** Nobody wants a change that makes the game much longer or a mere moment. */
+const longest = (minutes: number): number => Math.max(25, 1.6 * minutes);
+const shortest = (minutes: number): number => Math.min(5, 0.5 * minutes);
 
 /**
  * Tries every other value of every parameter, one at a time, and lists the changes that do
@@ -38,7 +41,7 @@ export function* searchChanges(mechanism: Mechanism, parameters: object, seats: 
   for (const [i, { name, value }] of tries.entries()) {
     yield i / tries.length;
     const got = measure(mechanism, { ...full, [name]: value }, seats, wish, seed);
-    if (!got) continue;
+    if (!got || got.minutes.mean > longest(base.minutes.mean) || got.minutes.mean < shortest(base.minutes.mean)) continue;
     const gain = gainOf(wish, base.measured.mean, got.measured.mean);
     if (gain < leastErrors * Math.hypot(base.measured.standardError, got.measured.standardError)) continue;
     const known = best.get(name);

@@ -46,7 +46,7 @@ function Main({ variant, others, onSaved }: { variant: VariantWire; others: read
           ))}
         </div>
       )}
-      {view === 'practises' && <Practice variant={variant} />}
+      {view === 'practises' && <Practice variant={variant} onSaved={onSaved} />}
       {view !== 'practises' && (!mechanism || !skills) && <Loading what="Setting up the bench …" />}
       {view === 'bench' && mechanism && skills && <Bench variant={variant} mechanism={mechanism} skills={skills} onSaved={onSaved} />}
       {view === 'watch' && mechanism && <Watch variant={variant} mechanism={mechanism} />}
@@ -196,7 +196,7 @@ function Game({ id, version }: { id: string; version: string | null }) {
           <Main key={variant.id} variant={variant} others={inUse} onSaved={(saved, c) => {
               setChosen(saved);
               refresh();
-              tellUndo('Saved as a version of its own.', c);
+              tellUndo('Saved.', c);
             }} />
         </div>
       )}

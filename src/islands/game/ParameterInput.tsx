@@ -25,6 +25,23 @@ export function ParameterInput({ props, schema, value, onChange }: { props: { id
       </span>
     );
   }
+  if (schema.type === 'array' && schema.items?.type === 'integer')
+    return (
+      <input
+        {...props}
+        defaultValue={(value as number[] | undefined)?.join(', ') ?? ''}
+        placeholder="7, 7, 9"
+        onBlur={(e) =>
+          onChange(
+            e.target.value
+              .split(/[\s,;]+/)
+              .filter(Boolean)
+              .map(Number)
+              .filter((n) => Number.isInteger(n) && n >= 0),
+          )
+        }
+      />
+    );
   if (schema.type === 'array')
     return (
       <input

@@ -14,6 +14,7 @@ import { useSkills } from '../shared/useSkills';
 import { type Operation, operations } from '../../core/items/item';
 import { operationHue, operationWords } from '../../text/itemText';
 import { factGrids, signs } from './factGrids';
+import { CountRound } from './CountRound';
 import { Fair } from './Fair';
 import styles from './game.module.css';
 
@@ -25,12 +26,13 @@ const finer = { length: 0.003, share: 0.002 };
 const leastShare = 0.005;
 
 /** What one version practises at a table of so many: every number with its error and how it was made. */
-export function Practice({ variant }: { variant: VariantWire }) {
+export function Practice({ variant, onSaved }: { variant: VariantWire; onSaved: (id: string, change: string) => void }) {
   const skills = useSkills();
   const client = useQueryClient();
   const tell = useTell();
   const usual = Math.min(variant.players.max, Math.max(variant.players.min, 3));
   const [seats, setSeats] = useState(usual);
+  const [counting, setCounting] = useState(false);
   const [running, setRunning] = useState<number | null>(null);
   const [sharper, setSharper] = useState<{ games: number; mean: number; error: number } | null>(null);
   const stopper = useRef<AbortController | null>(null);
@@ -42,7 +44,19 @@ export function Practice({ variant }: { variant: VariantWire }) {
     return (
       <section className={panel.sheet}>
         <h2>Nobody has said yet what it practises</h2>
-        <p>Choose how it plays under “Change version”, and it is played by the machine. Or name the skills there yourself.</p>
+        <p>Choose how it plays under “Change version”, and it is played by the machine. Or name the skills there yourself, or count one round at a real table.</p>
+        <Button onClick={() => setCounting(true)}>Count one round</Button>
+        {counting && (
+          <CountRound
+            variant={variant}
+            skills={skills}
+            onClose={() => setCounting(false)}
+            onSaved={(id, change) => {
+              setCounting(false);
+              onSaved(id, change);
+            }}
+          />
+        )}
       </section>
     );
   const bars = p.doses
@@ -83,10 +97,30 @@ export function Practice({ variant }: { variant: VariantWire }) {
         <DoseBars bars={bars} declared={p.source === 'declared'} />
         <p className={`${panel.soft} ${panel.small}`}>
           {p.source === 'declared'
-            ? 'The owner’s own word; nobody has calculated or counted it.'
+            ? p.counted
+              ? 'Counted by a helper at a real table; whiskers ± √n answers.'
+              : 'The owner’s own word; nobody has calculated or counted it.'
             : `Chances to practise, not proof. Calculated from the rules: ${p.games.toLocaleString('en')} simulated games of ${p.seats} typical ${p.seats === 1 ? 'player' : 'players'}; whiskers ± one standard error.`}
         </p>
+        {p.source === 'calculated' && variant.declared.length > 0 && (
+          <>
+            <h3>{variant.declared.some((d) => d.counted) ? 'Counted at your table' : 'In your own word'}</h3>
+            <DoseBars bars={variant.declared.slice(0, barsShown).map((d) => ({ id: d.skill, title: skills.title(d.skill), hue: skills.strandOf(d.skill)?.hue ?? 'slate', value: d.perTenMinutes, error: d.counted ? d.perTenMinutes / Math.sqrt(d.counted) : null }))} declared />
+          </>
+        )}
+        <Button onClick={() => setCounting(true)}>Count one round</Button>
       </section>
+      {counting && (
+        <CountRound
+          variant={variant}
+          skills={skills}
+          onClose={() => setCounting(false)}
+          onSaved={(id, change) => {
+            setCounting(false);
+            onSaved(id, change);
+          }}
+        />
+      )}
       {p.source === 'calculated' && (
         <>
           <section className={panel.sheet}>

@@ -10,6 +10,7 @@ import panel from '../shared/panel.module.css';
 import type { GameWire, KindWire, VariantWire } from '../shared/types';
 import { useSkills } from '../shared/useSkills';
 import styles from './game.module.css';
+import { HowPlayed } from './HowPlayed';
 import { ParameterInput } from './ParameterInput';
 import { useMechanisms } from './useMechanism';
 
@@ -27,6 +28,7 @@ export function VariantDialog({ game, variant, kinds, onClose, onSaved }: { game
   const [preparation, setPreparation] = useState(variant?.preparationMinutes ?? 0);
   const [materials, setMaterials] = useState(variant?.materials ?? []);
   const [declared, setDeclared] = useState(variant?.declared ?? []);
+  const [asking, setAsking] = useState(false);
   const [key] = useState(writeKey);
   const save = useMutation({
     mutationFn: () => {
@@ -72,6 +74,21 @@ export function VariantDialog({ game, variant, kinds, onClose, onSaved }: { game
                 </select>
               )}
             </Field>
+            {asking && mechanisms ? (
+              <HowPlayed
+                mechanisms={mechanisms}
+                onLeave={() => setAsking(false)}
+                onChoose={(id, p) => {
+                  setMechanism(id);
+                  setParameters(p);
+                  setAsking(false);
+                }}
+              />
+            ) : (
+              <p>
+                <Button onClick={() => setAsking(true)}>How is it played? Five picture questions</Button>
+              </p>
+            )}
             <div className={panel.grid2}>
               <Field label="Ages from" error={errorAt('ages')}>
                 {(p) => <input {...p} type="number" min={2} max={18} value={ages[0]} onChange={(e) => setAges([number(e.target.value), ages[1]])} />}
@@ -119,7 +136,7 @@ export function VariantDialog({ game, variant, kinds, onClose, onSaved }: { game
             </fieldset>
           </div>
           <div>
-            {family ? (
+            {family && (
               <fieldset className={styles.fieldset}>
                 <legend>Its numbers and rules</legend>
                 {Object.entries(family.parametersSchema.properties).map(([name, schema]) => (
@@ -128,9 +145,9 @@ export function VariantDialog({ game, variant, kinds, onClose, onSaved }: { game
                   </Field>
                 ))}
               </fieldset>
-            ) : (
+            )}
               <fieldset className={styles.fieldset}>
-                <legend>What it practises, in your own word</legend>
+                <legend>{family ? 'Your own word beside it' : 'What it practises, in your own word'}</legend>
                 {declared.map((d, i) => (
                   <div key={d.skill} className={panel.row}>
                     <input type="number" min={1} max={200} aria-label={`Chances for ${skills?.title(d.skill)}`} value={d.perTenMinutes} onChange={(e) => setDeclared(declared.map((x, j) => (j === i ? { ...x, perTenMinutes: number(e.target.value) } : x)))} />
@@ -154,7 +171,6 @@ export function VariantDialog({ game, variant, kinds, onClose, onSaved }: { game
                 </select>
                 <p className={`${panel.soft} ${panel.small}`}>Chances for one child in ten minutes; shown as the owner’s word.</p>
               </fieldset>
-            )}
           </div>
         </div>
         {save.error && !shownAtField.includes(problem?.field ?? '') && <p className={panel.bad}>{messageOf(save.error)}</p>}

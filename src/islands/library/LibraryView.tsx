@@ -159,7 +159,7 @@ const leastDose = 1;
 /** The narrowest telling: the two skills met most, or what is done when no skill is met. */
 function mainPractice(p: ProfileSummary, skills: Skills): string {
   const met = p.doses.filter(([, dose]) => dose >= leastDose).slice(0, skillsNamed);
-  if (met.length > 0) return met.map(([id, dose]) => `${skills.byId.get(id)?.short ?? id} ${Math.round(dose)}`).join(' · ');
+  if (met.length > 0) return met.map(([id, dose]) => `${skills.title(id).toLowerCase()} ${Math.round(dose)}`).join(' · ');
   return p.mix
     .slice(0, skillsNamed)
     .map(([op]) => operationWords[op as Operation])

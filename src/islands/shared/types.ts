@@ -26,7 +26,7 @@ export interface VariantWire {
   materials: { kind: string; quantity: number }[];
   helper: 'alone' | 'nearby' | 'needed';
   preparationMinutes: number;
-  declared: { skill: string; perTenMinutes: number }[];
+  declared: { skill: string; perTenMinutes: number; counted?: number }[];
   retired: boolean;
   version: number;
 }
@@ -86,6 +86,7 @@ export interface ProfileWire {
   minutes: Record<string, number>;
   minuteHistogram?: number[];
   endsInSlot?: number;
+  counted?: boolean;
   waitingShare: number | null;
   measures: Record<string, number>;
   measureErrors?: Record<string, number>;

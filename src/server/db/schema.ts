@@ -54,7 +54,7 @@ export const variants = sqliteTable(
     helper: text({ enum: ['alone', 'nearby', 'needed'] }).notNull().default('nearby'),
     preparationMinutes: real().notNull().default(0),
     /** The owner's own word on what it practises, per skill and ten minutes. */
-    declared: text({ mode: 'json' }).$type<{ skill: string; perTenMinutes: number }[]>().notNull(),
+    declared: text({ mode: 'json' }).$type<{ skill: string; perTenMinutes: number; counted?: number }[]>().notNull(),
     retiredAt: text(),
     version: integer().notNull().default(1),
   },

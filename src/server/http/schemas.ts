@@ -38,7 +38,7 @@ export const variantFields: Record<string, Schema> = {
   helper: oneOf('alone', 'nearby', 'needed'),
   preparationMinutes: { type: 'number', minimum: 0, maximum: 1000 },
   materials: arr(closed({ kind: str, quantity: int }, ['kind', 'quantity'])),
-  declared: arr(closed({ skill: str, perTenMinutes: { type: 'number', minimum: 0, maximum: 200 } }, ['skill', 'perTenMinutes'])),
+  declared: arr(closed({ skill: str, perTenMinutes: { type: 'number', minimum: 0, maximum: 200 }, counted: { type: 'integer', minimum: 1, maximum: 10000 } }, ['skill', 'perTenMinutes'])),
 };
 export const gameResponse = obj({ id: str, title: str, bin: nullable(str), source: str, condition: str, notes: str, rules: arr(str), retired: bool, version: int, variants: arr(str) });
 export const variantResponse = obj({ id: str, game: str, title: str, mechanism: nullable(str), parameters: obj({}), ages: arr(num), players: obj({ min: int, max: int }), minutes: num, materials: arr(obj({ kind: str, quantity: int })), helper: str, preparationMinutes: num, declared: arr(any), retired: bool, version: int });

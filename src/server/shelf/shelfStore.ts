@@ -21,7 +21,7 @@ export interface VariantInput {
   helper?: 'alone' | 'nearby' | 'needed';
   preparationMinutes?: number;
   materials?: { kind: string; quantity: number }[];
-  declared?: { skill: string; perTenMinutes: number }[];
+  declared?: { skill: string; perTenMinutes: number; counted?: number }[];
 }
 
 export interface GameInput {

@@ -14,7 +14,9 @@ export async function profileOf(db: Db, variant: VariantRow, seats: number, minu
       seats,
       games: 0,
       source,
-      doses: variant.declared.map((d) => ({ ...d, standardError: null })),
+      // Counts at a table are Poisson: the error of n answers is √n of them.
+      doses: variant.declared.map((d) => ({ ...d, standardError: d.counted ? Number((d.perTenMinutes / Math.sqrt(d.counted)).toPrecision(2)) : null })),
+      counted: variant.declared.some((d) => d.counted !== undefined),
       minutes: { '0.5': variant.minutes },
       waitingShare: null,
       measures: {},

@@ -9,7 +9,7 @@ export interface DosePair {
   readonly after: number;
 }
 
-const rowHeight = 44;
+const rowHeight = 54;
 const width = 420;
 
 /** Two doses a skill: an outline for the first version, filled for the second. */
@@ -30,8 +30,8 @@ export function DosePairs({ pairs, names }: { pairs: readonly DosePair[]; names:
             <text x={x(p.before) + 6} y={y + 26} className={styles.tick}>
               {words(p.before)}
             </text>
-            <rect x={0} y={y + 29} width={x(p.after)} height={10} fill={`var(--strand-${p.hue})`} />
-            <text x={x(p.after) + 6} y={y + 38} className={styles.value}>
+            <rect x={0} y={y + 32} width={x(p.after)} height={11} fill={`var(--strand-${p.hue})`} />
+            <text x={x(p.after) + 6} y={y + 43} className={styles.value}>
               {words(p.after)}
             </text>
           </g>

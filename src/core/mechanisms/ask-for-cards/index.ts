@@ -19,6 +19,7 @@ export const askForCards: Mechanism<AskParameters> = {
   id: 'ask-for-cards',
   title: 'Ask for cards',
   words: ['Deal the hands; the rest is the draw pile.', 'Lay down cards that belong together.', 'In turn, ask one player for the card that one of yours needs.', 'Got it: lay them down and ask again. Not there: draw, and the next player asks.', 'Listen: what others ask for is what they hold.'],
+  played: { with: ['cards'], does: ['partner'], moves: ['collects'], who: ['in-turn'], ends: ['all-gone'] },
   earlyEnding: 'Put all hands together in the middle and find the remaining pairs as one team.',
   told: ['asks for what goes with {x} and gets {y}', 'asks for what goes with {x}: nobody there has it', 'lays down {x} and {y}'],
   parametersSchema: SCHEMA,

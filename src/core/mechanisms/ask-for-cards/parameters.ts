@@ -1,4 +1,4 @@
-import { oneOf, parameters, whole, yesNo } from '../../play/parameters';
+import { missingCards, oneOf, parameters, whole, yesNo } from '../../play/parameters';
 
 export const { SCHEMA, DEFAULTS } = parameters({
   relation: oneOf('Cards belong together when they', ['are-equal', 'make-a-sum', 'differ-by', 'are-equal-fractions'], 'make-a-sum'),
@@ -8,6 +8,7 @@ export const { SCHEMA, DEFAULTS } = parameters({
   highest: whole('Highest card', 2, 100, 10),
   copies: whole('Copies of each card', 1, 6, 4),
   hand: whole('Cards in hand', 2, 8, 5),
+  missing: missingCards(),
   drawPile: yesNo('A miss draws a card', true),
   again: yesNo('A hit asks again', true),
 });

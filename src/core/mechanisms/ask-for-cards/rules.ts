@@ -1,5 +1,5 @@
 import { fractionCode } from '../../items/fraction';
-import { numberCards } from '../../play/deck';
+import { leftOf, numberCards } from '../../play/deck';
 import type { AskParameters } from './parameters';
 
 /** Forms of six fractions that children meet, each row of equal value. */
@@ -14,7 +14,7 @@ export const equalFractions: readonly (readonly (readonly [number, number])[])[]
 
 /** The whole deck: numbers, or for fractions family × 8 + form. */
 export function deckOf(p: AskParameters): number[] {
-  if (p.relation !== 'are-equal-fractions') return numberCards(p.lowest, p.highest, p.copies);
+  if (p.relation !== 'are-equal-fractions') return leftOf(numberCards(p.lowest, p.highest, p.copies), p.missing);
   return equalFractions.flatMap((forms, f) => forms.slice(0, p.copies).map((_, i) => f * 8 + i));
 }
 

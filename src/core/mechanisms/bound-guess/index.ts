@@ -7,6 +7,7 @@ export const boundGuess: Mechanism<BoundGuessParameters> = {
   id: 'bound-guess',
   title: 'Guess between bounds',
   words: ['A helper hides a number and names the bounds.', 'In turn, guess; the helper says more, less or found.', 'Move the bound to the guess: everyone can see what is still possible.', 'A wrong guess costs common points, a guess outside the bounds costs more.', 'Find every number before the points are gone: all win together.'],
+  played: { with: ['board', 'paper'], does: ['compares'], moves: ['guesses'], who: ['together'], ends: ['all-gone', 'rounds'] },
   earlyEnding: 'Everyone whispers a last guess; the nearest names the next hidden number another day.',
   told: ['guesses {x}: more; {y} points left', 'guesses {x}: less; {y} points left', 'guesses {x}: found', 'guesses {x}, outside the bounds; {y} points left'],
   parametersSchema: SCHEMA,

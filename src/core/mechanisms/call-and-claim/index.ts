@@ -8,6 +8,7 @@ export const callAndClaim: Mechanism<ClaimParameters> = {
   id: 'call-and-claim',
   title: 'Call and claim',
   words: ['Lay the cards open so that everyone can reach them.', 'The caller reads a question, or an answer, twice.', 'With the own clock everyone finds their card in peace; as a race the first hand takes it.', 'Say the whole fact before you take the card.', 'In a race a quick player counts to the agreed number before claiming.'],
+  played: { with: ['cards'], does: ['adds', 'takes-away', 'multiplies'], moves: ['collects'], who: ['all-at-once'], ends: ['score'] },
   earlyEnding: 'Turn the cards that are left one by one and say them together.',
   told: ['claims {x} and {y} first', 'finds {x} and {y} in own time', 'takes a wrong card for {x} and {y}, and it is looked at together'],
   parametersSchema: SCHEMA,

@@ -9,6 +9,7 @@ export const chainCards: Mechanism<ChainParameters> = {
   id: 'chain-cards',
   title: 'Chain of cards',
   words: ['Deal all cards round.', 'One player reads a card: what it has, and what it asks for.', 'Everyone works it out; whoever has the answer reads next.', 'The loop is complete when the first card is asked for.', 'All play together; a second time round it goes more smoothly.'],
+  played: { with: ['cards'], does: ['adds', 'takes-away', 'multiplies'], moves: ['passes-on'], who: ['together'], ends: ['all-gone'] },
   earlyEnding: 'Lay the remaining cards open and close the loop together.',
   told: ['reads: I have {x}; the answer asked for is {y}', 'overlooks that {x} is on the own card, and is helped'],
   parametersSchema: SCHEMA,

@@ -17,6 +17,7 @@ export const closeTheTiles: Mechanism<CloseParameters> = {
   id: 'close-the-tiles',
   title: 'Close the tiles',
   words: ['Lay your tiles from one upward, all open.', 'Throw two dice and join them by an operation you may use.', 'Close the tile of that number, or several that make it together.', 'When nothing fits, your round is over, or you wait for the next throw, as agreed.', 'Count what is left open: the least is best.'],
+  played: { with: ['dice', 'tiles'], does: ['adds', 'takes-away', 'multiplies'], moves: ['closes'], who: ['in-turn'], ends: ['full'] },
   earlyEnding: 'Everyone counts the closed tiles; say which throw each is still waiting for.',
   told: ['throws {x} and closes tiles worth {y}', 'throws {x} and {y}: nothing fits'],
   parametersSchema: SCHEMA,

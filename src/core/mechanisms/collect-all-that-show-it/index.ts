@@ -7,6 +7,7 @@ export const collectAll: Mechanism<CollectParameters> = {
   id: 'collect-all-that-show-it',
   title: 'Collect all that show it',
   words: ['Spread the pieces face up.', 'Throw and say the number.', 'Gather every piece that shows it: together, in turn, or each for oneself.', 'Nothing left of that number? The next player throws.', 'When the table is bare, count what was gathered.'],
+  played: { with: ['dice', 'cards'], does: ['counts'], moves: ['collects'], who: ['together', 'in-turn'], ends: ['all-gone'] },
   earlyEnding: 'Sort the pieces that are left by number, and see which number came least.',
   told: ['throws {x}: {y} pieces show it', 'throws {x}: none are left'],
   parametersSchema: SCHEMA,

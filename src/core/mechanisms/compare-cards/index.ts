@@ -1,3 +1,4 @@
+import { leftOf, numberCards } from '../../play/deck';
 import { firstOf, impossible, inOrder, sharedBy } from '../../play/refuse';
 import type { Mechanism } from '../mechanism';
 import { type CompareParameters, DEFAULTS, SCHEMA } from './parameters';
@@ -13,6 +14,7 @@ export const compareCards: Mechanism<CompareParameters> = {
   id: 'compare-cards',
   title: 'Compare cards',
   words: ['Everyone turns the agreed number of cards.', 'Join them as agreed and say what they make.', 'Compare: who has more, and by how much?', 'Whoever has more (or less, if agreed) takes the round; when equal, the next round counts double.', 'After the last round count the rounds you took.'],
+  played: { with: ['cards'], does: ['compares', 'adds', 'multiplies'], moves: ['compares-round'], who: ['in-turn'], ends: ['rounds', 'all-gone'] },
   earlyEnding: 'Turn one last round in which the least takes it.',
   told: ['turns cards that make {x}', 'takes the round with {x}'],
   parametersSchema: SCHEMA,
@@ -26,11 +28,11 @@ export const compareCards: Mechanism<CompareParameters> = {
       p.cards === 1 && p.join !== 'sum' && p.join !== 'number' && impossible('join', 'One card has nothing to be joined with.'),
       p.join === 'number' && p.highest > 9 && impossible('highest', 'Digits side by side go up to 9.'),
       p.join === 'product' && largest(p) > 10_000 && impossible('highest', 'Such products are too large for a card game.'),
-      (p.highest - p.lowest + 1) * p.copies < p.cards && impossible('copies', 'The deck holds fewer cards than one player turns.'),
+      leftOf(numberCards(p.lowest, p.highest, p.copies), p.missing).length < p.cards && impossible('copies', 'The deck holds fewer cards than one player turns.'),
     ),
   checkTable: (seats) => {
     const p = seats[0]!.parameters;
-    return firstOf(sharedBy(seats, ['goal', 'tie', 'rounds', 'join']), (p.highest - p.lowest + 1) * p.copies < p.cards * seats.length && impossible('copies', 'The deck holds fewer cards than the players turn in one round.'));
+    return firstOf(sharedBy(seats, ['goal', 'tie', 'rounds', 'join']), leftOf(numberCards(p.lowest, p.highest, p.copies), p.missing).length < p.cards * seats.length && impossible('copies', 'The deck holds fewer cards than the players turn in one round.'));
   },
   channels: (_p, seats) => {
     const high = Math.max(...seats.map((s) => s.parameters.highest));

@@ -1,4 +1,4 @@
-import { oneOf, parameters, whole, yesNo } from '../../play/parameters';
+import { missingCards, oneOf, parameters, whole, yesNo } from '../../play/parameters';
 
 export const { SCHEMA, DEFAULTS } = parameters({
   cards: whole('Cards each turns', 1, 3, 2),
@@ -10,6 +10,7 @@ export const { SCHEMA, DEFAULTS } = parameters({
   goal: oneOf('Who takes the round', ['higher', 'lower'], 'higher'),
   tie: oneOf('When equal', ['each-keeps', 'turn-again'], 'turn-again'),
   rounds: whole('Rounds', 1, 40, 10),
+  missing: missingCards(),
   howMuchMore: yesNo('Say by how much', false),
 });
 export type CompareParameters = typeof DEFAULTS;

@@ -1,4 +1,4 @@
-import { Deck, numberCards } from '../../play/deck';
+import { Deck, leftOf, numberCards } from '../../play/deck';
 import { settle } from '../../play/outcome';
 import type { Rng } from '../../shared/rng';
 import type { GameLog } from '../../simulate/gameLog';
@@ -15,7 +15,7 @@ type Player = Seat<CompareParameters>;
 
 export function createTable(seats: readonly Player[]): PlayGame {
   const count = seats.length;
-  const decks = seats.map((s) => new Deck(numberCards(s.parameters.lowest, s.parameters.highest, s.parameters.copies)));
+  const decks = seats.map((s) => new Deck(leftOf(numberCards(s.parameters.lowest, s.parameters.highest, s.parameters.copies), s.parameters.missing)));
   // Players with the same cards draw from one deck.
   const deckOf = seats.map((s) => decks[seats.findIndex((o) => o.parameters.lowest === s.parameters.lowest && o.parameters.highest === s.parameters.highest && o.parameters.copies === s.parameters.copies)]!);
   const values = new Int32Array(count);

@@ -7,6 +7,7 @@ export const continueThePattern: Mechanism<PatternParameters> = {
   id: 'continue-the-pattern',
   title: 'Continue the pattern',
   words: ['Lay the pattern of a strip with beads, shapes or numbers and say it aloud.', 'Find the part that repeats, or by how much it grows.', 'Lay what comes next, what is missing, or say what stands far ahead.', 'Check by saying the whole pattern once more.', 'Make one for your neighbour with a catch in it.'],
+  played: { with: ['things', 'paper'], does: ['goes-on'], moves: ['builds'], who: ['all-at-once'], ends: ['rounds'] },
   earlyEnding: 'Everyone claps one pattern; the others continue it.',
   told: ['finds a core of {x} and what stands at place {y}', 'finds steps of {x} and the number {y}'],
   parametersSchema: SCHEMA,

@@ -7,6 +7,7 @@ export const countTheLot: Mechanism<LotParameters> = {
   id: 'count-the-lot',
   title: 'Count the lot',
   words: ['Take a bag or a card with a lot of coins or counters.', 'Sort first: the largest coins, or groups of the agreed size.', 'Count along and say how much it is altogether.', 'A neighbour may count again in another order.', 'Say the change, if there is a price.'],
+  played: { with: ['things'], does: ['counts', 'adds'], moves: ['counts-up'], who: ['all-at-once'], ends: ['rounds'] },
   earlyEnding: 'Put all lots together and find out what the whole table has.',
   told: ['counts {x} pieces', 'counts {x} coins worth {y}'],
   parametersSchema: SCHEMA,

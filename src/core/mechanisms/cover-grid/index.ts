@@ -11,6 +11,7 @@ export const coverGrid: Mechanism<CoverParameters> = {
   id: 'cover-grid',
   title: 'Cover the grid',
   words: ['Everyone has a card; no two are alike.', 'The caller turns a fact and reads it aloud, twice.', 'Work it out; if the answer is on your card, cover it.', 'Whoever first has a full line as agreed says so, and reads it back.', 'Those who work it out but do not have it have practised just as well.'],
+  played: { with: ['board', 'cards'], does: ['adds', 'takes-away', 'multiplies'], moves: ['fills'], who: ['all-at-once'], ends: ['full'] },
   earlyEnding: 'Count covered squares: the whole table together, row by row.',
   told: ['the caller reads out what makes {x} (call {y})'],
   parametersSchema: SCHEMA,

@@ -7,6 +7,7 @@ export const coverTheShape: Mechanism<CoverShapeParameters> = {
   id: 'cover-the-shape',
   title: 'Cover the shape',
   words: ['Draw a figure card and say how many unit tiles will cover it.', 'Cover it without gaps and without overlaps, or only its two sides.', 'Find the number: count, add row by row, or multiply the sides.', 'A joined figure is two rectangles; add them.', 'Compare with your estimate; close ones score.'],
+  played: { with: ['tiles', 'things'], does: ['counts', 'multiplies'], moves: ['covers'], who: ['all-at-once'], ends: ['rounds'] },
   earlyEnding: 'Put the figures in order by what they hold and check one pair.',
   told: ['covers a rectangle with {x} tiles', 'covers a joined figure with {x} tiles'],
   parametersSchema: SCHEMA,

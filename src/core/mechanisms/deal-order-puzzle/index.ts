@@ -8,6 +8,7 @@ export const dealOrderPuzzle: Mechanism<DealOrderParameters> = {
   id: 'deal-order-puzzle',
   title: 'Deal in order',
   words: ['Take the cards and arrange them so that the deal shows them in order.', 'The deal: one card face up on the table, the next underneath the packet, and so on as agreed.', 'Build a plan with slots for the places, or try and mend.', 'Deal to check. Where did it go wrong? Keep what was right.', 'Show it to someone, and let them find out how.'],
+  played: { with: ['cards'], does: ['goes-on'], moves: ['puts-in-order'], who: ['all-at-once'], ends: ['full'] },
   earlyEnding: 'Lay the finished part in a row and deal it slowly together.',
   told: ['deals the packet in order, at try {x}', 'deals, and card {x} comes wrong'],
   parametersSchema: SCHEMA,

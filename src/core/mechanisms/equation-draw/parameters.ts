@@ -1,11 +1,12 @@
 import { fourOperations } from '../../play/arithmetic';
-import { oneOf, parameters, someOf, whole, yesNo } from '../../play/parameters';
+import { missingCards, oneOf, parameters, someOf, whole, yesNo } from '../../play/parameters';
 
 export const { SCHEMA, DEFAULTS } = parameters({
   hand: whole('Cards in hand', 3, 8, 5),
   lowest: whole('Lowest card', 0, 10, 0),
   highest: whole('Highest card', 4, 30, 10),
   copies: whole('Copies of each card', 2, 8, 4),
+  missing: missingCards(),
   operations: someOf('Operations allowed', fourOperations, ['add', 'subtract']),
   terms: oneOf('A true equation uses', ['three', 'three-or-four'], 'three'),
   drawBack: oneOf('After an equation', ['as-many-as-used', 'nothing'], 'as-many-as-used'),

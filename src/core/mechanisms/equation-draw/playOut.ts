@@ -1,5 +1,5 @@
 import { fourOperations } from '../../play/arithmetic';
-import { Deck, numberCards } from '../../play/deck';
+import { Deck, leftOf, numberCards } from '../../play/deck';
 import { settle, slips } from '../../play/outcome';
 import { below, type Rng } from '../../shared/rng';
 import type { GameLog } from '../../simulate/gameLog';
@@ -13,7 +13,7 @@ const mostHeld = 20;
 export function createTable(seats: readonly Seat<EquationParameters>[]): PlayGame {
   const count = seats.length;
   const common = seats[0]!.parameters;
-  const deck = new Deck([...numberCards(common.lowest, common.highest, common.copies), ...Array.from({ length: common.wild }, () => WILD)]);
+  const deck = new Deck([...leftOf(numberCards(common.lowest, common.highest, common.copies), common.missing), ...Array.from({ length: common.wild }, () => WILD)]);
   const hands = seats.map(() => new Int32Array(mostHeld + 1));
   const held = new Int32Array(count);
   const allowed = seats.map((s) => Uint8Array.from(fourOperations, (op) => (s.parameters.operations.includes(op) ? 1 : 0)));

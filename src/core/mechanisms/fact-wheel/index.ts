@@ -8,6 +8,7 @@ export const factWheel: Mechanism<WheelParameters> = {
   id: 'fact-wheel',
   title: 'Fact wheel',
   words: ['A number stands in the middle of the wheel, others round its rim.', 'Spin, or go round, or take the rim in mixed order.', 'Join the rim number with the middle and say the whole fact.', 'Turn it round, or undo it with the opposite, if agreed.', 'A star beside the facts you knew at once; the others come again.'],
+  played: { with: ['board', 'paper'], does: ['adds', 'takes-away', 'multiplies'], moves: ['says'], who: ['in-turn'], ends: ['rounds'] },
   earlyEnding: 'Each names the fact that was hardest, and all say it together.',
   told: ['says the fact with {x} and {y}'],
   parametersSchema: SCHEMA,

@@ -8,6 +8,7 @@ export const matchSets: Mechanism<MatchParameters> = {
   id: 'match-sets',
   title: 'Match the halves',
   words: ['Spread all halves face up.', 'Take one half, work out what it needs, and find its partner.', 'Lay them edge to edge; if they do not fit, put them back.', 'Everyone works on the same set; the timer faces the helper.', 'All matched before the sand has run? Everyone has won.'],
+  played: { with: ['cards', 'tiles'], does: ['partner'], moves: ['collects'], who: ['together'], ends: ['all-gone'] },
   earlyEnding: 'Turn the timer over once more and finish together, or count how many halves found a partner.',
   told: ['matches {x} and {y}', 'takes a wrong half for {x} and {y}, and puts it back'],
   parametersSchema: SCHEMA,

@@ -9,6 +9,7 @@ export const measureAndRecord: Mechanism<MeasureParameters> = {
   id: 'measure-and-record',
   title: 'Measure and record',
   words: ['Choose a thing that stays still and has a straight edge.', 'Say how many units long it will be.', 'Lay the units end to end along it, without gaps, and count; or read the ruler from zero.', 'Write it in the table or colour a bar.', 'Look at the chart: which is longer, and by how much?'],
+  played: { with: ['things', 'paper'], does: ['counts'], moves: ['writes'], who: ['all-at-once'], ends: ['rounds'] },
   earlyEnding: 'Line up the things from short to long without measuring any more.',
   told: ['measures a thing {x} units long'],
   parametersSchema: SCHEMA,

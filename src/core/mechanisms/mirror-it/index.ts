@@ -7,6 +7,7 @@ export const mirrorIt: Mechanism<MirrorParameters> = {
   id: 'mirror-it',
   title: 'Mirror it',
   words: ['A card shows half a picture beside a line.', 'Colour each square on the other side, as far from the line as its partner.', 'Check with a mirror, or fold the paper on the line.', 'Set right what the mirror shows.', 'Make half a picture for your neighbour.'],
+  played: { with: ['paper'], does: ['mirrors'], moves: ['covers'], who: ['all-at-once'], ends: ['rounds'] },
   earlyEnding: 'Hold the mirror on one card and let everyone say what changes when it is turned.',
   told: ['mirrors {x} squares, all as they should be', 'mirrors {x} squares; {y} are set right with the mirror'],
   parametersSchema: SCHEMA,

@@ -8,6 +8,7 @@ export const neighbourRace: Mechanism<NeighbourParameters> = {
   id: 'neighbour-race',
   title: 'Neighbour race',
   words: ['Pegs start below the board and climb row by row.', 'Throw: add the die to the number you stand on, or ask of which number ahead the die is a factor.', 'If that number touches your space, move there; otherwise stay.', 'A space that is taken is blocked, sends its peg back, or is shared, as agreed.', 'The last space wants the exact throw, unless agreed otherwise.'],
+  played: { with: ['dice', 'board'], does: ['adds', 'multiplies'], moves: ['races'], who: ['in-turn'], ends: ['first-home'] },
   earlyEnding: 'Whoever stands highest says which throws would have helped; leave the pegs for next time.',
   told: ['throws {x} and moves to {y}', 'throws {x} at {y} and nothing fits', 'throws {x}, moves to {y} and sends the other peg back'],
   parametersSchema: SCHEMA,

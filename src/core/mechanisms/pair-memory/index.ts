@@ -43,6 +43,7 @@ export const pairMemory: Mechanism<PairMemoryParameters> = {
     'Everyone watches: what was seen helps later.',
     'When all cards are gone, put the pairs side by side and read them aloud.',
   ],
+  played: { with: ['face-down'], does: ['partner'], moves: ['collects'], who: ['in-turn'], ends: ['all-gone'] },
   earlyEnding: 'Turn all cards face up and find the last pairs together.',
   told: ['turns over {x}', 'turns over {x} and {y}: a pair', 'turns over {x} and {y}: not a pair'],
   parametersSchema: SCHEMA,

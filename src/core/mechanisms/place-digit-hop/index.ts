@@ -7,6 +7,7 @@ export const placeDigitHop: Mechanism<HopParameters> = {
   id: 'place-digit-hop',
   title: 'Digit hop',
   words: ['Pegs start at the beginning of the number board.', 'Draw a place card and a digit: four in the tens.', 'Hop to the nearest space ahead that has this digit in this place, and read it aloud.', 'No such space ahead? Stay.', 'The first at the end of the board closes the race.'],
+  played: { with: ['board', 'cards'], does: ['places-digits'], moves: ['races'], who: ['in-turn'], ends: ['first-home'] },
   earlyEnding: 'Everyone draws one last card together; who hops furthest, and why?',
   told: ['hops for digit {x} to {y}', 'finds no space with digit {x} from {y}'],
   parametersSchema: SCHEMA,

@@ -7,6 +7,7 @@ export const quickLook: Mechanism<QuickLookParameters> = {
   id: 'quick-look',
   title: 'Quick look',
   words: ['Show a dot card for a moment, then cover it.', 'How many were there? Show it with fingers or say it.', 'Show it again to check.', 'How did you see it? Four and two, three and three: tell different ways.', 'Say one more, or what is missing to ten, if agreed.'],
+  played: { with: ['cards'], does: ['counts'], moves: ['looks'], who: ['all-at-once'], ends: ['rounds'] },
   earlyEnding: 'Show the fullest card openly and collect as many ways of seeing it as there are children.',
   told: ['sees {x} dots', 'is not sure of {x} dots and looks again'],
   parametersSchema: SCHEMA,

@@ -35,6 +35,7 @@ export const runningTotal: Mechanism<RunningTotalParameters> = {
     'A take-ten card takes ten off, a turn-round card changes the direction of play, a pass-over card leaves the next player out, a round-it card brings the total to the nearest ten.',
     'With nothing to play, put a card away and draw. Reaching the end ends the round.',
   ],
+  played: { with: ['cards'], does: ['adds', 'takes-away'], moves: ['total-grows'], who: ['in-turn'], ends: ['first-home', 'score'] },
   earlyEnding: 'Say the total aloud together; each player says what would have brought it to the end.',
   told: ['plays {x}; the total is {y}', 'plays a take-ten card; the total is {y}', 'turns the direction of play', 'passes over the next player', 'has nothing to play and puts {x} away', 'rounds the total {x} to {y}'],
   parametersSchema: SCHEMA,

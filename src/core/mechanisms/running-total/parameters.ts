@@ -24,6 +24,8 @@ export interface RunningTotalParameters {
   draw: 'deck' | 'return';
   deckOut: 'reshuffle' | 'ends';
   roundsToWin: number;
+  /** Cards gone from the deck, each named once for every copy. */
+  missing: readonly number[];
 }
 
 export const DEFAULTS = {
@@ -44,6 +46,7 @@ export const DEFAULTS = {
   draw: 'deck',
   deckOut: 'reshuffle',
   roundsToWin: 1,
+  missing: [],
 } satisfies RunningTotalParameters as RunningTotalParameters;
 
 export const SCHEMA: ParameterSchema = {
@@ -66,6 +69,7 @@ export const SCHEMA: ParameterSchema = {
     matchTop: { type: 'boolean', title: 'A matching card takes a token' },
     draw: { enum: ['deck', 'return'], title: 'Draws' },
     deckOut: { enum: ['reshuffle', 'ends'], title: 'When the deck is out' },
+    missing: { type: 'array', maxItems: 40, items: { type: 'integer', minimum: 0, maximum: 100 }, title: 'Cards that are missing' },
     roundsToWin: { type: 'integer', minimum: 1, maximum: 5, title: 'Rounds to win' },
   },
 };

@@ -1,3 +1,4 @@
+import { leftOf, numberCards } from '../../play/deck';
 import { below, type Rng, shuffle } from '../../shared/rng';
 import type { Seat } from '../mechanism';
 import type { RunningTotalParameters } from './parameters';
@@ -36,8 +37,7 @@ export interface TotalState {
 }
 
 export function deckOf(p: RunningTotalParameters): number[] {
-  const cards: number[] = [];
-  for (let c = p.lowestCard; c <= p.highestCard; c++) for (let i = 0; i < p.copies; i++) cards.push(c);
+  const cards = leftOf(numberCards(p.lowestCard, p.highestCard, p.copies), p.missing);
   for (let i = 0; i < p.takeTen; i++) cards.push(TAKE_TEN);
   for (let i = 0; i < p.reverse; i++) cards.push(REVERSE);
   for (let i = 0; i < p.skip; i++) cards.push(SKIP);
@@ -144,9 +144,10 @@ export function deadTotals(p: RunningTotalParameters): number[] {
 }
 
 function deadOnLeg(p: RunningTotalParameters, from: number, to: number, step: number): number[] {
+  const kinds = [...new Set(leftOf(numberCards(p.lowestCard, p.highestCard, p.copies), p.missing))];
   const next = (total: number): number[] => {
     const found: number[] = [];
-    for (let c = p.lowestCard; c <= p.highestCard; c++) {
+    for (const c of kinds) {
       const t = total + step * c;
       if (t >= p.low && t <= p.high) found.push(t);
     }

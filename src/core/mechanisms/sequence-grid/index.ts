@@ -7,6 +7,7 @@ export const sequenceGrid: Mechanism<SequenceParameters> = {
   id: 'sequence-grid',
   title: 'Sequence grid',
   words: ['The grid counts in steps, row by row; some cells are blank.', 'Find the step from two cells side by side.', 'Fill the blanks, one after another or in turn.', 'Read a full row aloud: does it sound right?', 'Look for what the columns do.'],
+  played: { with: ['paper', 'board'], does: ['goes-on'], moves: ['writes'], who: ['all-at-once'], ends: ['full'] },
   earlyEnding: 'Fill in only the last cell together and say how you know.',
   told: ['writes {x} in cell {y}'],
   parametersSchema: SCHEMA,

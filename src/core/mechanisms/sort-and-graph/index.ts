@@ -7,6 +7,7 @@ export const sortAndGraph: Mechanism<GraphParameters> = {
   id: 'sort-and-graph',
   title: 'Sort and graph',
   words: ['Agree what the trays stand for and sort the pieces.', 'Count each tray.', 'Record it: tally marks, pictures, or bars; say what one square stands for.', 'Ask each other: how many, which has most, how many more?', 'Answer from the graph, with the trays covered.'],
+  played: { with: ['things', 'paper'], does: ['counts', 'compares'], moves: ['writes'], who: ['together'], ends: ['rounds'] },
   earlyEnding: 'Each says one true sentence about the graph that nobody has said.',
   told: ['counts {x} pieces in a tray and draws {y} squares'],
   parametersSchema: SCHEMA,

@@ -8,6 +8,7 @@ export const splitAndSpill: Mechanism<SplitParameters> = {
   id: 'split-and-spill',
   title: 'Split and spill',
   words: ['Count the two-coloured counters into a cup, or fill the bag.', 'Shake and spill, or pull the agreed number.', 'Say how many show each colour; a hand may hide one colour to be worked out.', 'Colour or write the split.', 'Which splits have come, and which are still missing?'],
+  played: { with: ['things'], does: ['partner', 'counts'], moves: ['takes-apart'], who: ['in-turn'], ends: ['rounds'] },
   earlyEnding: 'Lay out one split of each kind that was found and look for a missing one together.',
   told: ['spills {x} and {y}: a new split', 'spills {x} and {y}, seen before'],
   parametersSchema: SCHEMA,

@@ -7,6 +7,7 @@ export const stackOrLineUp: Mechanism<StackParameters> = {
   id: 'stack-or-line-up',
   title: 'Stack or line up',
   words: ['Say how many pieces you will manage.', 'Stack them, or line them up as far as the edge, until they topple or run out.', 'Count them.', 'Compare with what you said, and with your neighbour.', 'Build again: closer this time?'],
+  played: { with: ['things'], does: ['counts', 'compares'], moves: ['builds'], who: ['all-at-once'], ends: ['rounds'] },
   earlyEnding: 'Build one tower together with all the pieces and count it down as it is taken apart.',
   told: ['builds with {x} pieces'],
   parametersSchema: SCHEMA,

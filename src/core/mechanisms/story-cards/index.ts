@@ -8,6 +8,7 @@ export const storyCards: Mechanism<StoryParameters> = {
   id: 'story-cards',
   title: 'Story cards',
   words: ['Draw a story card; it is read aloud, plainly, twice.', 'Say what happens in your own words, or draw it, before any number is worked out.', 'Say what is known and what is asked.', 'Work it out and put the answer back into the story: does it fit?', 'No word gives the operation away; the story does.'],
+  played: { with: ['cards'], does: ['adds', 'takes-away'], moves: ['tells'], who: ['in-turn'], ends: ['rounds'] },
   earlyEnding: 'Make up one story together about this room and leave it open for next time.',
   told: ['works out the story with {x} and {y}', 'hears the story of {x} and {y} again, with counters'],
   parametersSchema: SCHEMA,

@@ -31,6 +31,7 @@ export const sumColumns: Mechanism<SumColumnsParameters> = {
     'The first full column ends the game; whoever picked it has won.',
     'Ask: which column never gets a mark? Which fills first, and why?',
   ],
+  played: { with: ['dice', 'cards'], does: ['adds', 'takes-away'], moves: ['fills'], who: ['in-turn'], ends: ['full'] },
   earlyEnding: 'Count who has a picked column highest, say which column would have won, and leave the sheet for next time.',
   told: ['throws {x}, which is not on the sheet', 'throws {x} and marks its column', 'picks column {x}'],
   parametersSchema: SCHEMA,

@@ -7,6 +7,7 @@ export const takeAwayPiles: Mechanism<TakeAwayParameters> = {
   id: 'take-away-piles',
   title: 'Take-away piles',
   words: ['Make the piles and count them together.', 'In turn, take some from one pile, at most the agreed number, and say how many are left.', 'As a counting race, add some to the number said before instead.', 'Whoever takes the last one wins, or loses, as agreed.', 'Play again and look for the numbers that always lose.'],
+  played: { with: ['things'], does: ['takes-away', 'adds'], moves: ['takes'], who: ['in-turn'], ends: ['all-gone'] },
   earlyEnding: 'Stop and ask: whose turn would you rather have now, and why?',
   told: ['takes {x}; {y} are left in that pile', 'adds {x} and says {y}'],
   parametersSchema: SCHEMA,

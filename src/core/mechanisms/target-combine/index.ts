@@ -38,6 +38,7 @@ export const targetCombine: Mechanism<TargetCombineParameters> = {
     'Nobody has to be first: everyone who finds a way scores its stars.',
     'After a few tries, pass the hand on and take the next.',
   ],
+  played: { with: ['cards', 'dice'], does: ['adds', 'takes-away', 'multiplies'], moves: ['makes-target'], who: ['all-at-once'], ends: ['rounds'] },
   earlyEnding: 'Finish the hand on the table together and keep it as a riddle for the door.',
   told: ['makes the target in a {x}-star hand (ways there are: {y})', 'tries a line and comes to {x}', 'passes the hand on'],
   parametersSchema: SCHEMA,

@@ -8,6 +8,7 @@ export const taskHunt: Mechanism<HuntParameters> = {
   id: 'task-hunt',
   title: 'Task hunt',
   words: ['Hide the task cards about the room, or pass them round the table.', 'Find a card, look at its letter or number, and find the same box on your sheet.', 'Write the answer there.', 'Go on to the next card; the order does not matter.', 'It is a check-in: nobody has to finish.'],
+  played: { with: ['cards', 'paper'], does: ['adds', 'takes-away', 'multiplies'], moves: ['writes'], who: ['all-at-once'], ends: ['rounds'] },
   earlyEnding: 'Everyone puts a ring round the box they are surest of and one they would like to talk about.',
   told: ['finds a card with {x} and {y}'],
   parametersSchema: SCHEMA,

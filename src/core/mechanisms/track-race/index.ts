@@ -21,6 +21,7 @@ export const trackRace: Mechanism<TrackRaceParameters> = {
   id: 'track-race',
   title: 'Track race',
   words: ['Everyone puts a peg on the start of the track.', 'In turn, throw, say where you will land, and move there.', 'A jump takes you along at once, forward or back.', 'On a special space do what it says; on a token space take or give a token.', 'The first at the end finishes the race; with tokens, count who holds most.'],
+  played: { with: ['dice', 'board'], does: ['adds', 'takes-away'], moves: ['races'], who: ['in-turn'], ends: ['first-home'] },
   earlyEnding: 'Whoever is on the highest space rings the bell; say together how far each still had to go.',
   told: ['throws {x} and moves to {y}', 'goes back {x}, to {y}', 'throws {x}: {y} would be too far, and stays', 'jumps from {x} to {y}', 'takes a token and holds {x}', 'gives a token and holds {x}'],
   parametersSchema: SCHEMA,
