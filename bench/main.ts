@@ -1,4 +1,5 @@
 import { benchEngine } from './engine';
+import { benchFirstEstimate, benchNative, benchWorkers } from './native';
 import { benchPage } from './page';
 import { benchPlan } from './plan';
 import { benchRecommend } from './recommend';
@@ -7,11 +8,19 @@ const [what, ...rest] = process.argv.slice(2);
 const usualInstances = ['A1', 'A2', 'B1', 'B2', 'B3', 'C1'].map((n) => `bench/planning-instances/${n}.json`);
 
 if (what === 'plan') await benchPlan(rest.length > 0 ? rest : usualInstances);
-else if (what !== undefined) {
-  console.error(`There is no benchmark "${what}". Use: npm run bench, or npm run bench -- plan FILE…`);
+else if (what === 'engine') {
+  benchEngine();
+  benchFirstEstimate();
+  await benchNative();
+  await benchWorkers();
+} else if (what !== undefined) {
+  console.error(`There is no benchmark "${what}". Use: npm run bench, npm run bench -- engine, or npm run bench -- plan FILE…`);
   process.exit(1);
 } else {
   benchEngine();
+  benchFirstEstimate();
+  await benchNative();
+  await benchWorkers();
   benchRecommend();
   await benchPlan(usualInstances, { table: true });
   benchPage();

@@ -20,6 +20,7 @@ export const codes = [
   'nobody-present',
   'no-tables',
   'infeasible',
+  'implausible-pace',
   'worker-lost',
   'cancelled',
   'refused-origin',

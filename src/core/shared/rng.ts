@@ -41,14 +41,17 @@ export function nextUint(rng: Rng): number {
   return (mix(Math.imul(rng.counter, 0x9e3779b9) + rng.keyA) ^ mix(rng.counter + rng.keyB)) >>> 0;
 }
 
-/** A uniform integer in 0 .. limit − 1; the bias is below limit / 2³². */
+/** 2⁻³², by which multiplying is exact. */
+const perUint = 2.3283064365386963e-10;
+
+/** A uniform integer in 0 .. limit − 1, for limits below 2³¹; the bias is below limit / 2³². */
 export function below(rng: Rng, limit: number): number {
-  return Math.floor((nextUint(rng) * limit) / 4294967296);
+  return (nextUint(rng) * limit * perUint) | 0;
 }
 
 /** A uniform number in [0, 1). */
 export function uniform(rng: Rng): number {
-  return nextUint(rng) / 4294967296;
+  return nextUint(rng) * perUint;
 }
 
 /** Fisher–Yates on the first `length` places. */

@@ -1,6 +1,6 @@
-import { itemAt, type TallyShape } from './itemChannel';
+import { type ChannelPlace, itemAt, type TallyShape } from './itemChannel';
 import type { TimeModel } from './timeModel';
-import { choosingSeconds, secondsOfItem } from './timeModel';
+import { choosingSeconds, secondsOfItem, secondsOfOperation } from './timeModel';
 import { type Item, resultOf } from '../items/item';
 
 /** An item that does not fit the dense tally (a fraction, say). */
@@ -16,6 +16,10 @@ export interface LooseCount {
   classes: readonly number[] | null;
 }
 
+/** Time is kept in hundredths of a second, as integers. */
+const ticksASecond = 100;
+const ticksOf = (seconds: number): number => Math.round(seconds * ticksASecond);
+
 /** More moves than this take no longer to weigh. */
 const knownChoices = 512;
 
@@ -24,58 +28,61 @@ const knownChoices = 512;
  * the turn loop allocates nothing.
  */
 export class GameLog {
-  readonly tally: Float64Array;
-  readonly seconds: Float32Array;
-  readonly turnsOfSeat: Float64Array;
-  readonly secondsOfSeat: Float64Array;
+  /** Items of one batch by place; integers, which add fastest. */
+  readonly tally: Int32Array;
+  /** Ticks an item takes, by place. */
+  private readonly itemTicks: Int32Array;
+  /** Answers, handling and weighing of each seat, in ticks. */
+  readonly ticksOfSeat: Int32Array;
   readonly scores: Float64Array;
   /** Items off the dense grid, counted by text key. */
   readonly loose = new Map<string, LooseCount>();
   turns = 0;
   rounds = 0;
-  itemSeconds = 0;
-  /** Handling and weighing, over all turns. */
-  turnSeconds = 0;
   choices = 0;
   movelessTurns = 0;
   /** Seat that won, −1 for nobody or a tie. */
   winner = -1;
   capped = false;
+  /** Whether sentences are listened to; when not, the hottest loops leave them out. */
+  readonly telling: boolean = false;
   /** A mechanism's own measures (flips, tens landed on), by index. */
   readonly extra = new Float64Array(8);
   private readonly strideSeat: number;
-  /** Seconds of choosing, by number of moves. */
-  private readonly choosing: Float64Array;
-  /** Six numbers a channel: offset, stride, lowest and highest a, lowest and highest b. */
-  private readonly places: Int32Array;
+  private readonly handlingTicks: number;
+  /** Ticks of handling and choosing, by number of moves. */
+  private readonly turnTicks: Int32Array;
+  private readonly places: readonly ChannelPlace[];
 
   constructor(
     readonly shape: TallyShape,
     readonly time: TimeModel,
   ) {
-    this.tally = new Float64Array(shape.size);
-    this.seconds = new Float32Array(shape.strideSeat);
-    for (let i = 0; i < shape.strideSeat; i++) this.seconds[i] = secondsOfItem(time, itemAt(shape, i));
-    this.places = Int32Array.from(shape.places.flatMap((p) => [p.offset, p.stride, p.lowA, p.highA, p.lowB, p.highB]));
-    this.turnsOfSeat = new Float64Array(shape.seats);
-    this.secondsOfSeat = new Float64Array(shape.seats);
+    this.tally = new Int32Array(shape.size);
+    this.itemTicks = new Int32Array(shape.strideSeat);
+    for (const p of shape.places) {
+      const end = p.offset + p.stride * (p.highA - p.lowA + 1);
+      const always = secondsOfOperation(time, p.channel.op);
+      if (always !== null) this.itemTicks.fill(ticksOf(always), p.offset, end);
+      else for (let i = p.offset; i < end; i++) this.itemTicks[i] = ticksOf(secondsOfItem(time, itemAt(shape, i)));
+    }
+    this.handlingTicks = ticksOf(time.handlingSeconds);
+    this.places = shape.places;
+    this.ticksOfSeat = new Int32Array(shape.seats);
     this.scores = new Float64Array(shape.seats);
     this.strideSeat = shape.strideSeat;
-    this.choosing = Float64Array.from({ length: knownChoices }, (_, n) => choosingSeconds(time, n));
+    this.turnTicks = Int32Array.from({ length: knownChoices }, (_, n) => this.handlingTicks + ticksOf(choosingSeconds(time, n)));
   }
 
   /** Clears what belongs to one game; the tally runs on over the batch. */
   begin(): void {
     this.turns = 0;
     this.rounds = 0;
-    this.itemSeconds = 0;
-    this.turnSeconds = 0;
     this.choices = 0;
     this.movelessTurns = 0;
     this.winner = -1;
     this.capped = false;
-    this.turnsOfSeat.fill(0);
-    this.secondsOfSeat.fill(0);
+    this.ticksOfSeat.fill(0);
     this.scores.fill(0);
     this.extra.fill(0);
   }
@@ -83,37 +90,47 @@ export class GameLog {
   /** One turn of `seat` with `options` moves to choose from (0: a turn with nothing to do). */
   turn(seat: number, options: number): void {
     this.turns++;
-    this.turnsOfSeat[seat]!++;
     this.choices += options;
-    const seconds = this.time.handlingSeconds + this.choosing[options < knownChoices ? options : knownChoices - 1]!;
-    this.turnSeconds += seconds;
-    this.secondsOfSeat[seat]! += seconds;
+    this.ticksOfSeat[seat]! += this.turnTicks[options < knownChoices ? options : knownChoices - 1]!;
     if (options === 0) this.movelessTurns++;
   }
 
   /** Time at the table that is neither handling nor an item: building, walking, waiting for a claim. */
   spend(seat: number, seconds: number): void {
-    this.turnSeconds += seconds;
-    this.secondsOfSeat[seat]! += seconds;
+    this.ticksOfSeat[seat]! += ticksOf(seconds);
   }
 
   /** Says in words what happened (sentence `sentence` of the mechanism); counted by nobody, told by `StoryLog`. */
   note(_seat: number, _sentence: number, _x: number, _y: number): void {}
 
   item(seat: number, channel: number, a: number, b: number): void {
-    const places = this.places;
-    const at = channel * 6;
-    const lowA = places[at + 2]!;
-    const lowB = places[at + 4]!;
-    if (a < lowA || b < lowB || a > places[at + 3]! || b > places[at + 5]! || (a | 0) !== a || (b | 0) !== b) {
+    const c = this.places[channel]!;
+    if (a < c.lowA || b < c.lowB || a > c.highA || b > c.highB || (a | 0) !== a || (b | 0) !== b) {
       this.looseItem(seat, channel, a, b);
       return;
     }
-    const place = places[at]! + (a - lowA) * places[at + 1]! + (b - lowB);
+    const place = c.offset + (a - c.lowA) * c.stride + (b - c.lowB);
     this.tally[seat * this.strideSeat + place]!++;
-    const seconds = this.seconds[place]!;
-    this.itemSeconds += seconds;
-    this.secondsOfSeat[seat]! += seconds;
+    this.ticksOfSeat[seat]! += this.itemTicks[place]!;
+  }
+
+  /** Answers, handling and weighing of one seat so far. */
+  secondsOf(seat: number): number {
+    return this.ticksOfSeat[seat]! / ticksASecond;
+  }
+
+  /** Seconds of the busiest seat: what a game lasts when all work at once. */
+  longestSeconds(): number {
+    let most = 0;
+    for (let s = 0; s < this.ticksOfSeat.length; s++) if (this.ticksOfSeat[s]! > most) most = this.ticksOfSeat[s]!;
+    return most / ticksASecond;
+  }
+
+  /** Seconds of all seats together: what a game lasts when one plays after another. */
+  allSeconds(): number {
+    let sum = 0;
+    for (let s = 0; s < this.ticksOfSeat.length; s++) sum += this.ticksOfSeat[s]!;
+    return sum / ticksASecond;
   }
 
   private looseItem(seat: number, channel: number, a: number, b: number): void {
@@ -123,8 +140,6 @@ export class GameLog {
     const item = known?.item ?? { op: c.op, a, b, result: resultOf(c.op, a, b), unknown: c.unknown, rep: c.rep, seat };
     if (known) known.count++;
     else this.loose.set(key, { item, count: 1, counted: 0, classes: null });
-    const seconds = secondsOfItem(this.time, item);
-    this.itemSeconds += seconds;
-    this.secondsOfSeat[seat]! += seconds;
+    this.ticksOfSeat[seat]! += ticksOf(secondsOfItem(this.time, item));
   }
 }

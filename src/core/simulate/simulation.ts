@@ -8,7 +8,7 @@ import { DEFAULT_TIME, type TimeModel } from './timeModel';
 import { ratioOf } from './ratio';
 
 /** Raised whenever a change of rules or counting makes old results differ. */
-export const ENGINE = '3';
+export const ENGINE = '4';
 
 export interface Precision {
   /** Relative standard error asked of the mean number of turns. */
@@ -96,7 +96,8 @@ export class Simulation {
     this.batches.push(this.playBatch(size));
     if (this.games >= wanted) return true;
     if (this.options.games) return false;
-    if (this.batches.length < leastBatches) return false;
+    // Looking is dear beside a small batch, so it is done every eighth time.
+    if (this.batches.length < leastBatches || this.batches.length % 8 !== 0) return false;
     if (this.reached() >= 1) return true;
     if (this.batches.length >= leastBatches * 2) this.mergeBatches();
     return false;
@@ -142,12 +143,10 @@ export class Simulation {
     this.play(this.rng, log);
     this.games++;
     const seats = this.shape.seats;
-    let seconds = 0;
-    if (this.simultaneous) for (let s = 0; s < seats; s++) seconds = Math.max(seconds, log.secondsOfSeat[s]!);
-    else seconds = log.itemSeconds + log.turnSeconds;
+    let seconds = this.simultaneous ? log.longestSeconds() : log.allSeconds();
     seconds = Math.max(seconds, (log.turns * this.time.leastTurnSeconds) / (this.simultaneous ? seats : 1));
     let waiting = 0;
-    for (let s = 0; s < seats; s++) waiting += 1 - log.secondsOfSeat[s]! / (seconds || 1);
+    for (let s = 0; s < seats; s++) waiting += 1 - log.secondsOf(s) / (seconds || 1);
     record[GAMES]! += 1;
     record[TURNS]! += log.turns;
     record[ROUNDS]! += log.rounds;

@@ -13,6 +13,7 @@ export type StoryEvent =
 
 /** A log that keeps every event of a game, for watching one game; far too slow for many. */
 export class StoryLog extends GameLog {
+  override readonly telling: boolean = true;
   readonly events: StoryEvent[] = [];
 
   override begin(): void {
@@ -50,6 +51,6 @@ export function tellGame(mechanism: Mechanism, seats: readonly Seat<object>[], s
   const log = new StoryLog(tallyShape(seats.length, mechanism.channels(parameters, seats), mechanism.range(seats)), DEFAULT_TIME);
   log.begin();
   mechanism.createTable(seats)(createRng(seed, game), log);
-  const seconds = mechanism.simultaneous(parameters) ? Math.max(...log.secondsOfSeat) : log.itemSeconds + log.turnSeconds;
+  const seconds = mechanism.simultaneous(parameters) ? log.longestSeconds() : log.allSeconds();
   return { events: [...log.events], winner: log.winner, scores: [...log.scores], turns: log.turns, minutes: seconds / 60 };
 }

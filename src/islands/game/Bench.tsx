@@ -1,6 +1,7 @@
 import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { wishes, type Wish } from '../../core/simulate/searchChanges';
+import { DEFAULT_TIME, type TimeModel } from '../../core/simulate/timeModel';
 import { valueWords, wishWords } from '../../text/bench';
 import { Button } from '../../ui/Button';
 import { Loading, Progress } from '../../ui/Empty';
@@ -16,6 +17,8 @@ import { SideBySide } from './SideBySide';
 import type { MechanismWire } from './useMechanism';
 import { useEstimate, useSearch } from './useBench';
 
+const timeFields: readonly (readonly [keyof TimeModel, string])[] = [['easySeconds', 'an easy fact'], ['hardSeconds', 'a fact that crosses a ten'], ['timesSeconds', 'a product'], ['fractionSeconds', 'a fraction'], ['lookSeconds', 'a look'], ['handlingSeconds', 'handling dice and cards, each turn'], ['choiceSeconds', 'choosing, each doubling of moves']];
+
 /** Turn a number and see at once what becomes of the practice; keep it as a new version. */
 export function Bench({ variant, mechanism, skills, onSaved }: { variant: VariantWire; mechanism: MechanismWire; skills: Skills; onSaved: (id: string, change: string) => void }) {
   const base = { ...mechanism.example, ...variant.parameters };
@@ -25,7 +28,8 @@ export function Bench({ variant, mechanism, skills, onSaved }: { variant: Varian
   const now = { ...base, ...turned };
   const changed = Object.keys(turned).filter((k) => JSON.stringify(turned[k]) !== JSON.stringify(base[k]));
   const old = useEstimate(variant.mechanism!, base, seats);
-  const live = useEstimate(variant.mechanism!, now, seats);
+  const [time, setTime] = useState<Partial<TimeModel>>({});
+  const live = useEstimate(variant.mechanism!, now, seats, time);
   const [key, setKey] = useState(writeKey);
   const save = useMutation({
     mutationFn: () => {
@@ -51,6 +55,15 @@ export function Bench({ variant, mechanism, skills, onSaved }: { variant: Varian
             </Field>
           </div>
         ))}
+        <details>
+          <summary>Seconds at your table</summary>
+          <p className={`${panel.soft} ${panel.small}`}>Common practice, no source; change them to your children’s pace. They count for “turned” only.</p>
+          {timeFields.map(([name, label]) => (
+            <Field key={name} label={label} error={live.problem?.field === `time.${name}` ? live.problem.message : null}>
+              {(p) => <input {...p} type="number" min={0} max={600} step="any" value={time[name] ?? DEFAULT_TIME[name]} onChange={(e) => setTime({ ...time, [name]: Number(e.target.value) })} />}
+            </Field>
+          ))}
+        </details>
         {changed.length > 0 && <Button onClick={() => setTurned({})}>Back to the version as it is</Button>}
       </section>
       <div className={styles.benchMain}>

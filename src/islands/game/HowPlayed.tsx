@@ -24,6 +24,7 @@ export function HowPlayed({ mechanisms, onChoose, onLeave }: { mechanisms: reado
   const proposals = proposeMechanisms(answers);
   return (
     <section className={styles.howPlayed} aria-label="How is it played?">
+      <div>
       {questions.map((q) => (
         <fieldset key={q} className={styles.fieldset}>
           <legend>{playedQuestions[q]}</legend>
@@ -40,6 +41,8 @@ export function HowPlayed({ mechanisms, onChoose, onLeave }: { mechanisms: reado
           </div>
         </fieldset>
       ))}
+      </div>
+      <div className={styles.proposals}>
       <h3>{proposals.length === 0 ? 'Answer one question, and it proposes.' : 'It may be played like this'}</h3>
       <ul className={panel.list}>
         {proposals.map((p) => {
@@ -56,6 +59,7 @@ export function HowPlayed({ mechanisms, onChoose, onLeave }: { mechanisms: reado
       <Button kind="plain" onClick={onLeave}>
         Leave the questions
       </Button>
+      </div>
     </section>
   );
 }

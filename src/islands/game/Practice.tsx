@@ -12,6 +12,7 @@ import panel from '../shared/panel.module.css';
 import type { ProfileWire, VariantWire } from '../shared/types';
 import { useSkills } from '../shared/useSkills';
 import { type Operation, operations } from '../../core/items/item';
+import { aroundMinutes, DEFAULT_TIME } from '../../core/simulate/timeModel';
 import { operationHue, operationWords } from '../../text/itemText';
 import { factGrids, signs } from './factGrids';
 import { CountRound } from './CountRound';
@@ -131,7 +132,7 @@ export function Practice({ variant, onSaved }: { variant: VariantWire; onSaved: 
             </p>
             <LengthChart histogram={p.minuteHistogram ?? []} slot={slotMinutes} />
             <p className={`${panel.soft} ${panel.small}`}>
-              Four of five games take {Math.round(p.minutes['0.1']!)} to {Math.round(p.minutes['0.9']!)} minutes; mean {p.minutes['mean']!.toFixed(1)} ± {p.minutes['standardError']!.toFixed(2)}, {p.turns!.mean.toFixed(1)} ± {p.turns!.standardError.toFixed(2)} turns. Seconds per answer are common practice; n = {p.games.toLocaleString('en')}.
+              Four of five games take {Math.round(p.minutes['0.1']!)} to {Math.round(p.minutes['0.9']!)} minutes; mean {p.minutes['mean']!.toFixed(1)} ± {p.minutes['standardError']!.toFixed(2)}, {p.turns!.mean.toFixed(1)} ± {p.turns!.standardError.toFixed(2)} turns. Seconds per answer are common practice; n = {p.games.toLocaleString('en')}. With laying out and putting away about {Math.round(p.minutes['0.5']! + aroundMinutes(DEFAULT_TIME, false))} minutes of the round, {Math.round(p.minutes['0.5']! + aroundMinutes(DEFAULT_TIME, true))} when the game is new.
             </p>
           </section>
           {factGrids(p.items).map(({ op, cells }) => (

@@ -50,7 +50,18 @@ export function VariantDialog({ game, variant, kinds, onClose, onSaved }: { game
           save.mutate();
         }}
       >
-        <div className={panel.grid2}>
+        {asking && mechanisms && (
+          <HowPlayed
+            mechanisms={mechanisms}
+            onLeave={() => setAsking(false)}
+            onChoose={(id, p) => {
+              setMechanism(id);
+              setParameters(p);
+              setAsking(false);
+            }}
+          />
+        )}
+        <div className={panel.grid2} hidden={asking}>
           <div>
             <Field label="Name of the version" error={errorAt('title')}>
               {(p) => <input {...p} value={title} onChange={(e) => setTitle(e.target.value)} required />}
@@ -74,21 +85,9 @@ export function VariantDialog({ game, variant, kinds, onClose, onSaved }: { game
                 </select>
               )}
             </Field>
-            {asking && mechanisms ? (
-              <HowPlayed
-                mechanisms={mechanisms}
-                onLeave={() => setAsking(false)}
-                onChoose={(id, p) => {
-                  setMechanism(id);
-                  setParameters(p);
-                  setAsking(false);
-                }}
-              />
-            ) : (
-              <p>
-                <Button onClick={() => setAsking(true)}>How is it played? Five picture questions</Button>
-              </p>
-            )}
+            <p>
+              <Button onClick={() => setAsking(true)}>How is it played? Five picture questions</Button>
+            </p>
             <div className={panel.grid2}>
               <Field label="Ages from" error={errorAt('ages')}>
                 {(p) => <input {...p} type="number" min={2} max={18} value={ages[0]} onChange={(e) => setAges([number(e.target.value), ages[1]])} />}

@@ -1,6 +1,7 @@
 import { useEffect, useRef, useState } from 'react';
 import type { Change, Wish } from '../../core/simulate/searchChanges';
 import type { SimulationResult } from '../../core/simulate/simulationResult';
+import type { TimeModel } from '../../core/simulate/timeModel';
 import type { Problem } from '../../core/shared/codes';
 import type { BenchAnswer, BenchQuestion } from '../../workers/browser/messages';
 
@@ -19,7 +20,7 @@ export interface LiveEstimate {
 }
 
 /** A version played in a web worker: a first answer at once, then sharper ones. */
-export function useEstimate(mechanism: string, parameters: object, seats: number): LiveEstimate {
+export function useEstimate(mechanism: string, parameters: object, seats: number, time: Partial<TimeModel> = {}): LiveEstimate {
   const worker = useRef<Worker | null>(null);
   const ask = useRef(0);
   const [live, setLive] = useState<LiveEstimate>({ result: null, final: false, problem: null, stale: true });
@@ -34,13 +35,13 @@ export function useEstimate(mechanism: string, parameters: object, seats: number
     };
     return () => own.terminate();
   }, []);
-  const key = JSON.stringify([mechanism, parameters, seats]);
+  const key = JSON.stringify([mechanism, parameters, seats, time]);
   useEffect(() => {
     const mine = ++ask.current;
     setLive((before) => ({ ...before, final: false, stale: true }));
     const timer = setTimeout(() => {
-      const [m, p, s] = JSON.parse(key) as [string, object, number];
-      worker.current?.postMessage({ kind: 'estimate', ask: mine, mechanism: m, parameters: p, seats: s, seed: benchSeed } satisfies BenchQuestion);
+      const [m, p, s, t] = JSON.parse(key) as [string, object, number, Partial<TimeModel>];
+      worker.current?.postMessage({ kind: 'estimate', ask: mine, mechanism: m, parameters: p, seats: s, seed: benchSeed, time: t } satisfies BenchQuestion);
     }, debounceMs);
     return () => clearTimeout(timer);
   }, [key]);

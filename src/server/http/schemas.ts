@@ -1,4 +1,5 @@
 import { operations } from '../../core/items/item';
+import { DEFAULT_TIME } from '../../core/simulate/timeModel';
 import { any, arr, bool, closed, day, int, nullable, num, obj, oneOf, type Schema, str } from './route';
 
 export const bytesBody = closed({ base64: str, text: str, commit: bool });
@@ -12,6 +13,7 @@ export const simulationBody = closed(
     games: { type: 'integer', minimum: 1, maximum: 2_000_000 },
     seed: { type: 'integer', minimum: 0, maximum: 9007199254740991 },
     seats: seatsSchema,
+    time: closed(Object.fromEntries(Object.keys(DEFAULT_TIME).map((name) => [name, num]))),
     precision: closed({ length: { type: 'number', minimum: 0.001, maximum: 1 }, share: { type: 'number', minimum: 0.0005, maximum: 1 } }, ['length', 'share']),
   },
   ['mechanism'],

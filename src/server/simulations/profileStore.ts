@@ -22,7 +22,7 @@ function hashOfGraph(): string {
 /** Everything that decides a result: engine, skills, variant, seats, precision, seed. */
 export function hashOf(task: SimulateTask): string {
   return createHash('sha256')
-    .update(JSON.stringify([ENGINE, hashOfGraph(), task.mechanism, sorted(task.parameters), task.seats, task.precision ?? DEFAULT_PRECISION, task.games ?? null, task.seed]))
+    .update(JSON.stringify([ENGINE, hashOfGraph(), task.mechanism, sorted(task.parameters), task.seats, task.precision ?? DEFAULT_PRECISION, task.games ?? null, task.seed, ...(task.time ? [sorted(task.time)] : [])]))
     .digest('hex');
 }
 

@@ -1,4 +1,5 @@
 import { checkTable } from '../../contract/parameters';
+import { DEFAULT_TIME, timeProblem } from '../../core/simulate/timeModel';
 import type { SimulateTask } from '../../workers/node/messages';
 import { ProblemError, notFound } from '../http/problemError';
 import { Reply, type Route } from '../http/route';
@@ -36,7 +37,9 @@ export const simulationRoutes: readonly Route[] = [
     body: simulationBody,
     response: simulationResponse,
     handle: async ({ db, body, query }) => {
-      const task: SimulateTask = { kind: 'simulate', mechanism: body.mechanism, parameters: body.parameters ?? {}, seats: body.seats ?? 2, seed: body.seed ?? 1, ...(body.games ? { games: body.games } : {}), ...(body.precision ? { precision: body.precision } : {}) };
+      const task: SimulateTask = { kind: 'simulate', mechanism: body.mechanism, parameters: body.parameters ?? {}, seats: body.seats ?? 2, seed: body.seed ?? 1, ...(body.games ? { games: body.games } : {}), ...(body.precision ? { precision: body.precision } : {}), ...(body.time ? { time: body.time } : {}) };
+      const pace = timeProblem({ ...DEFAULT_TIME, ...task.time });
+      if (pace) throw new ProblemError(pace);
       const checked = checkTable(task.mechanism, task.parameters, task.seats);
       if (!checked.ok) throw new ProblemError(checked.problem);
       const stored = storedResult(db, task);

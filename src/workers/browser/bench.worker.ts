@@ -2,6 +2,7 @@ import { shippedGraph } from '../../contract/shippedData';
 import { searchChanges } from '../../core/simulate/searchChanges';
 import { Simulation } from '../../core/simulate/simulation';
 import { simulationResult } from '../../core/simulate/simulationResult';
+import { DEFAULT_TIME, timeProblem } from '../../core/simulate/timeModel';
 import { tableOf } from '../../core/simulate/tableOf';
 import type { BenchAnswer, BenchQuestion } from './messages';
 
@@ -25,7 +26,10 @@ addEventListener('message', (event: MessageEvent<BenchQuestion>) => {
 async function estimate(q: Extract<BenchQuestion, { kind: 'estimate' }>, mine: number): Promise<void> {
   const table = tableOf(q.mechanism, q.parameters, q.seats);
   if (!table.ok) return send({ kind: 'refused', ask: q.ask, problem: table.problem });
-  const sim = new Simulation(table.value.mechanism, table.value.seats, shippedGraph(), { seed: q.seed, precision });
+  const time = { ...DEFAULT_TIME, ...q.time };
+  const pace = timeProblem(time);
+  if (pace) return send({ kind: 'refused', ask: q.ask, problem: pace });
+  const sim = new Simulation(table.value.mechanism, table.value.seats, shippedGraph(), { seed: q.seed, precision, time });
   let due = performance.now() + firstMs;
   for (let over = false; !over; ) {
     over = sim.advance();

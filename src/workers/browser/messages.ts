@@ -1,11 +1,12 @@
 import type { Problem } from '../../core/shared/codes';
 import type { Change, Wish } from '../../core/simulate/searchChanges';
 import type { SeatRequest } from '../../core/simulate/simulation';
+import type { TimeModel } from '../../core/simulate/timeModel';
 import type { SimulationResult } from '../../core/simulate/simulationResult';
 
 /** What the bench asks of its worker; a newer question replaces an older one of its kind. */
 export type BenchQuestion =
-  | { readonly kind: 'estimate'; readonly ask: number; readonly mechanism: string; readonly parameters: object; readonly seats: number | readonly SeatRequest[]; readonly seed: number }
+  | { readonly kind: 'estimate'; readonly ask: number; readonly mechanism: string; readonly parameters: object; readonly seats: number | readonly SeatRequest[]; readonly seed: number; readonly time?: Partial<TimeModel> }
   | { readonly kind: 'search'; readonly ask: number; readonly mechanism: string; readonly parameters: object; readonly seats: number; readonly wish: Wish; readonly seed: number }
   | { readonly kind: 'stop' };
 

@@ -4,6 +4,7 @@ import type { Precision, SeatRequest } from '../../core/simulate/simulation';
 import type { Story } from '../../core/simulate/storyLog';
 import type { Fairness } from '../../core/simulate/fairness';
 import type { Change, Wish } from '../../core/simulate/searchChanges';
+import type { TimeModel } from '../../core/simulate/timeModel';
 import type { SimulationResult } from '../../core/simulate/simulationResult';
 
 export interface SimulateTask {
@@ -14,6 +15,8 @@ export interface SimulateTask {
   readonly seed: number;
   readonly games?: number;
   readonly precision?: Precision;
+  /** Seconds that differ from the usual ones. */
+  readonly time?: Partial<TimeModel>;
 }
 
 export interface PlanTask {

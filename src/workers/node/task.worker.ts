@@ -5,6 +5,7 @@ import { shippedGraph } from '../../contract/shippedData';
 import { planTerm } from '../../core/planning/planTerm';
 import { Simulation } from '../../core/simulate/simulation';
 import { tellGame } from '../../core/simulate/storyLog';
+import { DEFAULT_TIME } from '../../core/simulate/timeModel';
 import { simulationResult } from '../../core/simulate/simulationResult';
 import { fairnessOf } from '../../core/simulate/fairness';
 import { searchChanges } from '../../core/simulate/searchChanges';
@@ -61,7 +62,7 @@ function changes(task: ChangesTask): void {
 function simulate(task: SimulateTask): void {
   const table = checkTable(task.mechanism, task.parameters, task.seats);
   if (!table.ok) return send({ type: 'failed', problem: table.problem });
-  const sim = new Simulation(table.value.mechanism, table.value.seats, shippedGraph(), { seed: task.seed, ...(task.games ? { games: task.games } : {}), ...(task.precision ? { precision: task.precision } : {}) });
+  const sim = new Simulation(table.value.mechanism, table.value.seats, shippedGraph(), { seed: task.seed, ...(task.games ? { games: task.games } : {}), ...(task.precision ? { precision: task.precision } : {}), time: { ...DEFAULT_TIME, ...task.time } });
   let last = performance.now();
   while (!sim.advance()) {
     const now = performance.now();

@@ -44,7 +44,7 @@ export function createTable(seats: readonly Seat<MatchParameters>[]): PlayGame {
       s = (s + 1) % count;
     }
     log.rounds = Math.ceil(log.turns / count);
-    const seconds = p.play === 'all-at-once' ? Math.max(...log.secondsOfSeat) : log.itemSeconds + log.turnSeconds;
+    const seconds = p.play === 'all-at-once' ? log.longestSeconds() : log.allSeconds();
     log.extra[0] = seconds <= p.timer * 60 ? 1 : 0;
     log.winner = count === 1 && log.extra[0] === 1 ? 0 : -1;
   };

@@ -37,7 +37,7 @@ export function createTable(seats: readonly Seat<PairMemoryParameters>[]): PlayG
       const found = isPair(state, p, x, y);
       if (p.relation === 'equal' || p.relation === 'equal-fraction') log.item(s, PARTNER, state.value[x]!, state.value[y]!);
       else if (!found) checkPair(p, s, state.value[x]!, state.value[y]!, log);
-      log.note(s, found ? 1 : 2, state.value[x]!, state.value[y]!);
+      if (log.telling) log.note(s, found ? 1 : 2, state.value[x]!, state.value[y]!);
       if (found) {
         take(state, x, y);
         log.scores[s]!++;

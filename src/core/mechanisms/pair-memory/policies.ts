@@ -3,18 +3,20 @@ import type { Seat } from '../mechanism';
 import type { PairMemoryParameters } from './parameters';
 import { isPair, type MemoryState } from './rules';
 
-/** Whether this seat can call the card at a place to mind. */
-function remembers(state: MemoryState, seat: Seat<PairMemoryParameters>, place: number, rng: Rng): boolean {
-  const seen = state.seenAt[place]!;
-  const depth = seat.parameters.memory;
-  if (seen === 0 || seat.policy === 'random' || depth === 0) return false;
-  if (depth > 0 && state.flips - seen >= depth) return false;
-  return seat.policy === 'careful' || uniform(rng) >= seat.errorRate;
-}
-
 /** Marks every place whose card this seat has in mind for the coming move. */
 export function recall(state: MemoryState, seat: Seat<PairMemoryParameters>, inMind: Uint8Array, rng: Rng): void {
-  for (let place = 0; place < inMind.length; place++) inMind[place] = state.there[place] === 1 && remembers(state, seat, place, rng) ? 1 : 0;
+  const depth = seat.parameters.memory;
+  if (seat.policy === 'random' || depth === 0) {
+    inMind.fill(0);
+    return;
+  }
+  const { there, seenAt } = state;
+  const forgets = seat.policy === 'typical' ? seat.errorRate : 0;
+  const since = depth < 0 ? 0 : state.flips - depth;
+  for (let place = 0; place < inMind.length; place++) {
+    const seen = seenAt[place]!;
+    inMind[place] = there[place] === 1 && seen > 0 && seen > since && (forgets === 0 || uniform(rng) >= forgets) ? 1 : 0;
+  }
 }
 
 /** The first card: one of a known pair if there is one, else a card not in mind, else any. */
@@ -32,18 +34,21 @@ export function chooseSecond(state: MemoryState, p: PairMemoryParameters, inMind
   return chooseOther(state, inMind, first, rng);
 }
 
+/** Any card not in mind, or any at all when every card is; each as likely as the others. */
 function chooseOther(state: MemoryState, inMind: Uint8Array, except: number, rng: Rng): number {
+  const { there } = state;
   let fresh = 0;
   let any = 0;
-  let chosenFresh = -1;
-  let chosenAny = -1;
   for (let place = 0; place < inMind.length; place++) {
-    if (state.there[place] === 0 || place === except) continue;
+    if (there[place] === 0 || place === except) continue;
     any++;
-    if (below(rng, any) === 0) chosenAny = place;
-    if (inMind[place] === 1) continue;
-    fresh++;
-    if (below(rng, fresh) === 0) chosenFresh = place;
+    if (inMind[place] === 0) fresh++;
   }
-  return chosenFresh >= 0 ? chosenFresh : chosenAny;
+  const onlyFresh = fresh > 0;
+  let left = below(rng, onlyFresh ? fresh : any);
+  for (let place = 0; place < inMind.length; place++) {
+    if (there[place] === 0 || place === except || (onlyFresh && inMind[place] === 1)) continue;
+    if (left-- === 0) return place;
+  }
+  return -1;
 }

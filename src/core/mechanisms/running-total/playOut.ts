@@ -3,7 +3,7 @@ import type { Rng } from '../../shared/rng';
 import type { GameLog } from '../../simulate/gameLog';
 import { type PlayGame, type Seat, TURN_CAP } from '../mechanism';
 import type { RunningTotalParameters } from './parameters';
-import { chooseCard, chooseDiscard, countChoices } from './policies';
+import { chooseCard, chooseDiscard } from './policies';
 import { drawCard, leaveHand, newState, reachesEnd, REVERSE, ROUND, roundedTotal, SKIP, startRound, TAKE_TEN, type TotalState } from './rules';
 
 const UP = 0;
@@ -41,9 +41,9 @@ export function createTable(seats: readonly Seat<RunningTotalParameters>[]): Pla
 function takeTurn(state: TotalState, seats: readonly Seat<RunningTotalParameters>[], s: number, rng: Rng, log: GameLog): boolean {
   const seat = seats[s]!;
   const p = seat.parameters;
-  log.turn(s, countChoices(state, p, s));
-  if (state.held[s] === 0) return false;
   const place = chooseCard(state, seat, s, rng);
+  log.turn(s, state.choices);
+  if (state.held[s] === 0) return false;
   if (place < 0) {
     log.note(s, 4, leaveHand(state, s, chooseDiscard(state, s)), 0);
     drawCard(state, s, p, rng);
@@ -55,7 +55,9 @@ function takeTurn(state: TotalState, seats: readonly Seat<RunningTotalParameters
   if (card === REVERSE) state.order = -state.order;
   else if (card === ROUND) roundTotal(state, s, log);
   else if (card !== SKIP) move(state, p, s, card, log);
-  if (card === REVERSE) log.note(s, 2, 0, 0);
+  if (!log.telling) {
+    // Nobody listens.
+  } else if (card === REVERSE) log.note(s, 2, 0, 0);
   else if (card === SKIP) log.note(s, 3, 0, 0);
   else if (card !== ROUND) log.note(s, card === TAKE_TEN ? 1 : 0, card, state.total);
   if (p.matchTop && matches && card < TAKE_TEN) takeToken(log, s);

@@ -27,19 +27,29 @@ function worth(state: TotalState, p: RunningTotalParameters, card: number): numb
   return landing % roundStep === 0 ? roundNumberWorth + card : card;
 }
 
-/** Chooses a legal card: its place in the hand, or −1 when nothing can be played. */
+/**
+ * One look through the hand: the legal card to play (its place, −1 for none) is returned,
+ * and the number of different legal cards is left in `state.choices`.
+ */
 export function chooseCard(state: TotalState, seat: Seat<RunningTotalParameters>, s: number, rng: Rng): number {
   const base = s * state.handWidth;
   const held = state.held[s]!;
   const p = seat.parameters;
   const careless = seat.policy === 'random' || (seat.policy === 'typical' && uniform(rng) < seat.errorRate);
+  const stamp = ++state.stamp;
+  const { hands, stamps } = state;
   let best = -1;
   let bestWorth = -Infinity;
   let seen = 0;
+  let different = 0;
   for (let i = 0; i < held; i++) {
-    const card = state.hands[base + i]!;
+    const card = hands[base + i]!;
     if (!isLegal(state, p, card)) continue;
     seen++;
+    if (stamps[card] !== stamp) {
+      stamps[card] = stamp;
+      different++;
+    }
     if (careless) {
       if (below(rng, seen) === 0) best = i;
       continue;
@@ -50,20 +60,8 @@ export function chooseCard(state: TotalState, seat: Seat<RunningTotalParameters>
       bestWorth = value;
     }
   }
+  state.choices = different;
   return best;
-}
-
-/** Distinct legal cards: what a player really has to choose between. */
-export function countChoices(state: TotalState, p: RunningTotalParameters, s: number): number {
-  const base = s * state.handWidth;
-  let choices = 0;
-  for (let i = 0; i < state.held[s]!; i++) {
-    const card = state.hands[base + i]!;
-    let seenBefore = false;
-    for (let j = 0; j < i; j++) if (state.hands[base + j] === card) seenBefore = true;
-    if (!seenBefore && isLegal(state, p, card)) choices++;
-  }
-  return choices;
 }
 
 /** With nothing to play, the largest card goes. */

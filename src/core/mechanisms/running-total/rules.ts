@@ -29,6 +29,10 @@ export interface TotalState {
   top: number;
   /** A draw was asked for and no card was left. */
   deckIsOut: boolean;
+  /** Different legal cards at the last look through a hand, and what is needed to count them. */
+  choices: number;
+  stamp: number;
+  readonly stamps: Int32Array;
   readonly hands: Int32Array;
   readonly held: Int32Array;
   readonly handWidth: number;
@@ -59,7 +63,7 @@ export function newState(seats: readonly Seat<RunningTotalParameters>[]): TotalS
     pileOfSeat[s] = keys.indexOf(key);
   });
   const handWidth = Math.max(...seats.map((s) => s.parameters.handSize));
-  return { total: 0, step: 1, order: 1, top: NO_CARD, deckIsOut: false, hands: new Int32Array(handWidth * seats.length), held: new Int32Array(seats.length), handWidth, piles, pileOfSeat };
+  return { total: 0, step: 1, order: 1, top: NO_CARD, deckIsOut: false, choices: 0, stamp: 0, stamps: new Int32Array(ROUND + 1), hands: new Int32Array(handWidth * seats.length), held: new Int32Array(seats.length), handWidth, piles, pileOfSeat };
 }
 
 export function startRound(state: TotalState, seats: readonly Seat<RunningTotalParameters>[], rng: Rng): void {

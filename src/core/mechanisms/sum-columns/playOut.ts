@@ -1,69 +1,84 @@
 import type { GameLog } from '../../simulate/gameLog';
-import type { Rng } from '../../shared/rng';
+import { below, type Rng } from '../../shared/rng';
 import { type PlayGame, type Seat, TURN_CAP } from '../mechanism';
 import type { SumColumnsParameters } from './parameters';
 import { pickColumn } from './policies';
-import { clear, draw, newState, valueChances } from './rules';
+import { clear, type ColumnsState, drawCard, newState, valueChances } from './rules';
+
+/** What the turn loop reads of a seat, as plain numbers. */
+interface Thrower {
+  readonly dice: number;
+  readonly low: number;
+  readonly faces: number;
+  readonly returns: boolean;
+  readonly sums: boolean;
+  readonly state: ColumnsState;
+}
 
 export function createTable(seats: readonly Seat<SumColumnsParameters>[]): PlayGame {
   const board = seats[0]!.parameters;
-  const states = seats.map((seat) => newState({ ...seat.parameters, lastColumn: board.lastColumn }));
-  const shared = states[0]!;
+  const { firstColumn, lastColumn, height } = board;
+  const throwers = seats.map(({ parameters: p }): Thrower => ({ dice: p.dice, low: p.lowestFace, faces: p.highestFace - p.lowestFace + 1, returns: p.draw === 'return', sums: p.combine === 'sum', state: newState({ ...p, lastColumn }) }));
+  const shared = throwers[0]!.state;
   const count = seats.length;
   const rankings = seats.map((seat) => rankColumns(seat.parameters, board));
   return (rng: Rng, log: GameLog): void => {
-    for (let s = 0; s < count; s++) clear(states[s]!);
-    for (let s = 0; s < count; s++) {
-      const picks = Math.min(seats[s]!.parameters.picks, board.lastColumn - board.firstColumn + 1);
-      for (let i = 0; i < picks; i++) {
-        const column = pickColumn(shared, seats[s]!, 1 << s, rankings[s]!, rng);
-        log.note(s, 2, column, 0);
-        shared.pickedBy[column] = shared.pickedBy[column]! | (1 << s);
-      }
-    }
+    for (let s = 0; s < count; s++) clear(throwers[s]!.state);
+    for (let s = 0; s < count; s++) pickAll(shared, seats[s]!, s, rankings[s]!, lastColumn - firstColumn + 1, rng, log);
+    const { telling } = log;
+    const marks = shared.marks;
+    let s = 0;
     for (let turn = 0; turn < TURN_CAP; turn++) {
-      const s = turn % count;
-      const seat = seats[s]!;
-      const own = states[s]!;
-      draw(own, seat, rng);
-      const value = joinAndReport(own.faces, seat.parameters, s, log);
-      const printed = value >= board.firstColumn && value <= board.lastColumn;
+      const value = throwOnce(throwers[s]!, s, rng, log);
+      const printed = value >= firstColumn && value <= lastColumn;
       log.turn(s, printed ? 1 : 0);
-      log.note(s, printed ? 1 : 0, value, own.faces[1]!);
-      if (!printed) continue;
-      if (++shared.marks[value]! < board.height) continue;
-      log.rounds = Math.ceil((turn + 1) / count);
-      finish(shared.pickedBy[value]!, count, log);
-      let empty = 0;
-      for (let c = board.firstColumn; c <= board.lastColumn; c++) if (shared.marks[c] === 0) empty++;
-      log.extra[0] = empty;
-      log.extra[2] = value;
-      return;
+      if (telling) log.note(s, printed ? 1 : 0, value, 0);
+      if (printed && ++marks[value]! >= height) {
+        log.rounds = Math.ceil((turn + 1) / count);
+        finish(shared.pickedBy[value]!, count, log);
+        let empty = 0;
+        for (let c = firstColumn; c <= lastColumn; c++) if (marks[c] === 0) empty++;
+        log.extra[0] = empty;
+        log.extra[2] = value;
+        return;
+      }
+      if (++s === count) s = 0;
     }
     log.capped = true;
     log.rounds = Math.ceil(TURN_CAP / count);
   };
 }
 
+function pickAll(shared: ColumnsState, seat: Seat<SumColumnsParameters>, s: number, ranked: Int32Array, columns: number, rng: Rng, log: GameLog): void {
+  const picks = Math.min(seat.parameters.picks, columns);
+  for (let i = 0; i < picks; i++) {
+    const column = pickColumn(shared, seat, 1 << s, ranked, rng);
+    log.note(s, 2, column, 0);
+    shared.pickedBy[column] = shared.pickedBy[column]! | (1 << s);
+  }
+}
+
+/** Throws (or draws) and joins, one item a join; what they make. */
+function throwOnce(t: Thrower, s: number, rng: Rng, log: GameLog): number {
+  let sum = t.returns ? t.low + below(rng, t.faces) : drawCard(t.state, rng);
+  for (let i = 1; i < t.dice; i++) {
+    const face = t.returns ? t.low + below(rng, t.faces) : drawCard(t.state, rng);
+    if (!t.sums) {
+      const larger = sum > face ? sum : face;
+      const smaller = sum > face ? face : sum;
+      log.item(s, 0, larger, smaller);
+      return larger - smaller;
+    }
+    log.item(s, 0, sum, face);
+    sum += face;
+  }
+  return sum;
+}
+
 function rankColumns(p: SumColumnsParameters, board: SumColumnsParameters): Int32Array {
   const chances = valueChances(p);
   const columns = Array.from({ length: board.lastColumn - board.firstColumn + 1 }, (_, i) => board.firstColumn + i);
   return Int32Array.from(columns.sort((x, y) => (chances.get(y) ?? 0) - (chances.get(x) ?? 0) || x - y));
-}
-
-function joinAndReport(faces: Int32Array, p: SumColumnsParameters, seat: number, log: GameLog): number {
-  if (p.combine === 'difference') {
-    const larger = Math.max(faces[0]!, faces[1]!);
-    const smaller = Math.min(faces[0]!, faces[1]!);
-    log.item(seat, 0, larger, smaller);
-    return larger - smaller;
-  }
-  let sum = faces[0]!;
-  for (let i = 1; i < p.dice; i++) {
-    log.item(seat, 0, sum, faces[i]!);
-    sum += faces[i]!;
-  }
-  return sum;
 }
 
 /** Everyone who picked the full column wins; alone they win outright, nobody counts as unpicked. */

@@ -1,5 +1,4 @@
-import { below, type Rng, shuffle } from '../../shared/rng';
-import type { Seat } from '../mechanism';
+import { type Rng, shuffle } from '../../shared/rng';
 import type { SumColumnsParameters } from './parameters';
 
 /** Chance of each joined value, by exact enumeration of all throws. */
@@ -27,7 +26,6 @@ export interface ColumnsState {
   readonly marks: Int32Array;
   /** Seats that picked a column, as bits. */
   readonly pickedBy: Int32Array;
-  readonly faces: Int32Array;
   readonly deck: Int32Array;
   deckLeft: number;
 }
@@ -36,7 +34,7 @@ export function newState(p: SumColumnsParameters): ColumnsState {
   const kinds = p.highestFace - p.lowestFace + 1;
   const deck = new Int32Array(kinds * p.copies);
   for (let i = 0; i < deck.length; i++) deck[i] = p.lowestFace + (i % kinds);
-  return { marks: new Int32Array(p.lastColumn + 1), pickedBy: new Int32Array(p.lastColumn + 1), faces: new Int32Array(3), deck, deckLeft: 0 };
+  return { marks: new Int32Array(p.lastColumn + 1), pickedBy: new Int32Array(p.lastColumn + 1), deck, deckLeft: 0 };
 }
 
 export function clear(state: ColumnsState): void {
@@ -45,18 +43,11 @@ export function clear(state: ColumnsState): void {
   state.deckLeft = 0;
 }
 
-/** Throws the dice, or turns the next cards, of one seat. */
-export function draw(state: ColumnsState, seat: Seat<SumColumnsParameters>, rng: Rng): void {
-  const p = seat.parameters;
-  for (let i = 0; i < p.dice; i++) {
-    if (p.draw === 'return') {
-      state.faces[i] = p.lowestFace + below(rng, p.highestFace - p.lowestFace + 1);
-      continue;
-    }
-    if (state.deckLeft === 0) {
-      shuffle(rng, state.deck, state.deck.length);
-      state.deckLeft = state.deck.length;
-    }
-    state.faces[i] = state.deck[--state.deckLeft]!;
+/** The next card of a seat's own deck, mixed anew when it is out. */
+export function drawCard(state: ColumnsState, rng: Rng): number {
+  if (state.deckLeft === 0) {
+    shuffle(rng, state.deck, state.deck.length);
+    state.deckLeft = state.deck.length;
   }
+  return state.deck[--state.deckLeft]!;
 }

@@ -31,12 +31,12 @@ export function createTable(seats: readonly Seat<TargetCombineParameters>[]): Pl
 
 function workOn(hand: Hand, seat: Seat<TargetCombineParameters>, s: number, numbers: Int32Array, decoy: Int32Array | null, rng: Rng, log: GameLog): void {
   const p = seat.parameters;
-  const began = log.secondsOfSeat[s]!;
+  const began = log.secondsOf(s);
   const pairs = (numbers.length * (numbers.length - 1)) / 2;
   log.turn(s, hand.stars === 0 ? 0 : pairs * p.operations.length);
   const report = (op: CombineOperation, a: number, b: number): void => log.item(s, channelOf[op], a, b);
   for (let attempt = 0; attempt < p.tries; attempt++) {
-    if (p.timeBox > 0 && log.secondsOfSeat[s]! - began > p.timeBox * 60) break;
+    if (p.timeBox > 0 && log.secondsOf(s) - began > p.timeBox * 60) break;
     if (decoy && seat.policy !== 'careful' && below(rng, 2) === 0) {
       const astray = randomLine(decoy, p, rng, report);
       log.note(s, 1, astray ?? 0, 0);

@@ -18,14 +18,13 @@ export function createTable(seats: readonly Seat<HuntParameters>[]): PlayGame {
     for (let s = 0; s < count; s++) sheetOf(seats[s]!, s, rng, log);
     log.extra[0]! /= count;
     settle(log, seats);
-    log.rounds = Math.max(...log.turnsOfSeat);
   };
 }
 
 /** One player's sheet: card by card until it is full or the time is up. It is a check-in, not a test to be finished. */
 function sheetOf(seat: Seat<HuntParameters>, s: number, rng: Rng, log: GameLog): void {
   const p = seat.parameters;
-  for (let box = 0; box < p.tasks && log.secondsOfSeat[s]! < p.minutes * 60; box++) {
+  for (let box = 0; box < p.tasks && log.secondsOf(s) < p.minutes * 60; box++) {
     log.turn(s, 1);
     log.spend(s, p.cards === 'hidden' ? huntSeconds * (0.4 - 0.6 * Math.log(1 - uniform(rng))) : passSeconds);
     if (p.labels === 'numbers') log.item(s, LABEL, box + 1, 0);
