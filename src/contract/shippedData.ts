@@ -6,9 +6,12 @@ import add from '../../data/skills/3-add.json';
 import subtract from '../../data/skills/4-subtract.json';
 import placeValue from '../../data/skills/5-place-value.json';
 import multiply from '../../data/skills/6-multiply.json';
+import fractions from '../../data/skills/7-fractions.json';
+import measuring from '../../data/skills/8-measuring.json';
+import patterns from '../../data/skills/9-patterns.json';
 import kinds from '../../data/kinds/kinds.json';
 
-const skillFiles = [counting, bonds, add, subtract, placeValue, multiply] as unknown as readonly SkillFile[];
+const skillFiles = [counting, bonds, add, subtract, placeValue, multiply, fractions, measuring, patterns] as unknown as readonly SkillFile[];
 
 let graph: SkillGraph | null = null;
 

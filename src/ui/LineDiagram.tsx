@@ -35,7 +35,7 @@ const rowHeight = 98;
 const firstRow = 52;
 
 /** Line pattern of each strand, so that strands differ without colour. */
-const dashes: Readonly<Record<string, string>> = { solid: '', dash: '9 5', 'solid-thick': '', dot: '2.5 5', double: '14 3 3 3', 'dash-dot': '10 4 2 4' };
+const dashes: Readonly<Record<string, string>> = { solid: '', dash: '9 5', 'solid-thick': '', dot: '2.5 5', double: '14 3 3 3', 'dash-dot': '10 4 2 4', 'long-dash': '18 5', 'two-dots': '2.5 3 2.5 8', triple: '7 3 7 3 2 6' };
 
 /**
  * Skills as stops on lines from early (left) to later (right), each with its signal arm; the
