@@ -1,44 +1,130 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { checkTable } from '../../contract/parameters';
-import { resultOf } from '../items/item';
+import { shippedKinds } from '../../contract/shippedData';
+import { shippedLibrary } from '../../contract/shippedLibrary';
+import { tellGame } from '../simulate/storyLog';
 import type { SimulationResult } from '../simulate/simulationResult';
 import { checkValue } from './checkValues';
-import { policies } from './mechanism';
+import { playedAnswers, policies } from './mechanism';
 import { careful, near, run } from './playing.testing';
 import { mechanisms } from './registry';
 
-describe('every mechanism', () => {
-  it.each(mechanisms.map((m) => [m.id, m] as const))('%s plays its own example, ends, and names itself after its family', (_id, m) => {
-    const result = run(m.id, {}, Math.max(2, m.seats.min), 320);
+/** Truth recomputed on its own: written apart from the engine's own arithmetic. */
+function trueResult(op: string, a: number, b: number): number {
+  const frac = (code: number): [number, number] => [Math.trunc(code / 100), code - 100 * Math.trunc(code / 100)];
+  const [n1, d1] = frac(a);
+  const [n2, d2] = frac(b);
+  const lowest = (n: number, d: number): number => {
+    for (let k = Math.min(Math.abs(n) || 1, d); k > 1; k--) if (n % k === 0 && d % k === 0) return (n / k) * 100 + d / k;
+    return n * 100 + d;
+  };
+  if (['add', 'compose', 'fact-family', 'next-in-sequence'].includes(op)) return b + a;
+  if (['subtract', 'decompose', 'balance'].includes(op)) return -(b - a);
+  if (['multiply', 'times-family', 'area'].includes(op)) return b * a;
+  if (op === 'divide') return a * (1 / b);
+  if (op === 'compare') return a > b ? 1 : a < b ? -1 : 0;
+  if (op === 'place-digit') return Number(`${a}e${b}`);
+  if (op === 'round') return b * Math.trunc((2 * a + b) / (2 * b));
+  if (op === 'next-in-pattern') return b - a * Math.floor(b / a);
+  if (op === 'factor') return Number.isInteger(a / b) ? 1 : 0;
+  if (op === 'odd-even') return a - 2 * Math.floor(a / 2);
+  if (op === 'equivalent-fraction') return Math.abs(n1 / d1 - n2 / d2) < 1e-12 ? 1 : 0;
+  if (op === 'compare-fraction') return Math.sign(n1 / d1 - n2 / d2);
+  if (op === 'add-fraction') return lowest(n1 * d2 + n2 * d1, d1 * d2);
+  if (op === 'mirror') return 0 - a;
+  return a;
+}
+
+/** The families that must exist, by name. */
+const families = ['sum-columns', 'track-race', 'running-total', 'pair-memory', 'ask-for-cards', 'edge-tiles', 'close-the-tiles', 'equation-draw', 'target-combine', 'digit-placement', 'neighbour-race', 'bound-guess', 'cover-grid', 'chain-cards', 'split-and-spill', 'balance-the-beam', 'story-cards', 'collect-all-that-show-it', 'stack-or-line-up', 'continue-the-pattern', 'cover-the-shape', 'mirror-it', 'part-whole-dice', 'task-hunt', 'match-sets', 'sequence-grid', 'call-and-claim', 'deal-order-puzzle', 'build-a-number', 'place-digit-hop', 'count-the-lot', 'measure-and-record', 'sort-and-graph', 'quick-look', 'fact-wheel', 'compare-cards', 'press-your-luck', 'take-away-piles'];
+
+describe('the registry', () => {
+  it('holds all 38 families, each once', () => {
+    expect(mechanisms.map((m) => m.id).sort()).toEqual([...families].sort());
+  });
+});
+
+/** The library's versions of a family: real parameters for the laws below. */
+const versionsOf = (id: string): readonly object[] => [{}, ...shippedLibrary.filter((g) => g.mechanism === id).flatMap((g) => g.variants.map((v) => v.parameters))];
+
+describe.each(mechanisms.map((m) => [m.id, m] as const))('%s', (id, m) => {
+  const tables = fc.record({ parameters: fc.constantFrom(...versionsOf(id)), seed: fc.integer({ min: 0, max: 1e6 }), policy: fc.constantFrom(...policies), seats: fc.integer({ min: m.seats.min, max: Math.min(4, m.seats.max) }) });
+  const seatsOf = (t: { policy: (typeof policies)[number]; seats: number }) => Array.from({ length: t.seats }, () => ({ policy: t.policy }));
+  const law = (check: (t: { parameters: object; seed: number; policy: (typeof policies)[number]; seats: number }) => void): void => {
+    fc.assert(
+      fc.property(tables, (t) => {
+        if (!checkTable(id, t.parameters, t.seats).ok) return;
+        check(t);
+      }),
+      { numRuns: 5 },
+    );
+  };
+
+  it('plays its own example, ends, and says how it is played, watched and stopped kindly', () => {
+    const result = run(id, {}, Math.max(2, m.seats.min), 320);
     expect(result.games).toBe(320);
     expect(result.outcomes.capped).toBeLessThan(0.01);
     expect(result.outcomes.wins.reduce((a, b) => a + b, 0) + result.outcomes.ties).toBeCloseTo(1, 6);
     expect(m.words.length).toBeGreaterThan(2);
+    expect(m.words.length).toBeLessThanOrEqual(12);
+    expect(m.earlyEnding.length).toBeGreaterThan(20);
+    expect(m.told.length).toBeGreaterThan(0);
+    for (const [question, answers] of Object.entries(playedAnswers)) for (const a of m.played[question as 'with']) expect(answers).toContain(a);
+    expect(Object.keys(m.parametersSchema.properties).sort()).toEqual(Object.keys(m.defaults).sort());
   });
 
-  it.each(mechanisms.map((m) => [m.id]))('%s emits only true items, whatever the policy', (id) => {
-    fc.assert(
-      fc.property(fc.integer({ min: 0, max: 1e6 }), fc.constantFrom(...policies), fc.integer({ min: 2, max: 4 }), (seed, policy, seats) => {
-        const result = run(id, {}, Array.from({ length: seats }, () => ({ policy })), 8, seed);
-        for (const item of result.items) expect(item.result).toBeCloseTo(resultOf(item.op, item.a, item.b), 9);
-        expect(result.items.length).toBeGreaterThan(0);
-      }),
-      { numRuns: 12 },
-    );
+  it('emits only true items, whatever the policy and the numbers', () => {
+    law(({ parameters, seed, policy, seats }) => {
+      const result = run(id, parameters, seatsOf({ policy, seats }), 8, seed);
+      for (const i of result.items) expect([i.op, i.a, i.b, i.result]).toEqual([i.op, i.a, i.b, expect.closeTo(trueResult(i.op, i.a, i.b), 9)]);
+      expect(result.items.length).toBeGreaterThan(0);
+      for (const i of result.items) expect(Number.isFinite(i.result)).toBe(true);
+    });
   });
 
-  it.each(mechanisms.map((m) => [m.id]))('%s gives the same result for the same seed and another for another', (id) => {
-    const first = run(id, {}, 3, 200, 11);
-    expect(run(id, {}, 3, 200, 11)).toEqual(first);
-    expect(run(id, {}, 3, 200, 12).items).not.toEqual(first.items);
+  it('gives the same game for the same seed, and tells it as it was counted', () => {
+    law(({ parameters, seed, policy, seats }) => {
+      const table = checkTable(id, parameters, seatsOf({ policy, seats }));
+      if (!table.ok) throw new Error(table.problem.message);
+      const first = tellGame(m, table.value.seats, seed, 3);
+      expect(tellGame(m, table.value.seats, seed, 3)).toEqual(first);
+      for (const e of first.events) if (e.kind === 'told') expect(m.told[e.sentence], `sentence ${e.sentence}`).toBeDefined();
+      for (const e of first.events) expect(e.seat).toBeLessThan(seats);
+      // The same games, counted by the engine: turns and items agree.
+      const sim = run(id, parameters, seatsOf({ policy, seats }), 4, seed);
+      const told = [0, 1, 2, 3].map((g) => tellGame(m, table.value.seats, seed, g));
+      expect(sim.turns.mean * 4).toBeCloseTo(told.reduce((n, s) => n + s.turns, 0), 6);
+      expect(sim.items.reduce((n, i) => n + i.count, 0)).toBe(told.reduce((n, s) => n + s.events.filter((e) => e.kind === 'item').length, 0));
+      expect(told.reduce((n, s) => n + s.events.filter((e) => e.kind === 'turn').length, 0)).toBeCloseTo(sim.turns.mean * 4, 6);
+    });
   });
 
-  it.each(mechanisms.map((m) => [m.id, m] as const))('%s refuses unknown and senseless parameters with the field named', (id, m) => {
+  it('gives another result for another seed', () => {
+    const seats = Math.min(3, m.seats.max);
+    expect(run(id, {}, seats, 64, 12).items).not.toEqual(run(id, {}, seats, 64, 11).items);
+  });
+
+  it('names things that ship and sheets with their numbers', () => {
+    for (const parameters of versionsOf(id)) {
+      const full = { ...m.defaults, ...parameters };
+      for (const need of m.materials(full, 3)) expect(shippedKinds.map((k) => k.id)).toContain(need.kind);
+      for (const sheet of m.sheets(full, 3)) expect([sheet.sheet.length > 3, sheet.copies >= 0, JSON.stringify(sheet.data).includes('null')]).toEqual([true, true, false]);
+    }
+  });
+
+  it('refuses unknown and senseless parameters with the field named', () => {
     expect(checkTable(id, { nonsense: 1 }, 2)).toMatchObject({ ok: false, problem: { code: 'out-of-range', field: 'parameters.nonsense' } });
     expect(checkTable(id, {}, 0)).toMatchObject({ ok: false, problem: { field: 'seats' } });
     expect(checkTable(id, {}, m.seats.max + 1)).toMatchObject({ ok: false, problem: { field: 'seats' } });
     expect(checkTable(id, {}, [{ errorRate: Number.NaN }, {}])).toMatchObject({ ok: false, problem: { field: 'seats.0.errorRate' } });
+    for (const [name, schema] of Object.entries(m.parametersSchema.properties)) {
+      if (schema['type'] !== 'integer') continue;
+      for (const value of [Number(schema['maximum']) + 1, Number(schema['minimum']) - 1, 0.5, Number.NaN, 1e9]) {
+        const refused = checkTable(id, { [name]: value }, Math.max(2, m.seats.min));
+        expect(refused.ok, `${name} = ${value}`).toBe(false);
+      }
+    }
   });
 });
 

@@ -5,10 +5,12 @@ import { below, type Rng } from '../shared/rng';
  * swapping, so a deck need not be shuffled whole before a game of few draws.
  */
 export class Deck {
+  private readonly whole: Int32Array;
   private readonly cards: Int32Array;
   left: number;
 
   constructor(cards: ArrayLike<number>) {
+    this.whole = Int32Array.from(cards);
     this.cards = Int32Array.from(cards);
     this.left = this.cards.length;
   }
@@ -17,7 +19,9 @@ export class Deck {
     return this.cards.length;
   }
 
+  /** Whole again and in its first order, so that a game depends on its own random numbers only. */
   reset(): void {
+    this.cards.set(this.whole);
     this.left = this.cards.length;
   }
 

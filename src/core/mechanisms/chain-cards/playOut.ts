@@ -10,9 +10,11 @@ export function createTable(seats: readonly Seat<ChainParameters>[]): PlayGame {
   const p = seats[0]!.parameters;
   const count = seats.length;
   const loop = newLoop(p.cards);
-  const pool = Int32Array.from(answersOf(p));
+  const answers = answersOf(p);
+  const pool = Int32Array.from(answers);
   const holder = new Int32Array(p.cards);
   return (rng: Rng, log: GameLog): void => {
+    pool.set(answers);
     writeLoop(p, loop, pool, rng);
     for (let i = 0; i < p.cards; i++) holder[i] = i % count;
     shuffle(rng, holder, p.cards);

@@ -23,7 +23,11 @@ export function createTable(seats: readonly Seat<CoverParameters>[]): PlayGame {
   const count = seats.length;
   const cards: Card[] = seats.map(() => ({ cells: new Int32Array(p.size ** 2), covered: new Uint8Array(p.size ** 2), order: Int32Array.from(calls) }));
   return (rng: Rng, log: GameLog): void => {
-    for (const card of cards) fill(card, p, rng);
+    for (let i = 0; i < calls.length; i++) calls[i] = i;
+    for (const card of cards) {
+      card.order.set(calls);
+      fill(card, p, rng);
+    }
     shuffle(rng, calls, calls.length);
     let winners = 0;
     for (let call = 0; call < calls.length && winners === 0; call++) {

@@ -53,6 +53,7 @@ export function newState(p: PairMemoryParameters): MemoryState {
 }
 
 export function lay(state: MemoryState, pairs: readonly (readonly [number, number])[], rng: Rng): void {
+  for (let i = 0; i < state.deal.length; i++) state.deal[i] = i;
   shuffle(rng, state.deal, state.deal.length);
   for (let i = 0; i < state.deal.length; i++) {
     const place = state.deal[i]!;

@@ -27,6 +27,8 @@ export interface ColumnsState {
   /** Seats that picked a column, as bits. */
   readonly pickedBy: Int32Array;
   readonly deck: Int32Array;
+  /** The deck in its first order. */
+  readonly wholeDeck: Int32Array;
   deckLeft: number;
 }
 
@@ -34,13 +36,14 @@ export function newState(p: SumColumnsParameters): ColumnsState {
   const kinds = p.highestFace - p.lowestFace + 1;
   const deck = new Int32Array(kinds * p.copies);
   for (let i = 0; i < deck.length; i++) deck[i] = p.lowestFace + (i % kinds);
-  return { marks: new Int32Array(p.lastColumn + 1), pickedBy: new Int32Array(p.lastColumn + 1), deck, deckLeft: 0 };
+  return { marks: new Int32Array(p.lastColumn + 1), pickedBy: new Int32Array(p.lastColumn + 1), deck, wholeDeck: deck.slice(), deckLeft: 0 };
 }
 
 export function clear(state: ColumnsState): void {
   state.marks.fill(0);
   state.pickedBy.fill(0);
   state.deckLeft = 0;
+  state.deck.set(state.wholeDeck);
 }
 
 /** The next card of a seat's own deck, mixed anew when it is out. */

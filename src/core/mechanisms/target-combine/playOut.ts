@@ -13,6 +13,7 @@ export function createTable(seats: readonly Seat<TargetCombineParameters>[]): Pl
   const common = seats[0]!.parameters;
   const sameCards = seats.every((s) => JSON.stringify(s.parameters) === JSON.stringify(common));
   return (rng: Rng, log: GameLog): void => {
+    for (const dealer of dealers) dealer.deck.set(dealer.wholeDeck);
     for (let round = 0; round < common.hands; round++) {
       let hand: Hand | null = null;
       for (let s = 0; s < seats.length; s++) {

@@ -14,6 +14,8 @@ export interface Hand {
 
 export interface Dealer {
   readonly deck: Int32Array;
+  /** The deck in its first order, to which every game returns. */
+  readonly wholeDeck: Int32Array;
   readonly numbers: Int32Array;
   /** The hand on the same card that does not work. */
   readonly decoy: Int32Array;
@@ -24,7 +26,7 @@ export function newDealer(p: TargetCombineParameters): Dealer {
   const kinds = p.highest - p.lowest + 1;
   const signs = p.cards === 'with-negatives' ? 2 : 1;
   const deck = Int32Array.from({ length: kinds * p.copies * signs }, (_, i) => (p.lowest + (i % kinds)) * (Math.floor(i / kinds) % signs === 1 ? -1 : 1));
-  return { deck, numbers: new Int32Array(p.numbers), decoy: new Int32Array(p.numbers), known: new Map() };
+  return { deck, wholeDeck: deck.slice(), numbers: new Int32Array(p.numbers), decoy: new Int32Array(p.numbers), known: new Map() };
 }
 
 /** Attempts to deal a hand of the wanted stars before the last one is taken as it is. */
