@@ -43,7 +43,7 @@ export function* searchChanges(mechanism: Mechanism, parameters: object, seats: 
     const got = measure(mechanism, { ...full, [name]: value }, seats, wish, seed);
     if (!got || got.minutes.mean > longest(base.minutes.mean) || got.minutes.mean < shortest(base.minutes.mean)) continue;
     const gain = gainOf(wish, base.measured.mean, got.measured.mean);
-    if (gain < leastErrors * Math.hypot(base.measured.standardError, got.measured.standardError)) continue;
+    if (gain <= 1e-9 || gain < leastErrors * Math.hypot(base.measured.standardError, got.measured.standardError)) continue;
     const known = best.get(name);
     if (!known || gain > known.gain) best.set(name, { gain, change: { parameter: name, value, before: base.measured, after: got.measured, minutes: got.minutes } });
   }
