@@ -76,7 +76,20 @@ test('every route answers as described', async ({ request }) => {
   await go('GET', '/jobs/{id}', { path: `/jobs/${long.job}` });
   expect(await go('DELETE', '/jobs/{id}', { path: `/jobs/${long.job}` })).toMatchObject({ status: 'cancelled' });
 
-  // Shelf.
+  // The bench: fairness, changes, one game told; a pace nobody plays at is refused.
+  const fair = await go('POST', '/fairness', { body: { mechanism: 'track-race', parameters: { end: 20 }, seats: 2, seed: 7 } });
+  expect(fair.fairness.seatAdvantage.mean).toBeGreaterThan(0);
+  const { changes } = await go('POST', '/changes', { body: { mechanism: 'running-total', seats: 2, wish: 'more-subtraction', seed: 7 }, query: { wait: '60' } });
+  expect(changes[0].after.mean).toBeGreaterThan(changes[0].before.mean);
+  const story = await go('POST', '/stories', { body: { mechanism: 'press-your-luck', seats: 2, seed: 7, game: 3 } });
+  expect(await go('POST', '/stories', { body: { mechanism: 'press-your-luck', seats: 2, seed: 7, game: 3 } })).toEqual(story);
+  expect((await go('POST', '/simulations', { body: { ...body, time: { handlingSeconds: 0, lookSeconds: 1, easySeconds: 1 } }, status: 422 })).error.code).toBe('implausible-pace');
+
+  // Shelf, from the library and from a file.
+  expect((await go('GET', '/library', { query: { limit: '1000' } })).total).toBeGreaterThanOrEqual(60);
+  const taken = await go('POST', '/library/{id}/take', { path: '/library/branch-line/take', body: {} });
+  expect((await go('POST', '/library/{id}/take', { path: '/library/branch-line/take', body: {}, status: 422 })).error.code).toBe('duplicate');
+  await go('POST', '/undo', { body: { change: taken.change } });
   const shelf = readFileSync('examples/shelf.csv').toString('base64');
   expect((await go('POST', '/imports/shelf', { body: { base64: shelf } })).committed).toBe(false);
   expect((await go('GET', '/games')).total).toBe(0);
