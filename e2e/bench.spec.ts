@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, type Page, test } from '@playwright/test';
 
 test.describe.configure({ mode: 'serial' });
 
@@ -28,7 +28,7 @@ test('a game of the library is taken onto the shelf, taken back, and taken again
   await expect(page.getByText(/Nothing in the library fits/)).toBeVisible();
 });
 
-async function open(page: import('@playwright/test').Page, view: RegExp): Promise<void> {
+async function open(page: Page, view: RegExp): Promise<void> {
   await page.goto('/shelf');
   await page.getByRole('link', { name: game }).first().click();
   await page.getByRole('tab', { name: 'down from a hundred' }).click();
@@ -85,6 +85,8 @@ test('luck, choice and turn order are told with their error', async ({ page }) =
   await open(page, /What it practises/);
   await expect(page.getByText(/choices matter: a careful player wins/)).toBeVisible({ timeout: 60_000 });
   await expect(page.getByText(/for whoever goes first, ±/)).toBeVisible();
+  await page.getByRole('button', { name: 'Who would win?' }).click();
+  await expect(page.getByText(/must be the same for everyone/)).toBeVisible();
 });
 
 test('five picture questions propose how a boxed game is played', async ({ page }) => {

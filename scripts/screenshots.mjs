@@ -9,6 +9,10 @@ const next = items.find((p) => !p.playedAt && !p.forecast) ?? items[0];
 const pictures = [
   ['shelf', '/shelf'],
   ['game', '/shelf/lever-frame?version=lever-frame-down-from-50'],
+  ['library', '/shelf/library', undefined, (page) => page.getByRole('button', { name: 'Rules and practice' }).nth(3).click()],
+  ['bench', '/shelf/lever-frame?version=lever-frame-down-from-50', undefined, bench],
+  ['watch', '/shelf/lever-frame?version=lever-frame-down-from-50', undefined, watch],
+  ['compare', '/shelf/lever-frame?version=lever-frame-down-from-50', undefined, compare],
   ['learners', '/learners'],
   ['learner', '/learners/sorrel?skill=take-across-ten'],
   ['placement', '/learners/sorrel/place'],
@@ -18,6 +22,20 @@ const pictures = [
   ['play', `/play?plan=${next.id}`, { width: 390, height: 800 }, (page) => page.getByRole('button', { name: /^Table 1/ }).first().click()],
   ['review', '/review'],
 ];
+async function bench(page) {
+  await page.getByRole('tab', { name: /Bench/ }).click();
+  await page.getByLabel('Direction').selectOption('up-and-down');
+  await page.getByText(/as sharp as it gets/).waitFor();
+}
+async function watch(page) {
+  await page.getByRole('tab', { name: /Watch/ }).click();
+  for (let i = 0; i < 4; i++) await page.getByRole('button', { name: 'Next turn' }).click();
+}
+async function compare(page) {
+  await page.getByRole('tab', { name: /side by side/ }).click();
+  await page.getByRole('row', { name: /minutes a game/ }).waitFor();
+  await page.waitForTimeout(3000);
+}
 for (const [name, path, viewport = { width: 1280, height: 800 }, act] of pictures) {
   const page = await browser.newPage({ viewport });
   await page.goto(base + path, { waitUntil: 'networkidle' });

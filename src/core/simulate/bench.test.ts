@@ -6,7 +6,8 @@ import { otherValues, schemaProblem } from '../play/schemaValues';
 import { run } from '../mechanisms/playing.testing';
 import { fairnessOf } from './fairness';
 import { searchChanges } from './searchChanges';
-import { seatsFor } from './simulation';
+import { seatsFor, Simulation } from './simulation';
+import { simulationResult } from './simulationResult';
 import { tableOf } from './tableOf';
 import { aroundMinutes, choosingSeconds, DEFAULT_TIME, timeProblem } from './timeModel';
 
@@ -71,6 +72,16 @@ describe('checking without a schema library', () => {
   it('names the field that does not fit', () => {
     expect(schemaProblem(mechanismById('track-race')!.parametersSchema.properties, { end: 1e9 })).toMatchObject({ field: 'end' });
     expect(tableOf('no-such', {}, 2)).toMatchObject({ ok: false, problem: { code: 'unknown-mechanism' } });
+  });
+});
+
+describe('stopping', () => {
+  it.each(['minutes', 'waitingShare', 'score', 'choices'] as const)('by the error asked of %s', (measure) => {
+    const sim = new Simulation(mechanismById('edge-tiles')!, seatsFor(mechanismById('edge-tiles')!, {}, 2), null, { seed: 7, precision: { length: 1, share: 1, of: { measure, relative: 0.01 } } });
+    while (!sim.advance());
+    const r = simulationResult(sim);
+    const got = measure === 'minutes' ? r.minutes : measure === 'score' ? r.outcomes.score : { mean: r.measures[measure]!, standardError: r.measureErrors[measure]! };
+    expect(got.standardError).toBeLessThanOrEqual(0.01 * got.mean);
   });
 });
 

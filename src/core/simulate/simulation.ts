@@ -15,7 +15,13 @@ export interface Precision {
   readonly length: number;
   /** Absolute standard error asked of every share of practice. */
   readonly share: number;
+  /** One measure asked for by name, and the relative standard error asked of it; the others then do not count. */
+  readonly of?: { readonly measure: AskedMeasure; readonly relative: number };
 }
+
+/** Measures that a run can be stopped by. */
+export const askedMeasures = ['turns', 'minutes', 'score', 'choices', 'movelessShare', 'waitingShare'] as const;
+export type AskedMeasure = (typeof askedMeasures)[number];
 
 export const DEFAULT_PRECISION = { length: 0.01, share: 0.005 } satisfies Precision;
 
@@ -184,9 +190,14 @@ export class Simulation {
 
   /** Precision reached ÷ asked, as share of the games needed (1 = reached). */
   private reached(): number {
-    const asked = this.options.precision ?? DEFAULT_PRECISION;
+    const asked: Precision = this.options.precision ?? DEFAULT_PRECISION;
     const games = this.column(GAMES);
     const turns = ratioOf(this.column(TURNS), games);
+    if (asked.of) {
+      const one = this.measureOf(asked.of.measure);
+      const error = one.standardError / (Math.abs(one.value) || 1) / asked.of.relative;
+      return error === 0 ? 1 : Math.min(1, 1 / error ** 2);
+    }
     let worst = (turns.standardError / (turns.value || 1) / asked.length) ** 2;
     const items = this.column(ITEMS);
     for (let c = 0; c < this.classes.size; c++) {
@@ -194,6 +205,11 @@ export class Simulation {
       worst = Math.max(worst, (share.standardError / asked.share) ** 2);
     }
     return worst === 0 ? 1 : Math.min(1, 1 / worst);
+  }
+
+  private measureOf(measure: AskedMeasure): { value: number; standardError: number } {
+    const places = { turns: TURNS, minutes: SECONDS, score: SCORE, choices: CHOICES, movelessShare: MOVELESS, waitingShare: WAITING } as const;
+    return ratioOf(this.column(places[measure]), this.column(measure === 'choices' || measure === 'movelessShare' ? TURNS : GAMES));
   }
 
   column(place: number): Float64Array {

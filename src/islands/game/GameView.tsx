@@ -46,7 +46,7 @@ function Main({ variant, others, onSaved }: { variant: VariantWire; others: read
           ))}
         </div>
       )}
-      {view === 'practises' && <Practice variant={variant} onSaved={onSaved} />}
+      {view === 'practises' && <Practice variant={variant} others={others} onSaved={onSaved} />}
       {view !== 'practises' && (!mechanism || !skills) && <Loading what="Setting up the bench …" />}
       {view === 'bench' && mechanism && skills && <Bench variant={variant} mechanism={mechanism} skills={skills} onSaved={onSaved} />}
       {view === 'watch' && mechanism && <Watch variant={variant} mechanism={mechanism} />}

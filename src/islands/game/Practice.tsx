@@ -17,6 +17,7 @@ import { operationHue, operationWords } from '../../text/itemText';
 import { factGrids, signs } from './factGrids';
 import { CountRound } from './CountRound';
 import { Fair } from './Fair';
+import { MixedTable } from './MixedTable';
 import styles from './game.module.css';
 
 const slotMinutes = 15;
@@ -27,7 +28,7 @@ const finer = { length: 0.003, share: 0.002 };
 const leastShare = 0.005;
 
 /** What one version practises at a table of so many: every number with its error and how it was made. */
-export function Practice({ variant, onSaved }: { variant: VariantWire; onSaved: (id: string, change: string) => void }) {
+export function Practice({ variant, others, onSaved }: { variant: VariantWire; others: readonly VariantWire[]; onSaved: (id: string, change: string) => void }) {
   const skills = useSkills();
   const client = useQueryClient();
   const tell = useTell();
@@ -186,6 +187,7 @@ export function Practice({ variant, onSaved }: { variant: VariantWire; onSaved: 
             </div>
           </section>
           <Fair variant={variant} seats={seats} />
+          <MixedTable variant={variant} others={others} />
         </>
       )}
     </div>

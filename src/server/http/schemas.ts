@@ -1,4 +1,5 @@
 import { operations } from '../../core/items/item';
+import { askedMeasures } from '../../core/simulate/simulation';
 import { DEFAULT_TIME } from '../../core/simulate/timeModel';
 import { any, arr, bool, closed, day, int, nullable, num, obj, oneOf, type Schema, str } from './route';
 
@@ -14,7 +15,7 @@ export const simulationBody = closed(
     seed: { type: 'integer', minimum: 0, maximum: 9007199254740991 },
     seats: seatsSchema,
     time: closed(Object.fromEntries(Object.keys(DEFAULT_TIME).map((name) => [name, num]))),
-    precision: closed({ length: { type: 'number', minimum: 0.001, maximum: 1 }, share: { type: 'number', minimum: 0.0005, maximum: 1 } }, ['length', 'share']),
+    precision: closed({ length: { type: 'number', minimum: 0.001, maximum: 1 }, share: { type: 'number', minimum: 0.0005, maximum: 1 }, of: closed({ measure: oneOf(...askedMeasures), relative: { type: 'number', minimum: 0.001, maximum: 1 } }, ['measure', 'relative']) }, ['length', 'share']),
   },
   ['mechanism'],
 );

@@ -24,7 +24,10 @@ export function createTable(seats: readonly Player[]): PlayGame {
     for (const deck of decks) deck.reset();
     let stake = 1;
     for (let round = 0; round < table.rounds; round++) {
+      const before = values[0]!;
       for (let s = 0; s < count; s++) values[s] = turnCards(seats[s]!.parameters, deckOf[s]!, s, rng, log);
+      // Alone, each turn is compared with the one before.
+      if (count === 1 && round > 0) log.item(0, COMPARE, values[0]!, before);
       const best = compareAll(values, table, log);
       if (best >= 0) {
         log.scores[best]! += stake;

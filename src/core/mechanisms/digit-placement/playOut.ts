@@ -5,7 +5,7 @@ import type { GameLog } from '../../simulate/gameLog';
 import type { PlayGame, Seat } from '../mechanism';
 import type { PlacementParameters } from './parameters';
 import { chooseColumn } from './policies';
-import { numberIn, solvePlacement, worthOfNumber } from './solver';
+import { numberIn, type Placer, solvePlacement, worthOfNumber } from './solver';
 
 const PLACE = 0;
 const READ = 1;
@@ -39,6 +39,7 @@ export function createTable(seats: readonly Seat<PlacementParameters>[]): PlayGa
           const digit = digits[i]!;
           log.turn(s, own.length - i);
           const column = chooseColumn(seat, placerOf[s]!, own, digit, rng);
+          if (seat.policy !== 'careful') reportCost(placerOf[s]!, s, own, digit, column, count * common.rounds, log);
           log.item(s, PLACE, digit, column);
           own[column] = digit;
         }
@@ -52,6 +53,15 @@ export function createTable(seats: readonly Seat<PlacementParameters>[]): PlayGa
     }
     settle(log, seats);
   };
+}
+
+/** How much the choice is expected to cost against the best column for this digit. */
+function reportCost(placer: Placer, s: number, columns: Int32Array, digit: number, column: number, numbers: number, log: GameLog): void {
+  const best = placer.best(columns, digit);
+  if (best === column) return;
+  const cost = placer.worthOf(columns, digit, best) - placer.worthOf(columns, digit, column);
+  log.extra[2]! += cost / numbers;
+  log.note(s, 2, digit, Math.round(cost));
 }
 
 /** Best number of the round scores one; each compares with the best so far, and with the neighbour for the tally. */

@@ -46,6 +46,13 @@ describe('placing digits', () => {
       expect(solvePlacement(p).expected).toBeCloseTo(byDefinition(p, [-1, -1, -1]), 8);
     }
   });
+  it('measures what the choices of a game cost: the gap to best play', () => {
+    for (const policy of ['typical', 'random'] as const) {
+      const r = run('digit-placement', { rounds: 4 }, [{ policy, errorRate: 0.3 }], 4000);
+      near({ mean: r.measures['meanNumber']! + r.measures['costOfChoices']!, standardError: r.measureErrors['meanNumber']! + r.measureErrors['costOfChoices']! }, checkValue<Exact>('place.3digit.noreplace').optimal.dec);
+    }
+    expect(run('digit-placement', {}, careful(2), 200).measures['costOfChoices']).toBe(0);
+  });
   it('says what a choice costs', () => {
     const placer = solvePlacement(DEFAULTS);
     const empty = Int32Array.from([-1, -1, -1]);
