@@ -8,7 +8,7 @@ const { items } = await (await fetch(`${base}/api/v1/plans`)).json();
 const next = items.find((p) => !p.playedAt && !p.forecast) ?? items[0];
 const pictures = [
   ['shelf', '/shelf'],
-  ['game', '/shelf/lever-frame?version=lever-frame-down-from-50'],
+  ['game', '/shelf/lever-frame?version=lever-frame-down-from-50', undefined, (page) => page.getByText('choices matter').waitFor()],
   ['library', '/shelf/library', undefined, (page) => page.getByRole('button', { name: 'Rules and practice' }).nth(3).click()],
   ['bench', '/shelf/lever-frame?version=lever-frame-down-from-50', undefined, bench],
   ['watch', '/shelf/lever-frame?version=lever-frame-down-from-50', undefined, watch],
@@ -39,6 +39,7 @@ async function compare(page) {
 for (const [name, path, viewport = { width: 1280, height: 800 }, act] of pictures) {
   const page = await browser.newPage({ viewport });
   await page.goto(base + path, { waitUntil: 'networkidle' });
+  await page.locator('main h1, main h2').first().waitFor();
   await act?.(page);
   await page.waitForTimeout(400);
   await page.screenshot({ path: `docs/screenshots/${name}.png` });

@@ -6,6 +6,7 @@ import { get, type Page } from '../shared/api';
 import panel from '../shared/panel.module.css';
 import type { GameWire, VariantWire } from '../shared/types';
 import type { Skills } from '../shared/useSkills';
+import styles from './game.module.css';
 import { SideBySide } from './SideBySide';
 import { useEstimate } from './useBench';
 
@@ -22,7 +23,7 @@ export function Compare({ variant, others, skills }: { variant: VariantWire; oth
   if (!all.data || !games.data) return <Loading what="Taking both off the shelf …" />;
   if (!other) return <p>There is no other version that the machine can play. Add one, or turn a number on the bench and save it.</p>;
   return (
-    <div>
+    <div className={styles.benchMain}>
       <section className={panel.sheet}>
         <Field label="Beside this version">
           {(p) => (
