@@ -1,6 +1,7 @@
 import { shippedGraph } from '../src/contract/shippedData';
 import { mechanisms } from '../src/core/mechanisms/registry';
-import { seatsFor, Simulation } from '../src/core/simulate/simulation';
+import { seatsFor } from '../src/core/simulate/seats';
+import { Simulation } from '../src/core/simulate/simulation';
 import { simulationResult } from '../src/core/simulate/simulationResult';
 
 const budgetSeconds = 1;

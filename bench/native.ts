@@ -3,9 +3,11 @@ import { mkdirSync } from 'node:fs';
 import { createInterface } from 'node:readline';
 import { Worker } from 'node:worker_threads';
 import { shippedGraph } from '../src/contract/shippedData';
-import { libraryPrecision, librarySeats, librarySeed, shippedLibrary } from '../src/contract/shippedLibrary';
+import { libraryPrecision, librarySeed, shippedLibrary } from '../src/contract/shippedLibrary';
 import { mechanismById } from '../src/core/mechanisms/registry';
-import { seatsFor, Simulation, type SeatRequest } from '../src/core/simulate/simulation';
+import { usualSeats } from '../src/core/simulate/usualSeats';
+import { seatsFor, type SeatRequest } from '../src/core/simulate/seats';
+import { Simulation } from '../src/core/simulate/simulation';
 
 const sliceMs = 50;
 const rounds = 15;
@@ -135,7 +137,7 @@ export function benchFirstEstimate(): void {
     g.variants.map((v) => {
       const mechanism = mechanismById(g.mechanism)!;
       const began = performance.now();
-      const sim = new Simulation(mechanism, seatsFor(mechanism, v.parameters, librarySeats(v)), shippedGraph(), { seed: librarySeed, precision: libraryPrecision });
+      const sim = new Simulation(mechanism, seatsFor(mechanism, v.parameters, usualSeats(v.players)), shippedGraph(), { seed: librarySeed, precision: libraryPrecision });
       sim.advance();
       sim.advance();
       return { ms: performance.now() - began, name: `${g.id}/${v.id}` };

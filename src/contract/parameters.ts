@@ -3,7 +3,7 @@ import type { ValidateFunction } from 'ajv';
 import type { Mechanism } from '../core/mechanisms/mechanism';
 import { mechanismById } from '../core/mechanisms/registry';
 import { fail, ok, type Result } from '../core/shared/codes';
-import { DEFAULT_ERROR_RATE, seatsFor, type SeatRequest } from '../core/simulate/simulation';
+import { DEFAULT_ERROR_RATE, seatsFor, type SeatRequest } from '../core/simulate/seats';
 import type { Seat } from '../core/mechanisms/mechanism';
 
 const ajv = new Ajv2020({ allErrors: false, strict: false });

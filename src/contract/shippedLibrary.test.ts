@@ -1,12 +1,13 @@
 import { describe, expect, it } from 'vitest';
 import { mechanismById, mechanisms } from '../core/mechanisms/registry';
+import { usualSeats } from '../core/simulate/usualSeats';
 import { profileSummary } from '../core/simulate/profileSummary';
 import { Simulation } from '../core/simulate/simulation';
 import { simulationResult } from '../core/simulate/simulationResult';
 import { ENGINE } from '../core/simulate/simulation';
 import { checkTable } from './parameters';
 import { shippedGraph, shippedKinds } from './shippedData';
-import { libraryPrecision, librarySeats, librarySeed, shippedLibrary, shippedProfile } from './shippedLibrary';
+import { libraryPrecision, librarySeed, shippedLibrary, shippedProfile } from './shippedLibrary';
 
 const all = shippedLibrary.flatMap((game) => game.variants.map((variant) => ({ game, variant, name: `${game.id}/${variant.id}` })));
 
@@ -32,14 +33,14 @@ describe('the shipped library', () => {
   });
 
   it.each(all.map((v) => [v.name, v] as const))('%s can be played, has rules, things and a profile', (name, { game, variant }) => {
-    const table = checkTable(game.mechanism, variant.parameters, librarySeats(variant));
+    const table = checkTable(game.mechanism, variant.parameters, usualSeats(variant.players));
     expect(table.ok ? null : table.problem).toBeNull();
     const rules = [...game.rules, ...mechanismById(game.mechanism)!.words];
     expect(rules.length).toBeLessThanOrEqual(12);
     expect(variant.ages[0]).toBeLessThanOrEqual(variant.ages[1]);
     if (!table.ok) return;
     const { mechanism } = table.value;
-    const things = mechanism.materials({ ...mechanism.defaults, ...variant.parameters }, librarySeats(variant));
+    const things = mechanism.materials({ ...mechanism.defaults, ...variant.parameters }, usualSeats(variant.players));
     for (const thing of things) expect(shippedKinds.map((k) => k.id)).toContain(thing.kind);
     const profile = shippedProfile(game.id, variant.id)!;
     expect(profile, name).toBeDefined();
@@ -51,7 +52,7 @@ describe('the shipped library', () => {
   });
 
   it.each(all.filter((_, i) => i % 17 === 3).map((v) => [v.name, v] as const))('%s is profiled anew to the same numbers', (_name, { game, variant }) => {
-    const table = checkTable(game.mechanism, variant.parameters, librarySeats(variant));
+    const table = checkTable(game.mechanism, variant.parameters, usualSeats(variant.players));
     if (!table.ok) throw new Error(table.problem.message);
     const sim = new Simulation(table.value.mechanism, table.value.seats, shippedGraph(), { seed: librarySeed, precision: libraryPrecision });
     while (!sim.advance());

@@ -37,9 +37,6 @@ export const shippedLibrary = [addAndSubtract, bonds, counting, fractions, group
 export const librarySeed = 7;
 export const libraryPrecision = { length: 0.02, share: 0.005 } as const;
 
-/** Seats at which a shipped version is profiled. */
-export const librarySeats = (variant: LibraryVariant): number => Math.min(variant.players.max, Math.max(variant.players.min, 3));
-
 /** The committed profile of a shipped version, by "game/version"; undefined until it is made. */
 export function shippedProfile(game: string, variant: string): ProfileSummary | undefined {
   return (profiles as unknown as Readonly<Record<string, ProfileSummary>>)[`${game}/${variant}`];

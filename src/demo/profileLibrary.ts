@@ -1,5 +1,6 @@
 import { writeFileSync } from 'node:fs';
-import { libraryPrecision, librarySeats, librarySeed, shippedLibrary } from '../contract/shippedLibrary';
+import { libraryPrecision, librarySeed, shippedLibrary } from '../contract/shippedLibrary';
+import { usualSeats } from '../core/simulate/usualSeats';
 import { profileSummary, type ProfileSummary } from '../core/simulate/profileSummary';
 import type { SimulationResult } from '../core/simulate/simulationResult';
 import { closePool, startJob } from '../server/jobs/pool';
@@ -13,7 +14,7 @@ await Promise.all(
   shippedLibrary.flatMap((game) =>
     game.variants.map(async (variant) => {
       const name = `${game.id}/${variant.id}`;
-      const job = await startJob<SimulationResult>({ kind: 'simulate', mechanism: game.mechanism, parameters: variant.parameters, seats: librarySeats(variant), seed: librarySeed, precision: libraryPrecision }).finished;
+      const job = await startJob<SimulationResult>({ kind: 'simulate', mechanism: game.mechanism, parameters: variant.parameters, seats: usualSeats(variant.players), seed: librarySeed, precision: libraryPrecision }).finished;
       if (job.status !== 'done') {
         failed++;
         console.error(`${name}: ${job.problem?.message}`);

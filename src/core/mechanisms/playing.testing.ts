@@ -2,7 +2,8 @@ import { expect } from 'vitest';
 import { checkTable } from '../../contract/parameters';
 import { shippedGraph } from '../../contract/shippedData';
 import type { Item } from '../items/item';
-import { Simulation, type SeatRequest } from '../simulate/simulation';
+import type { SeatRequest } from '../simulate/seats';
+import { Simulation } from '../simulate/simulation';
 import { simulationResult, type SimulationResult } from '../simulate/simulationResult';
 import { tellGame } from '../simulate/storyLog';
 

@@ -1,4 +1,5 @@
 import { operations } from '../items/item';
+import { meanDoses } from './meanDoses';
 import type { Estimate, SimulationResult } from './simulationResult';
 
 /** What a stored profile keeps of a simulation: enough to choose by, small enough to ship. */
@@ -26,13 +27,7 @@ const short = (n: number, digits = 4): number => Number(n.toPrecision(digits));
 
 /** Doses are means over the seats of the table. */
 export function profileSummary(r: SimulationResult): ProfileSummary {
-  const sums = new Map<string, { dose: number; variance: number }>();
-  for (const list of r.doses)
-    for (const d of list) {
-      const s = sums.get(d.skill) ?? { dose: 0, variance: 0 };
-      sums.set(d.skill, { dose: s.dose + d.perTenMinutes, variance: s.variance + d.standardError ** 2 });
-    }
-  const doses = [...sums].map(([skill, s]) => [skill, short(s.dose / r.seats), short(Math.sqrt(s.variance) / r.seats, 2)] as const).sort((x, y) => y[1] - x[1]);
+  const doses = [...meanDoses(r)].map(([skill, d]) => [skill, short(d.mean), short(d.standardError, 2)] as const).sort((x, y) => y[1] - x[1]);
   return {
     engine: r.engine,
     seed: r.seed,

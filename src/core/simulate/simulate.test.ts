@@ -6,7 +6,8 @@ import { mechanismById } from '../mechanisms/registry';
 import { below, createRng, nextUint, shuffle, uniform } from '../shared/rng';
 import { quantileOf, shareUpTo } from './histogram';
 import { ratioOf } from './ratio';
-import { seatsFor, Simulation } from './simulation';
+import { seatsFor } from './seats';
+import { Simulation } from './simulation';
 import { endsWithin, simulationResult } from './simulationResult';
 
 /** Upper 0.1 % point of chi-square with n degrees of freedom (Wilson and Hilferty 1931). */

@@ -1,4 +1,4 @@
-import { type Mechanism, type PlayGame, type Policy, type Seat, TURN_CAP } from '../mechanisms/mechanism';
+import { type Mechanism, type PlayGame, type Seat, TURN_CAP } from '../mechanisms/mechanism';
 import { createRng, reseed, type Rng } from '../shared/rng';
 import type { SkillGraph } from '../skills/skillGraph';
 import { ItemClasses } from './classes';
@@ -240,24 +240,3 @@ export class Simulation {
 }
 
 export const record = { GAMES, TURNS, ROUNDS, SECONDS, CHOICES, MOVELESS, WAITING, TIES, CAPPED, SCORE, ITEMS, FIRST, SECOND, RESULT, EXTRA };
-
-/** A seat as asked from outside: defaults are filled in by `seatsFor`. */
-export interface SeatRequest {
-  readonly policy?: Policy;
-  readonly errorRate?: number;
-  readonly parameters?: object;
-  readonly headStart?: number;
-}
-
-export const DEFAULT_ERROR_RATE = 0.15;
-
-/** Full seats from a number of players or a list of seats with their own parameters. */
-export function seatsFor(mechanism: Mechanism, parameters: object, seats: number | readonly SeatRequest[]): Seat<object>[] {
-  const list: readonly SeatRequest[] = typeof seats === 'number' ? Array.from({ length: seats }, () => ({})) : seats;
-  return list.map((seat) => ({
-    parameters: { ...mechanism.defaults, ...parameters, ...seat.parameters },
-    policy: seat.policy ?? 'typical',
-    errorRate: seat.errorRate ?? DEFAULT_ERROR_RATE,
-    headStart: seat.headStart ?? 0,
-  }));
-}

@@ -2,7 +2,7 @@ import { mechanismById } from '../mechanisms/registry';
 import type { Mechanism, Seat } from '../mechanisms/mechanism';
 import { schemaProblem } from '../play/schemaValues';
 import { fail, ok, type Result } from '../shared/codes';
-import { seatsFor, type SeatRequest } from './simulation';
+import { seatsFor, type SeatRequest } from './seats';
 
 /** A table that can be played: parameters and seats checked without a schema library. */
 export function tableOf(id: string, parameters: object, seats: number | readonly SeatRequest[]): Result<{ mechanism: Mechanism; seats: Seat<object>[] }> {

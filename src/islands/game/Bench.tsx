@@ -1,6 +1,7 @@
 import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { wishes, type Wish } from '../../core/simulate/searchChanges';
+import { usualSeats } from '../../core/simulate/usualSeats';
 import { DEFAULT_TIME, type TimeModel } from '../../core/simulate/timeModel';
 import { valueWords, wishWords } from '../../text/bench';
 import { Button } from '../../ui/Button';
@@ -11,7 +12,7 @@ import { messageOf } from '../shared/App';
 import panel from '../shared/panel.module.css';
 import type { VariantWire } from '../shared/types';
 import type { Skills } from '../shared/useSkills';
-import styles from './game.module.css';
+import styles from './bench.module.css';
 import { ParameterInput } from './ParameterInput';
 import { SideBySide } from './SideBySide';
 import type { MechanismWire } from './useMechanism';
@@ -23,7 +24,7 @@ const timeFields: readonly (readonly [keyof TimeModel, string])[] = [['easySecon
 export function Bench({ variant, mechanism, skills, onSaved }: { variant: VariantWire; mechanism: MechanismWire; skills: Skills; onSaved: (id: string, change: string) => void }) {
   const base = { ...mechanism.example, ...variant.parameters };
   const [turned, setTurned] = useState<Record<string, unknown>>({});
-  const [seats, setSeats] = useState(Math.min(variant.players.max, mechanism.seats.max, Math.max(variant.players.min, 3)));
+  const [seats, setSeats] = useState(Math.min(mechanism.seats.max, usualSeats(variant.players)));
   const [title, setTitle] = useState('');
   const now = { ...base, ...turned };
   const changed = Object.keys(turned).filter((k) => JSON.stringify(turned[k]) !== JSON.stringify(base[k]));

@@ -1,12 +1,13 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
+import { usualSeats } from '../../core/simulate/usualSeats';
 import { Loading } from '../../ui/Empty';
 import { Field } from '../../ui/Field';
 import { get, type Page } from '../shared/api';
 import panel from '../shared/panel.module.css';
 import type { GameWire, VariantWire } from '../shared/types';
 import type { Skills } from '../shared/useSkills';
-import styles from './game.module.css';
+import styles from './bench.module.css';
 import { SideBySide } from './SideBySide';
 import { useEstimate } from './useBench';
 
@@ -18,7 +19,7 @@ export function Compare({ variant, others, skills }: { variant: VariantWire; oth
   const list = all.data?.items.filter((v) => v.mechanism && v.id !== variant.id) ?? [];
   const other = list.find((v) => v.id === chosen) ?? list[0];
   const gameTitle = (v: VariantWire): string => games.data?.items.find((g) => g.id === v.game)?.title ?? '';
-  const seats = (v: VariantWire): number => Math.min(v.players.max, Math.max(v.players.min, 3));
+  const seats = (v: VariantWire): number => usualSeats(v.players);
   const mine = useEstimate(variant.mechanism!, variant.parameters, seats(variant));
   if (!all.data || !games.data) return <Loading what="Taking both off the shelf …" />;
   if (!other) return <p>There is no other version that the machine can play. Add one, or turn a number on the bench and save it.</p>;

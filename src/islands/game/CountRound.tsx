@@ -12,7 +12,7 @@ import { messageOf } from '../shared/App';
 import panel from '../shared/panel.module.css';
 import type { VariantWire } from '../shared/types';
 import type { Skills } from '../shared/useSkills';
-import styles from './game.module.css';
+import styles from './questions.module.css';
 
 const signs: Readonly<Record<CountedSum['op'], string>> = { add: '+', subtract: '−', multiply: '×', divide: '÷', compare: '≷', count: '#' };
 const barsShown = 6;

@@ -6,7 +6,7 @@ import { playedQuestions, playedWords } from '../../text/howPlayed';
 import { valueWords } from '../../text/bench';
 import { Button } from '../../ui/Button';
 import panel from '../shared/panel.module.css';
-import styles from './game.module.css';
+import styles from './questions.module.css';
 import type { MechanismWire } from './useMechanism';
 
 const pictures: Readonly<Record<string, LucideIcon>> = {

@@ -12,6 +12,7 @@ import panel from '../shared/panel.module.css';
 import type { ProfileWire, VariantWire } from '../shared/types';
 import { useSkills } from '../shared/useSkills';
 import { type Operation, operations } from '../../core/items/item';
+import { usualSeats } from '../../core/simulate/usualSeats';
 import { aroundMinutes, DEFAULT_TIME } from '../../core/simulate/timeModel';
 import { operationHue, operationWords } from '../../text/itemText';
 import { factGrids, signs } from './factGrids';
@@ -32,8 +33,7 @@ export function Practice({ variant, others, onSaved }: { variant: VariantWire; o
   const skills = useSkills();
   const client = useQueryClient();
   const tell = useTell();
-  const usual = Math.min(variant.players.max, Math.max(variant.players.min, 3));
-  const [seats, setSeats] = useState(usual);
+  const [seats, setSeats] = useState(usualSeats(variant.players));
   const [counting, setCounting] = useState(false);
   const [running, setRunning] = useState<number | null>(null);
   const [sharper, setSharper] = useState<{ games: number; mean: number; error: number } | null>(null);
@@ -42,23 +42,24 @@ export function Practice({ variant, others, onSaved }: { variant: VariantWire; o
   if (profile.error) return <Failure message={messageOf(profile.error)} />;
   if (!profile.data || !skills) return <Loading what="Playing it some thousand times …" />;
   const p = profile.data;
+  const countDialog = counting && (
+    <CountRound
+      variant={variant}
+      skills={skills}
+      onClose={() => setCounting(false)}
+      onSaved={(id, change) => {
+        setCounting(false);
+        onSaved(id, change);
+      }}
+    />
+  );
   if (p.source === 'none')
     return (
       <section className={panel.sheet}>
         <h2>Nobody has said yet what it practises</h2>
         <p>Choose how it plays under “Change version”, and it is played by the machine. Or name the skills there yourself, or count one round at a real table.</p>
         <Button onClick={() => setCounting(true)}>Count one round</Button>
-        {counting && (
-          <CountRound
-            variant={variant}
-            skills={skills}
-            onClose={() => setCounting(false)}
-            onSaved={(id, change) => {
-              setCounting(false);
-              onSaved(id, change);
-            }}
-          />
-        )}
+        {countDialog}
       </section>
     );
   const bars = p.doses
@@ -112,17 +113,7 @@ export function Practice({ variant, others, onSaved }: { variant: VariantWire; o
         )}
         <Button onClick={() => setCounting(true)}>Count one round</Button>
       </section>
-      {counting && (
-        <CountRound
-          variant={variant}
-          skills={skills}
-          onClose={() => setCounting(false)}
-          onSaved={(id, change) => {
-            setCounting(false);
-            onSaved(id, change);
-          }}
-        />
-      )}
+      {countDialog}
       {p.source === 'calculated' && (
         <>
           <section className={panel.sheet}>

@@ -1,4 +1,5 @@
 import type { SimulationResult } from '../../core/simulate/simulationResult';
+import { meanDoses } from '../../core/simulate/meanDoses';
 import { DosePairs } from '../../ui/charts/DosePairs';
 import { LengthPair } from '../../ui/charts/LengthPair';
 import { FactGrid } from '../../ui/charts/FactGrid';
@@ -6,8 +7,8 @@ import { operationWords } from '../../text/itemText';
 import panel from '../shared/panel.module.css';
 import type { Skills } from '../shared/useSkills';
 import { factGrids, signs } from './factGrids';
-import styles from './game.module.css';
-import { differs, meanDoses, type MeasureRow, measureRows } from './measureRows';
+import styles from './bench.module.css';
+import { differs, type MeasureRow, measureRows } from './measureRows';
 
 const skillsShown = 7;
 const slotMinutes = 15;
@@ -68,7 +69,7 @@ export function SideBySide({ before, after, names, skills }: { before: Simulatio
 function Row({ row }: { row: MeasureRow }) {
   const moved = differs(row);
   const cell = (e: MeasureRow['before']) => (e ? `${e.mean.toFixed(e.mean >= 100 ? 0 : 1)}${row.unit ? ` ${row.unit}` : ''}` : '…');
-  const error = (e: MeasureRow['before']) => (e && e.standardError > 0 ? ` ± ${e.standardError < 0.05 ? '0.05' : e.standardError.toFixed(1)}` : '');
+  const error = (e: MeasureRow['before']) => (e && e.standardError > 0 ? ` ± ${Number(e.standardError.toPrecision(e.standardError < 0.1 ? 1 : 2))}` : '');
   const up = row.before && row.after && row.after.mean > row.before.mean;
   return (
     <tr className={moved ? styles.moved : ''}>

@@ -8,7 +8,7 @@ import { api } from '../shared/api';
 import { messageOf } from '../shared/App';
 import panel from '../shared/panel.module.css';
 import type { VariantWire } from '../shared/types';
-import styles from './game.module.css';
+import styles from './bench.module.css';
 import type { MechanismWire } from './useMechanism';
 
 interface Turn {

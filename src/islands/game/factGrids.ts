@@ -1,3 +1,5 @@
+import type { Operation } from '../../core/items/item';
+import { tenTraitOf } from '../../core/items/traits';
 import type { ItemWire } from '../shared/types';
 
 export const signs: Record<string, string> = { add: '+', subtract: '−', multiply: '×', divide: '÷', compare: 'against', compose: 'and', balance: 'and', area: '×' };
@@ -21,7 +23,7 @@ export function factGrids(items: readonly Pick<ItemWire, 'op' | 'a' | 'b' | 'cou
         const key = `${a}|${b}`;
         const known = merged.get(key);
         if (known) known.count += count;
-        else merged.set(key, { a, b, count, crossing: op === 'add' || op === 'compose' ? (a % 10) + (b % 10) > 10 : op === 'subtract' && a % 10 !== 0 && a % 10 < b % 10 });
+        else merged.set(key, { a, b, count, crossing: tenTraitOf({ op: op as Operation, a, b }) === 'crossing' });
       }
       return { op, share: own.reduce((sum, i) => sum + i.count, 0) / (all || 1), cells: [...merged.values()] };
     })

@@ -45,14 +45,3 @@ function chances(r: SimulationResult): Estimate {
 
 /** Whether two numbers differ by more than chance: three standard errors. */
 export const differs = (row: MeasureRow): boolean => row.before !== null && row.after !== null && Math.abs(row.before.mean - row.after.mean) > 3 * Math.hypot(row.before.standardError, row.after.standardError) && Math.abs(row.before.mean - row.after.mean) > 1e-6;
-
-/** Doses averaged over the seats, by skill. */
-export function meanDoses(r: SimulationResult): Map<string, Estimate> {
-  const sums = new Map<string, { mean: number; variance: number }>();
-  for (const list of r.doses)
-    for (const d of list) {
-      const s = sums.get(d.skill) ?? { mean: 0, variance: 0 };
-      sums.set(d.skill, { mean: s.mean + d.perTenMinutes / r.seats, variance: s.variance + (d.standardError / r.seats) ** 2 });
-    }
-  return new Map([...sums].map(([k, s]) => [k, { mean: s.mean, standardError: Math.sqrt(s.variance) }]));
-}

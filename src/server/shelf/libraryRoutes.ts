@@ -1,5 +1,6 @@
 import { shippedLibrary, shippedProfile } from '../../contract/shippedLibrary';
 import { mechanismById } from '../../core/mechanisms/registry';
+import { usualSeats } from '../../core/simulate/usualSeats';
 import { plainWords } from '../../core/content/cells';
 import type { Db } from '../db/db';
 import { games, type UndoStep, variants } from '../db/schema';
@@ -22,7 +23,7 @@ export const libraryRoutes: readonly Route[] = [
           ...g,
           plays: mechanismById(g.mechanism)!.title,
           onShelf: owned.has(plainWords(g.title)),
-          variants: g.variants.map((v) => ({ ...v, materials: mechanismById(g.mechanism)!.materials({ ...mechanismById(g.mechanism)!.defaults, ...v.parameters }, Math.min(v.players.max, Math.max(v.players.min, 3))), profile: shippedProfile(g.id, v.id) ?? null })),
+          variants: g.variants.map((v) => ({ ...v, materials: mechanismById(g.mechanism)!.materials({ ...mechanismById(g.mechanism)!.defaults, ...v.parameters }, usualSeats(v.players)), profile: shippedProfile(g.id, v.id) ?? null })),
         })),
         query,
       );

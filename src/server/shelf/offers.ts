@@ -1,6 +1,6 @@
 import { isNull } from 'drizzle-orm';
 import { shippedGraph } from '../../contract/shippedData';
-import { DEFAULT_ERROR_RATE } from '../../core/simulate/simulation';
+import { DEFAULT_ERROR_RATE } from '../../core/simulate/seats';
 import { mechanismById } from '../../core/mechanisms/registry';
 import type { Mechanism } from '../../core/mechanisms/mechanism';
 import type { Offer } from '../../core/recommend/offer';

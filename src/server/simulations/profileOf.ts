@@ -1,3 +1,4 @@
+import { meanDoses } from '../../core/simulate/meanDoses';
 import { endsWithin } from '../../core/simulate/simulationResult';
 import type { Db } from '../db/db';
 import { mechanismById } from '../../core/mechanisms/registry';
@@ -26,13 +27,6 @@ export async function profileOf(db: Db, variant: VariantRow, seats: number, minu
   const mechanism = mechanismById(variant.mechanism)!;
   if (seats < mechanism.seats.min || seats > mechanism.seats.max) throw refuse('out-of-range', `${mechanism.title} is played by ${mechanism.seats.min} to ${mechanism.seats.max}, not ${seats}.`, 'seats');
   const r = await resultOf(db, profileTask(variant, seats));
-  const over = (k: string): { mean: number; standardError: number } => {
-    const perSeat = r.doses.map((list) => list.find((d) => d.skill === k));
-    const mean = perSeat.reduce((sum, d) => sum + (d?.perTenMinutes ?? 0), 0) / seats;
-    const variance = perSeat.reduce((sum, d) => sum + (d?.standardError ?? 0) ** 2, 0) / seats ** 2;
-    return { mean, standardError: Math.sqrt(variance) };
-  };
-  const skills = [...new Set(r.doses.flatMap((list) => list.map((d) => d.skill)))];
   return {
     variant: variant.id,
     seats,
@@ -40,11 +34,8 @@ export async function profileOf(db: Db, variant: VariantRow, seats: number, minu
     seed: r.seed,
     engine: r.engine,
     source: 'calculated',
-    doses: skills
-      .map((skill) => {
-        const { mean, standardError } = over(skill);
-        return { skill, perTenMinutes: Number(mean.toPrecision(5)), standardError: Number(standardError.toPrecision(3)) };
-      })
+    doses: [...meanDoses(r)]
+      .map(([skill, d]) => ({ skill, perTenMinutes: Number(d.mean.toPrecision(5)), standardError: Number(d.standardError.toPrecision(3)) }))
       .sort((x, y) => y.perTenMinutes - x.perTenMinutes),
     minutes: r.minutes,
     minuteHistogram: r.minuteHistogram,

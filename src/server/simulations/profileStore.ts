@@ -2,6 +2,8 @@ import { createHash } from 'node:crypto';
 import { eq } from 'drizzle-orm';
 import { shippedGraph } from '../../contract/shippedData';
 import { DEFAULT_PRECISION, ENGINE } from '../../core/simulate/simulation';
+import { usualSeats as usualPlayers } from '../../core/simulate/usualSeats';
+import { meanDoses } from '../../core/simulate/meanDoses';
 import type { SimulationResult } from '../../core/simulate/simulationResult';
 import type { SimulateTask } from '../../workers/node/messages';
 import type { Db } from '../db/db';
@@ -80,7 +82,7 @@ export async function doseSummary(db: Db, task: SimulateTask): Promise<DoseSumma
   const r = await resultOf(db, task);
   const { skills, indexOf } = shippedGraph();
   const doses = new Float64Array(skills.length);
-  for (const list of r.doses) for (const d of list) doses[indexOf.get(d.skill)!]! += d.perTenMinutes / r.doses.length;
+  for (const [skill, dose] of meanDoses(r)) doses[indexOf.get(skill)!] = dose.mean;
   const summary = { doses, minutes: Number(r.minutes['0.5']) };
   if (summaries.size >= summariesKept) summaries.clear();
   summaries.set(hash, summary);
@@ -89,5 +91,5 @@ export async function doseSummary(db: Db, task: SimulateTask): Promise<DoseSumma
 
 /** Seats at which a variant is read when the table is not known yet. */
 export function usualSeats(variant: Pick<VariantRow, 'playersMin' | 'playersMax'>): number {
-  return Math.min(variant.playersMax, Math.max(variant.playersMin, 3));
+  return usualPlayers({ min: variant.playersMin, max: variant.playersMax });
 }

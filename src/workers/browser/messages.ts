@@ -1,6 +1,6 @@
 import type { Problem } from '../../core/shared/codes';
 import type { Change, Wish } from '../../core/simulate/searchChanges';
-import type { SeatRequest } from '../../core/simulate/simulation';
+import type { SeatRequest } from '../../core/simulate/seats';
 import type { TimeModel } from '../../core/simulate/timeModel';
 import type { SimulationResult } from '../../core/simulate/simulationResult';
 

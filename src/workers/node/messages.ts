@@ -1,6 +1,7 @@
 import type { PlannedMeeting, PlanningInput } from '../../core/planning/planTerm';
 import type { Problem } from '../../core/shared/codes';
-import type { Precision, SeatRequest } from '../../core/simulate/simulation';
+import type { SeatRequest } from '../../core/simulate/seats';
+import type { Precision } from '../../core/simulate/simulation';
 import type { Story } from '../../core/simulate/storyLog';
 import type { Fairness } from '../../core/simulate/fairness';
 import type { Change, Wish } from '../../core/simulate/searchChanges';

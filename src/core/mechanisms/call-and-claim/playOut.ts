@@ -49,7 +49,7 @@ function think(seat: Player, s: number, times: Float64Array, a: Int32Array, b: I
   const whole = p.operation === 'multiply' || p.operation === 'add';
   a[s] = whole ? x : p.operation === 'subtract' ? x + y : x * Math.max(1, y);
   b[s] = p.operation === 'divide' ? Math.max(1, y) : y;
-  // Gamma-like spread around the player's own mean: half fixed, half exponential.
+  // Gamma-like spread around the player's own mean: half fixed, half exponential (common practice, no source).
   const own = p.seconds * (0.5 - 0.5 * Math.log(1 - uniform(rng)));
   const looking = p.call === 'answer' ? 1.5 : 1;
   times[s] = slips(seat, rng) ? Infinity : p.wait + own * looking * (0.7 + (0.3 * p.laid) / 8);

@@ -1,4 +1,4 @@
-import { fractionCode } from '../../items/fraction';
+import { fractionCode, greatestCommonDivisor } from '../../items/fraction';
 import type { ItemChannel } from '../../simulate/itemChannel';
 import type { MatchParameters } from './parameters';
 
@@ -7,12 +7,11 @@ export function fractionHalves(): (readonly [number, number])[] {
   const halves: [number, number][] = [];
   for (let d = 2; d <= 6; d++)
     for (let n = 1; n < d; n++) {
-      if (gcd(n, d) > 1) continue;
+      if (greatestCommonDivisor(n, d) > 1) continue;
       for (let k = 2; k * d <= 12; k++) halves.push([fractionCode(n, d), fractionCode(n * k, d * k)]);
     }
   return halves;
 }
-const gcd = (a: number, b: number): number => (b === 0 ? a : gcd(b, a % b));
 
 /** The item of recognising one match; numbers come from `matchesOf`. */
 export function channelOf(p: MatchParameters): ItemChannel {

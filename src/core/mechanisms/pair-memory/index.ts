@@ -1,11 +1,10 @@
 import type { ItemChannel } from '../../simulate/itemChannel';
+import { impossible, ownOnly } from '../../play/refuse';
 import type { Problem } from '../../shared/codes';
-import type { Mechanism, Seat } from '../mechanism';
+import type { Mechanism } from '../mechanism';
 import { DEFAULTS, type PairMemoryParameters, SCHEMA } from './parameters';
 import { createTable } from './playOut';
 import { pairsOf } from './rules';
-
-const impossible = (field: string, message: string): Problem => ({ code: 'impossible-parameters', field, message });
 
 function check(p: PairMemoryParameters): Problem | null {
   if (p.highestCard < p.lowestCard) return impossible('highestCard', `The highest card (${p.highestCard}) is below the lowest (${p.lowestCard}).`);
@@ -14,13 +13,6 @@ function check(p: PairMemoryParameters): Problem | null {
   if (pairsOf(p).length === 0) return impossible('sum', `No two cards from ${p.lowestCard} to ${p.highestCard} make ${p.sum}.`);
   if (p.relation === 'equal' && p.firstLook === p.secondLook) return impossible('secondLook', 'Equal amounts need two different looks, else every pair is the same picture twice.');
   return null;
-}
-
-function checkTable(seats: readonly Seat<PairMemoryParameters>[]): Problem | null {
-  const common = seats[0]!.parameters;
-  const keys = Object.keys(common).filter((k) => k !== 'memory') as (keyof PairMemoryParameters)[];
-  const differs = keys.find((key) => seats.some((s) => s.parameters[key] !== common[key]));
-  return differs ? impossible(differs, `All players turn the same cards, so "${differs}" must be the same for everyone; only "memory" may differ.`) : null;
 }
 
 /** A look without numerals is taken in at a glance up to ten, and counted beyond. */
@@ -52,7 +44,7 @@ export const pairMemory: Mechanism<PairMemoryParameters> = {
   extraMeasures: ['flips'],
   headStart: 'pairs',
   check,
-  checkTable,
+  checkTable: (seats) => ownOnly(seats, ['memory']),
   channels: (p) => [
     partnerChannel(p),
     { op: p.relation === 'difference' ? 'subtract' : 'add', unknown: 'result', rep: p.secondLook },

@@ -1,10 +1,9 @@
+import { impossible, sharedBy } from '../../play/refuse';
 import type { Problem } from '../../shared/codes';
 import type { Mechanism, Seat } from '../mechanism';
 import { DEFAULTS, type RunningTotalParameters, SCHEMA } from './parameters';
 import { createTable } from './playOut';
 import { deadTotals, deckOf } from './rules';
-
-const impossible = (field: string, message: string): Problem => ({ code: 'impossible-parameters', field, message });
 
 function check(p: RunningTotalParameters): Problem | null {
   if (p.high <= p.low) return impossible('high', `The upper end (${p.high}) must lie above the lower end (${p.low}).`);
@@ -17,9 +16,8 @@ function check(p: RunningTotalParameters): Problem | null {
 
 function checkTable(seats: readonly Seat<RunningTotalParameters>[]): Problem | null {
   const common = seats[0]!.parameters;
-  const shared = ['direction', 'low', 'high', 'landing', 'bonusStep', 'matchTop', 'draw', 'deckOut', 'roundsToWin'] as const;
-  const differs = shared.find((key) => seats.some((s) => s.parameters[key] !== common[key]));
-  if (differs) return impossible(differs, `All players share one total, so "${differs}" must be the same for everyone.`);
+  const differs = sharedBy(seats, ['direction', 'low', 'high', 'landing', 'bonusStep', 'matchTop', 'draw', 'deckOut', 'roundsToWin']);
+  if (differs) return differs;
   if (common.draw === 'return') return null;
   const wanted = seats.reduce((sum, s) => sum + s.parameters.handSize, 0);
   return deckOf(common).length <= wanted ? impossible('handSize', `${seats.length} hands need ${wanted} cards and the deck has ${deckOf(common).length}.`) : null;

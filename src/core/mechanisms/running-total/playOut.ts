@@ -55,15 +55,18 @@ function takeTurn(state: TotalState, seats: readonly Seat<RunningTotalParameters
   if (card === REVERSE) state.order = -state.order;
   else if (card === ROUND) roundTotal(state, s, log);
   else if (card !== SKIP) move(state, p, s, card, log);
-  if (!log.telling) {
-    // Nobody listens.
-  } else if (card === REVERSE) log.note(s, 2, 0, 0);
-  else if (card === SKIP) log.note(s, 3, 0, 0);
-  else if (card !== ROUND) log.note(s, card === TAKE_TEN ? 1 : 0, card, state.total);
+  if (log.telling) tellPlay(s, card, state.total, log);
   if (p.matchTop && matches && card < TAKE_TEN) takeToken(log, s);
   const over = card !== REVERSE && card !== SKIP && reachesEnd(state, p);
   if (!over) drawCard(state, s, p, rng);
   return over;
+}
+
+/** A rounding card has told what it did already. */
+function tellPlay(s: number, card: number, total: number, log: GameLog): void {
+  if (card === REVERSE) log.note(s, 2, 0, 0);
+  else if (card === SKIP) log.note(s, 3, 0, 0);
+  else if (card !== ROUND) log.note(s, card === TAKE_TEN ? 1 : 0, card, total);
 }
 
 function roundTotal(state: TotalState, s: number, log: GameLog): void {

@@ -26,7 +26,7 @@ export function createTable(seats: readonly Seat<StackParameters>[]): PlayGame {
   };
 }
 
-/** Pieces that stand: each further one topples a stack more easily; a line only ends with the pieces. */
+/** Pieces that stand: each further one topples a stack more easily (common practice, no source); a line only ends with the pieces. */
 function build(seat: Seat<StackParameters>, s: number, rng: Rng, log: GameLog): number {
   const p = seat.parameters;
   let height = 1;

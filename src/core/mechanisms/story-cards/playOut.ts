@@ -10,7 +10,7 @@ const aloudSeconds = 20;
 const aloneSeconds = 12;
 const drawSeconds = 40;
 
-/** How much likelier a slip is when the operation must be found in the story itself, and when read alone. */
+/** How much likelier a slip is when the operation must be found in the story itself, and when read alone; less so when drawn (common practice, no source). */
 const noKeyWords = 1.6;
 const readAlone = 1.4;
 const drawn = 0.6;

@@ -1,3 +1,4 @@
+import { impossible } from '../../play/refuse';
 import type { Problem } from '../../shared/codes';
 import type { Mechanism, Seat } from '../mechanism';
 import { DEFAULTS, SCHEMA, type SumColumnsParameters } from './parameters';
@@ -5,8 +6,7 @@ import { createTable } from './playOut';
 import { valueChances } from './rules';
 
 function check(p: SumColumnsParameters): Problem | null {
-  const impossible = (field: string, message: string): Problem => ({ code: 'impossible-parameters', field, message });
-  if (p.lastColumn < p.firstColumn) return impossible('lastColumn', `The last column (${p.lastColumn}) lies before the first (${p.firstColumn}).`);
+    if (p.lastColumn < p.firstColumn) return impossible('lastColumn', `The last column (${p.lastColumn}) lies before the first (${p.firstColumn}).`);
   if (p.highestFace <= p.lowestFace) return impossible('highestFace', 'The highest number must be above the lowest.');
   if (p.combine === 'difference' && p.dice !== 2) return impossible('dice', 'A difference is taken between exactly two dice.');
   const reachable = [...valueChances(p).keys()].some((v) => v >= p.firstColumn && v <= p.lastColumn);

@@ -1,11 +1,10 @@
 import { createRng } from '../../shared/rng';
+import { impossible } from '../../play/refuse';
 import type { Problem } from '../../shared/codes';
 import type { Mechanism, Seat } from '../mechanism';
 import { DEFAULTS, SCHEMA, type TargetCombineParameters } from './parameters';
 import { createTable } from './playOut';
 import { deal, drawDecoy, newDealer, scaleOf } from './rules';
-
-const impossible = (field: string, message: string): Problem => ({ code: 'impossible-parameters', field, message });
 
 function check(p: TargetCombineParameters): Problem | null {
   if (p.highest < p.lowest) return impossible('highest', `The highest number (${p.highest}) is below the lowest (${p.lowest}).`);
