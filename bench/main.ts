@@ -1,4 +1,6 @@
+import '../src/workers/node/inlineMore';
 import { benchEngine } from './engine';
+import { benchGeneral } from './general';
 import { benchFirstEstimate, benchNative, benchWorkers } from './native';
 import { benchPage } from './page';
 import { benchPlan } from './plan';
@@ -12,6 +14,7 @@ else if (what === 'engine') {
   benchEngine();
   benchFirstEstimate();
   await benchNative();
+  benchGeneral();
   await benchWorkers();
 } else if (what !== undefined) {
   console.error(`There is no benchmark "${what}". Use: npm run bench, npm run bench -- engine, or npm run bench -- plan FILE…`);
@@ -20,6 +23,7 @@ else if (what === 'engine') {
   benchEngine();
   benchFirstEstimate();
   await benchNative();
+  benchGeneral();
   await benchWorkers();
   benchRecommend();
   await benchPlan(usualInstances, { table: true });

@@ -68,11 +68,25 @@ describe('throwing', () => {
 });
 
 describe('remembering pairs', () => {
-  const alone = (pairs: number, memory: number, games: number) => run('pair-memory', { relation: 'equal', secondLook: 'dots', lowestCard: 1, highestCard: pairs, rows: pairs > 10 ? 5 : 2, columns: pairs > 10 ? (2 * pairs) / 5 : pairs, memory, extraTurn: false }, careful(1), games).turns;
+  const laid = (pairs: number): { rows: number; columns: number } => {
+    const rows = pairs === 20 ? 5 : pairs === 12 ? 4 : 2;
+    return { rows, columns: (2 * pairs) / rows };
+  };
+  const alone = (pairs: number, memory: number, games: number) => run('pair-memory', { relation: 'equal', secondLook: 'dots', lowestCard: 1, highestCard: pairs, ...laid(pairs), memory, extraTurn: false }, careful(1), games).turns;
   it.each([10, 20])('memory.perfect.n%i', (n) => near(alone(n, -1, 6000), checkValue<{ dec: string }>(`memory.perfect.n${n}`).dec));
-  // The mean with no memory is n²; the cap on turns leaves twelve pairs untouched.
-  it('memory.none.n2, n5 and n8', () => {
-    for (const n of [2, 5, 8]) near(alone(n, 0, 6000), checkValue<{ dec: string }>(`memory.none.n${n}`).dec);
+  // The mean with no memory is n²; the cap on turns lies far above it even for twenty pairs.
+  it.each([[2, 6000], [4, 6000], [5, 6000], [6, 6000], [8, 6000], [12, 3000], [20, 1500]])('memory.none.n%i', (n, games) => {
+    near(alone(n, 0, games), checkValue<{ dec: string }>(`memory.none.n${n}`).dec);
+  });
+  // Passing on purpose never helps at these sizes, so the careful play is the best there is.
+  it.each([2, 3, 4, 6])('memory.optimal.n%i', (n) => {
+    const want = checkValue<{ dec: string; differs_from_S: boolean }>(`memory.optimal.n${n}`);
+    expect(want.differs_from_S).toBe(false);
+    near(alone(n, -1, 6000), want.dec);
+  });
+  it('memory.asymptotic: twenty pairs lie where the published formula says', () => {
+    const gap = Number(checkValue<Record<string, string>>('memory.asymptotic')['20']);
+    near(alone(20, -1, 6000), (3 - 2 * Math.LN2) * 20 + 7 / 8 - 2 * Math.LN2 + gap);
   });
 });
 
@@ -90,6 +104,36 @@ describe('four numbers and a target', () => {
     const got: string[] = [];
     for (let a = 1; a <= 9; a++) for (let b = a; b <= 9; b++) for (let c = b; c <= 9; c++) for (let d = c; d <= 9; d++) if (!can([a, b, c, d], 24)) got.push([a, b, c, d].join(' '));
     expect(got).toEqual(want);
+  });
+  const multisets = (highest: number): number[][] => {
+    const found: number[][] = [];
+    for (let a = 1; a <= highest; a++) for (let b = a; b <= highest; b++) for (let c = b; c <= highest; c++) for (let d = c; d <= highest; d++) found.push([a, b, c, d]);
+    return found;
+  };
+  it.each([[9, 20], [9, 36], [9, 100], [10, 10], [10, 36], [13, 24], [13, 10], [13, 12], [13, 20], [13, 36]])('four.count.%i.t%i: hands that work', (highest, target) => {
+    const want = checkValue<Record<string, number>>(`four.count.${highest}.t${target}`);
+    const hands = multisets(highest);
+    expect(hands.length).toBe(want['total']);
+    expect(hands.filter((h) => can(h, target)).length).toBe(want['rat']);
+    expect(hands.filter((h) => solveTarget(h, target, ['add', 'subtract'], 'rational').found > 0).length).toBe(want['pm']);
+    if (highest < 13) expect(hands.filter((h) => solveTarget(h, target, all, 'integer').found > 0).length).toBe(want['int']);
+  });
+  it('four.count_distinct.13.t24', () => {
+    const hands = multisets(13).filter((h) => new Set(h).size === 4);
+    expect(hands.filter((h) => can(h, 24)).length).toBe(checkValue<Record<string, number>>('four.count_distinct.13.t24')['rat']);
+  });
+  it('four.prob_uniform.13.t24 and four.prob_deck52.t24: weighed by how often each hand is dealt', () => {
+    const choose4 = [1, 4, 6, 4, 1];
+    const orders = [1, 1, 2, 6, 24];
+    let uniform = 0;
+    let deck = 0;
+    for (const hand of multisets(13).filter((h) => can(h, 24))) {
+      const counts = [...new Set(hand)].map((v) => hand.filter((x) => x === v).length);
+      uniform += 24 / counts.reduce((product, n) => product * orders[n]!, 1);
+      deck += counts.reduce((product, n) => product * choose4[n]!, 1);
+    }
+    expect(uniform / 13 ** 4).toBeCloseTo(Number(checkValue<{ dec: string }>('four.prob_uniform.13.t24').dec), 10);
+    expect(deck / 270_725).toBeCloseTo(Number(checkValue<{ dec: string }>('four.prob_deck52.t24').dec), 10);
   });
   it('four.prob_uniform.10.t24: chance that four numbers thrown at random work', () => {
     let hits = 0;

@@ -35,18 +35,37 @@ export function reseed(rng: Rng, seed: number, stream: number): void {
   rng.counter = 0;
 }
 
+/** The next 32 random bits, signed: what the fastest arithmetic works on. */
+function nextBits(rng: Rng): number {
+  const counter = (rng.counter + 1) | 0;
+  rng.counter = counter;
+  // The two mixes are written out: a compiler inlines only so many calls in a hot loop.
+  let x = (Math.imul(counter, 0x9e3779b9) + rng.keyA) | 0;
+  let y = (counter + rng.keyB) | 0;
+  x = Math.imul(x ^ (x >>> 16), 0x21f0aaad);
+  y = Math.imul(y ^ (y >>> 16), 0x21f0aaad);
+  x = Math.imul(x ^ (x >>> 15), 0x735a2d97);
+  y = Math.imul(y ^ (y >>> 15), 0x735a2d97);
+  return x ^ (x >>> 15) ^ y ^ (y >>> 15);
+}
+
 /** The next 32 random bits as an unsigned integer. */
 export function nextUint(rng: Rng): number {
-  rng.counter = (rng.counter + 1) | 0;
-  return (mix(Math.imul(rng.counter, 0x9e3779b9) + rng.keyA) ^ mix(rng.counter + rng.keyB)) >>> 0;
+  return nextBits(rng) >>> 0;
 }
 
 /** 2⁻³², by which multiplying is exact. */
 const perUint = 2.3283064365386963e-10;
+const sixteenBits = 0xffff;
 
-/** A uniform integer in 0 .. limit − 1, for limits below 2³¹; the bias is below limit / 2³². */
+/**
+ * A uniform integer in 0 .. limit − 1, ⌊bits · limit / 2³²⌋, for limits below 2³¹; the
+ * bias is below limit / 2³². Small limits multiply in two halves, which needs no floating point.
+ */
 export function below(rng: Rng, limit: number): number {
-  return (nextUint(rng) * limit * perUint) | 0;
+  const bits = nextBits(rng);
+  if (limit > sixteenBits) return ((bits >>> 0) * limit * perUint) | 0;
+  return (Math.imul(bits >>> 16, limit) + (Math.imul(bits & sixteenBits, limit) >>> 16)) >>> 16;
 }
 
 /** A uniform number in [0, 1). */

@@ -8,12 +8,18 @@ export const groupNames = [...operations, 'crossing', 'reaching', 'leaving', 'pa
 export type GroupName = (typeof groupNames)[number];
 const groupIndex = new Map<string, number>(groupNames.map((name, i) => [name, i]));
 
+/** An item and the classes it counts for. */
+export interface Classified {
+  readonly item: Item;
+  readonly members: readonly number[];
+}
+
 /** Which skills and groups the item at a place of one seat's tally block counts for. */
 export class ItemClasses {
   /** Number of classes: skills first, then `groupNames`. */
   readonly size: number;
-  private readonly known: (readonly number[] | undefined)[];
-  private readonly values: (Item | undefined)[];
+  /** By place; a map, since a tally may have millions of places of which few are ever met. */
+  private readonly known = new Map<number, Classified>();
   private readonly skills: number;
 
   constructor(
@@ -22,18 +28,16 @@ export class ItemClasses {
   ) {
     this.skills = graph?.tests.length ?? 0;
     this.size = this.skills + groupNames.length;
-    this.values = new Array<Item | undefined>(shape.strideSeat);
-    this.known = new Array<readonly number[] | undefined>(shape.strideSeat);
   }
 
-  /** Classified when first met: most places of a tally never are. */
-  at(place: number): readonly number[] {
-    return (this.known[place] ??= this.of(this.valuesAt(place)));
-  }
-
-  /** The item at a place; kept, since it is asked for in every batch. */
-  valuesAt(place: number): Item {
-    return (this.values[place] ??= itemAt(this.shape, place));
+  /** The item at a place and what it counts for; worked out when first met, since it is asked for in every batch. */
+  at(place: number): Classified {
+    const ready = this.known.get(place);
+    if (ready) return ready;
+    const item = itemAt(this.shape, place);
+    const found = { item, members: this.of(item) };
+    this.known.set(place, found);
+    return found;
   }
 
   of(item: Item): readonly number[] {

@@ -30,6 +30,9 @@ const knownChoices = 512;
 export class GameLog {
   /** Items of one batch by place; integers, which add fastest. */
   readonly tally: Int32Array;
+  /** The places of the tally that are not zero, in the order met: a tally may be millions of places wide. */
+  readonly met: Int32Array;
+  metCount = 0;
   /** Ticks an item takes, by place. */
   private readonly itemTicks: Int32Array;
   /** Answers, handling and weighing of each seat, in ticks. */
@@ -59,6 +62,7 @@ export class GameLog {
     readonly time: TimeModel,
   ) {
     this.tally = new Int32Array(shape.size);
+    this.met = new Int32Array(shape.size);
     this.itemTicks = new Int32Array(shape.strideSeat);
     for (const p of shape.places) {
       const end = p.offset + p.stride * (p.highA - p.lowA + 1);
@@ -82,9 +86,10 @@ export class GameLog {
     this.movelessTurns = 0;
     this.winner = -1;
     this.capped = false;
-    this.ticksOfSeat.fill(0);
-    this.scores.fill(0);
-    this.extra.fill(0);
+    // Plain loops: on arrays this small, calling `fill` costs more than the work.
+    for (let s = 0; s < this.ticksOfSeat.length; s++) this.ticksOfSeat[s] = 0;
+    for (let s = 0; s < this.scores.length; s++) this.scores[s] = 0;
+    for (let e = 0; e < this.extra.length; e++) this.extra[e] = 0;
   }
 
   /** One turn of `seat` with `options` moves to choose from (0: a turn with nothing to do). */
@@ -105,12 +110,16 @@ export class GameLog {
 
   item(seat: number, channel: number, a: number, b: number): void {
     const c = this.places[channel]!;
-    if (a < c.lowA || b < c.lowB || a > c.highA || b > c.highB || (a | 0) !== a || (b | 0) !== b) {
+    const row = (a - c.lowA) | 0;
+    const column = (b - c.lowB) | 0;
+    // As unsigned numbers, what lies below the range lies above it too.
+    if (row >>> 0 >= c.rows || column >>> 0 >= c.stride || row + c.lowA !== a || column + c.lowB !== b) {
       this.looseItem(seat, channel, a, b);
       return;
     }
-    const place = c.offset + (a - c.lowA) * c.stride + (b - c.lowB);
-    this.tally[seat * this.strideSeat + place]!++;
+    const place = c.offset + row * c.stride + column;
+    const at = seat * this.strideSeat + place;
+    if (this.tally[at]!++ === 0) this.met[this.metCount++] = at;
     this.ticksOfSeat[seat]! += this.itemTicks[place]!;
   }
 

@@ -30,6 +30,7 @@ export interface ChannelPlace {
   readonly highA: number;
   readonly highB: number;
   readonly stride: number;
+  readonly rows: number;
 }
 
 /** Where an item stands in a dense tally: (seat, channel, a, b). */
@@ -48,8 +49,9 @@ export function tallyShape(seats: number, channels: readonly ItemChannel[], rang
     const [lowA, highA] = channel.a ?? [range.low, range.highA];
     const [lowB, highB] = channel.b ?? [range.low, range.highB];
     const stride = highB - lowB + 1;
-    places.push({ channel, offset, lowA, lowB, highA, highB, stride });
-    offset += stride * (highA - lowA + 1);
+    const rows = highA - lowA + 1;
+    places.push({ channel, offset, lowA, lowB, highA, highB, stride, rows });
+    offset += stride * rows;
   }
   return { seats, channels, places, strideSeat: offset, size: offset * seats };
 }

@@ -8,7 +8,7 @@ import { DEFAULT_TIME, type TimeModel } from './timeModel';
 import { ratioOf } from './ratio';
 
 /** Raised whenever a change of rules or counting makes old results differ. */
-export const ENGINE = '4';
+export const ENGINE = '5';
 
 export interface Precision {
   /** Relative standard error asked of the mean number of turns. */
@@ -119,25 +119,23 @@ export class Simulation {
     const { log, shape, classes } = this;
     const classCount = classes.size;
     const record = new Float64Array(HEAD + shape.seats * (2 + classCount));
-    log.tally.fill(0);
     for (let g = 0; g < size; g++) this.playOne(record);
-    for (let s = 0; s < shape.seats; s++) {
-      const base = s * shape.strideSeat;
-      const out = HEAD + s * (2 + classCount) + 2;
-      for (let place = 0; place < shape.strideSeat; place++) {
-        const count = log.tally[base + place]!;
-        if (count === 0) continue;
-        this.tally[base + place]! += count;
-        record[ITEMS]! += count;
-        record[out - 1]! += count;
-        const members = classes.at(place);
-        const values = classes.valuesAt(place);
-        record[FIRST]! += count * values.a;
-        record[SECOND]! += count * values.b;
-        record[RESULT]! += count * values.result;
-        for (let m = 0; m < members.length; m++) record[out + members[m]!]! += count;
-      }
+    for (let t = 0; t < log.metCount; t++) {
+      const at = log.met[t]!;
+      const count = log.tally[at]!;
+      log.tally[at] = 0;
+      this.tally[at]! += count;
+      const seat = Math.floor(at / shape.strideSeat);
+      const out = HEAD + seat * (2 + classCount) + 2;
+      const { item, members } = classes.at(at - seat * shape.strideSeat);
+      record[ITEMS]! += count;
+      record[out - 1]! += count;
+      record[FIRST]! += count * item.a;
+      record[SECOND]! += count * item.b;
+      record[RESULT]! += count * item.result;
+      for (let m = 0; m < members.length; m++) record[out + members[m]!]! += count;
     }
+    log.metCount = 0;
     this.countLoose(record);
     return record;
   }

@@ -1,4 +1,4 @@
-import type { Item } from '../items/item';
+import type { Item, Operation } from '../items/item';
 import { denominatorOf } from '../items/fraction';
 import { crossesHundred, regroups, tenTraitOf } from '../items/traits';
 import type { ItemPredicate } from './skill';
@@ -23,6 +23,14 @@ function isNearDouble(item: Item): boolean {
 function isDouble(item: Item): boolean {
   if (item.op === 'add' || item.op === 'multiply') return item.a === item.b;
   return item.op === 'subtract' && item.b === item.result;
+}
+
+/** The operations a predicate can hold for, from itself or from all of its alternatives; null when any. */
+export function operationsOf(predicate: ItemPredicate): readonly Operation[] | null {
+  if (predicate.op !== undefined) return list(predicate.op);
+  if (!predicate.anyOf) return null;
+  const each = predicate.anyOf.map(operationsOf);
+  return each.some((ops) => ops === null) ? null : [...new Set(each.flatMap((ops) => ops!))];
 }
 
 /**

@@ -1,6 +1,6 @@
-import type { Item } from '../items/item';
+import { type Item, type Operation, operations } from '../items/item';
 import { fail, ok, type Problem, type Result } from '../shared/codes';
-import { compilePredicate, type ItemTest } from './compilePredicate';
+import { compilePredicate, type ItemTest, operationsOf } from './compilePredicate';
 import type { PrerequisiteSort, Skill, Strand } from './skill';
 
 export interface SkillGraph {
@@ -8,6 +8,8 @@ export interface SkillGraph {
   readonly strands: readonly Strand[];
   readonly indexOf: ReadonlyMap<string, number>;
   readonly tests: readonly (ItemTest | null)[];
+  /** Indices of the skills that an item of each operation may be a chance for: most tests need not be asked. */
+  readonly askedFor: ReadonlyMap<Operation, readonly number[]>;
   /** Direct prerequisites by index. */
   readonly needs: readonly (readonly { readonly index: number; readonly sort: PrerequisiteSort }[])[];
   /** Skills that need this one, by index. */
@@ -47,7 +49,13 @@ export function skillGraph(files: readonly SkillFile[]): Result<SkillGraph> {
   if (!order.ok) return order;
   const strands = files.map((file) => ({ ...file.strand, skills: file.skills.map((s) => s.id) }));
   const tests = skills.map((s) => (s.predicate ? compilePredicate(s.predicate) : null));
-  return ok({ skills, strands, indexOf, tests, needs, neededBy, order: order.value });
+  return ok({ skills, strands, indexOf, tests, askedFor: askedFor(skills), needs, neededBy, order: order.value });
+}
+
+function askedFor(skills: readonly Skill[]): Map<Operation, number[]> {
+  const asked = new Map<Operation, number[]>(operations.map((op) => [op, []]));
+  for (const [index, skill] of skills.entries()) if (skill.predicate) for (const op of operationsOf(skill.predicate) ?? operations) asked.get(op)!.push(index);
+  return asked;
 }
 
 function problem(code: Problem['code'], message: string, detail: unknown): Problem {
@@ -78,9 +86,7 @@ function orderOf(
 
 /** Indices of the skills that an item is a chance for. */
 export function chancesOf(graph: SkillGraph, item: Item): number[] {
-  const found: number[] = [];
-  for (let i = 0; i < graph.tests.length; i++) if (graph.tests[i]?.(item)) found.push(i);
-  return found;
+  return graph.askedFor.get(item.op)!.filter((i) => graph.tests[i]!(item));
 }
 
 /** All prerequisites of a skill, direct and further back, without the skill itself. */

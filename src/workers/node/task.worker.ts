@@ -1,3 +1,4 @@
+import './inlineMore';
 import { parentPort } from 'node:worker_threads';
 import { loadSolver } from '../../adapters/highs/solveModel';
 import { checkTable } from '../../contract/parameters';

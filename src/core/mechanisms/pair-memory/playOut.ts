@@ -29,12 +29,12 @@ export function createTable(seats: readonly Seat<PairMemoryParameters>[]): PlayG
       const seat = seats[s]!;
       log.turn(s, state.left > 2 ? state.left : 1);
       recall(state, seat, inMind, rng);
-      const x = chooseFirst(state, p, inMind, rng);
+      const x = chooseFirst(state, inMind, rng);
       look(state, x, s, readsFirst, readsSecond, log);
       askPartner(p, s, state.value[x]!, log);
-      const y = chooseSecond(state, p, inMind, x, rng);
+      const y = chooseSecond(state, inMind, x, rng);
       look(state, y, s, readsFirst, readsSecond, log);
-      const found = isPair(state, p, x, y);
+      const found = isPair(state, x, y);
       if (p.relation === 'equal' || p.relation === 'equal-fraction') log.item(s, PARTNER, state.value[x]!, state.value[y]!);
       else if (!found) checkPair(p, s, state.value[x]!, state.value[y]!, log);
       if (log.telling) log.note(s, found ? 1 : 2, state.value[x]!, state.value[y]!);

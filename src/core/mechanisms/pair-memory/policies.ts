@@ -20,17 +20,20 @@ export function recall(state: MemoryState, seat: Seat<PairMemoryParameters>, inM
 }
 
 /** The first card: one of a known pair if there is one, else a card not in mind, else any. */
-export function chooseFirst(state: MemoryState, p: PairMemoryParameters, inMind: Uint8Array, rng: Rng): number {
-  for (let x = 0; x < inMind.length; x++) {
+export function chooseFirst(state: MemoryState, inMind: Uint8Array, rng: Rng): number {
+  const { card, fits } = state;
+  const places = inMind.length;
+  for (let x = 0; x < places; x++) {
     if (inMind[x] === 0) continue;
-    for (let y = x + 1; y < inMind.length; y++) if (inMind[y] === 1 && isPair(state, p, x, y)) return x;
+    const row = card[x]! * places;
+    for (let y = x + 1; y < places; y++) if (inMind[y] === 1 && fits[row + card[y]!] === 1) return x;
   }
   return chooseOther(state, inMind, -1, rng);
 }
 
 /** The second card: a partner in mind, else a card not in mind, else any other. */
-export function chooseSecond(state: MemoryState, p: PairMemoryParameters, inMind: Uint8Array, first: number, rng: Rng): number {
-  for (let y = 0; y < inMind.length; y++) if (y !== first && inMind[y] === 1 && isPair(state, p, first, y)) return y;
+export function chooseSecond(state: MemoryState, inMind: Uint8Array, first: number, rng: Rng): number {
+  for (let y = 0; y < inMind.length; y++) if (y !== first && inMind[y] === 1 && isPair(state, first, y)) return y;
   return chooseOther(state, inMind, first, rng);
 }
 

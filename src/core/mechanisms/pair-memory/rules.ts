@@ -6,6 +6,9 @@ export interface MemoryState {
   /** Value of the card at each place; the look is 0 or 1. */
   readonly value: Int32Array;
   readonly look: Int32Array;
+  /** Which card of the deck lies at each place, and which two cards of the deck are a pair. */
+  readonly card: Int32Array;
+  readonly fits: Uint8Array;
   readonly there: Uint8Array;
   /** Flip number at which a place was last seen; 0 when never. */
   readonly seenAt: Int32Array;
@@ -43,6 +46,8 @@ export function newState(p: PairMemoryParameters): MemoryState {
   const state: MemoryState = {
     value: new Int32Array(cards),
     look: new Int32Array(cards),
+    card: new Int32Array(cards),
+    fits: fitsOf(p, cards),
     there: new Uint8Array(cards),
     seenAt: new Int32Array(cards),
     deal: Int32Array.from({ length: cards }, (_, i) => i),
@@ -60,6 +65,7 @@ export function lay(state: MemoryState, pairs: readonly (readonly [number, numbe
     const pair = pairs[(i >> 1) % pairs.length]!;
     state.value[place] = pair[i & 1]!;
     state.look[place] = i & 1;
+    state.card[place] = i;
   }
   state.there.fill(1);
   state.seenAt.fill(0);
@@ -67,14 +73,26 @@ export function lay(state: MemoryState, pairs: readonly (readonly [number, numbe
   state.left = state.deal.length;
 }
 
+/** Which cards of the deck match, looked up in the turn loop instead of asked again. */
+function fitsOf(p: PairMemoryParameters, cards: number): Uint8Array {
+  const pairs = pairsOf(p);
+  const fits = new Uint8Array(cards * cards);
+  if (pairs.length === 0) return fits;
+  const valueOf = (i: number): number => pairs[(i >> 1) % pairs.length]![i & 1]!;
+  for (let i = 0; i < cards; i++) for (let j = 0; j < cards; j++) if (match(p, valueOf(i), valueOf(j), (i & 1) === (j & 1))) fits[i * cards + j] = 1;
+  return fits;
+}
+
 /** Two cards match when their values do and, for equal amounts, their looks differ. */
-export function isPair(state: MemoryState, p: PairMemoryParameters, x: number, y: number): boolean {
-  const a = state.value[x]!;
-  const b = state.value[y]!;
+function match(p: PairMemoryParameters, a: number, b: number, sameLook: boolean): boolean {
   if (p.relation === 'sum') return a + b === p.sum;
   if (p.relation === 'difference') return a - b === p.gap || b - a === p.gap;
   if (p.relation === 'equal-fraction') return compareFractions(a, b) === 0;
-  return a === b && state.look[x] !== state.look[y];
+  return a === b && !sameLook;
+}
+
+export function isPair(state: MemoryState, x: number, y: number): boolean {
+  return state.fits[state.card[x]! * state.card.length + state.card[y]!] === 1;
 }
 
 export function flip(state: MemoryState, place: number): void {

@@ -3,6 +3,8 @@ import type { Seat } from '../mechanism';
 import type { RunningTotalParameters } from './parameters';
 import { isLegal, REVERSE, ROUND, roundedTotal, SKIP, TAKE_TEN, type TotalState } from './rules';
 
+/** Below every worth; an integer, so that the comparison stays one. */
+const worthNothing = -1_000_000;
 const reachEndWorth = 1000;
 const roundNumberWorth = 100;
 const takeTenOnRoundNumberWorth = 50;
@@ -39,7 +41,7 @@ export function chooseCard(state: TotalState, seat: Seat<RunningTotalParameters>
   const stamp = ++state.stamp;
   const { hands, stamps } = state;
   let best = -1;
-  let bestWorth = -Infinity;
+  let bestWorth = worthNothing;
   let seen = 0;
   let different = 0;
   for (let i = 0; i < held; i++) {

@@ -12,13 +12,15 @@ interface Thrower {
   readonly faces: number;
   readonly returns: boolean;
   readonly sums: boolean;
+  /** Two dice added, which has a quick path of its own. */
+  readonly pair: boolean;
   readonly state: ColumnsState;
 }
 
 export function createTable(seats: readonly Seat<SumColumnsParameters>[]): PlayGame {
   const board = seats[0]!.parameters;
   const { firstColumn, lastColumn, height } = board;
-  const throwers = seats.map(({ parameters: p }): Thrower => ({ dice: p.dice, low: p.lowestFace, faces: p.highestFace - p.lowestFace + 1, returns: p.draw === 'return', sums: p.combine === 'sum', state: newState({ ...p, lastColumn }) }));
+  const throwers = seats.map(({ parameters: p }): Thrower => ({ dice: p.dice, low: p.lowestFace, faces: p.highestFace - p.lowestFace + 1, returns: p.draw === 'return', sums: p.combine === 'sum', pair: p.dice === 2 && p.combine === 'sum' && p.draw === 'return', state: newState({ ...p, lastColumn }) }));
   const shared = throwers[0]!.state;
   const count = seats.length;
   const rankings = seats.map((seat) => rankColumns(seat.parameters, board));
@@ -29,7 +31,8 @@ export function createTable(seats: readonly Seat<SumColumnsParameters>[]): PlayG
     const marks = shared.marks;
     let s = 0;
     for (let turn = 0; turn < TURN_CAP; turn++) {
-      const value = throwOnce(throwers[s]!, s, rng, log);
+      const t = throwers[s]!;
+      const value = t.pair ? throwPair(t, s, rng, log) : throwOnce(t, s, rng, log);
       const printed = value >= firstColumn && value <= lastColumn;
       log.turn(s, printed ? 1 : 0);
       if (telling) log.note(s, printed ? 1 : 0, value, 0);
@@ -56,6 +59,14 @@ function pickAll(shared: ColumnsState, seat: Seat<SumColumnsParameters>, s: numb
     log.note(s, 2, column, 0);
     shared.pickedBy[column] = shared.pickedBy[column]! | (1 << s);
   }
+}
+
+/** Two dice added, the commonest throw. */
+function throwPair(t: Thrower, s: number, rng: Rng, log: GameLog): number {
+  const x = t.low + below(rng, t.faces);
+  const y = t.low + below(rng, t.faces);
+  log.item(s, 0, x, y);
+  return x + y;
 }
 
 /** Throws (or draws) and joins, one item a join; what they make. */

@@ -40,10 +40,13 @@ export function newState(p: SumColumnsParameters): ColumnsState {
 }
 
 export function clear(state: ColumnsState): void {
-  state.marks.fill(0);
-  state.pickedBy.fill(0);
+  const { marks, pickedBy, deck, wholeDeck } = state;
+  for (let c = 0; c < marks.length; c++) {
+    marks[c] = 0;
+    pickedBy[c] = 0;
+  }
   state.deckLeft = 0;
-  state.deck.set(state.wholeDeck);
+  for (let i = 0; i < deck.length; i++) deck[i] = wholeDeck[i]!;
 }
 
 /** The next card of a seat's own deck, mixed anew when it is out. */
