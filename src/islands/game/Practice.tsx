@@ -19,6 +19,7 @@ import { factGrids, signs } from './factGrids';
 import { CountRound } from './CountRound';
 import { Fair } from './Fair';
 import { MixedTable } from './MixedTable';
+import { Suits } from './Suits';
 import styles from './game.module.css';
 
 const slotMinutes = 15;
@@ -114,6 +115,7 @@ export function Practice({ variant, others, onSaved }: { variant: VariantWire; o
         <Button onClick={() => setCounting(true)}>Count one round</Button>
       </section>
       {countDialog}
+      <Suits variant={variant} />
       {p.source === 'calculated' && (
         <>
           <section className={panel.sheet}>

@@ -9,6 +9,7 @@ import { profileOf } from '../simulations/profileOf';
 import { usualSeats } from '../simulations/profileStore';
 import { breadthsOf } from '../../core/skills/breadth';
 import { offersOf } from './offers';
+import { suitsHere } from './suits';
 import { materialsByVariant, wireGames, wireVariant, wireVariants } from './wireShelf';
 import { importShelf } from './importShelf';
 import { createGame, createVariant, gameById, setRetired, setStock, updateGame, updateVariant, variantById } from './shelfStore';
@@ -54,6 +55,13 @@ export const shelfRoutes: readonly Route[] = [
   { method: 'PATCH', path: '/variants/{id}', summary: 'Change a variant', body: closed({ ...variantFields, version: int }, ['version']), response: changed, handle: ({ db, params, body: { version, ...input } }) => updateVariant(db, params['id']!, input, version) },
   { method: 'POST', path: '/variants/{id}/retire', summary: 'Put a variant away', response: changed, handle: ({ db, params, now }) => setRetired(db, 'variant', params['id']!, true, now) },
   { method: 'POST', path: '/variants/{id}/restore', summary: 'Bring a variant back', response: changed, handle: ({ db, params, now }) => setRetired(db, 'variant', params['id']!, false, now) },
+  {
+    method: 'GET',
+    path: '/variants/{id}/suits',
+    summary: 'Expected success with a variant for every learner, from the maps of today',
+    response: list(obj({ learner: str, nickname: str, success: num, low: num, high: num, because: nullable(str), missing: nullable(str) })),
+    handle: ({ db, params, today }) => suitsHere(db, variantById(db, params['id']!).id, today),
+  },
   {
     method: 'GET',
     path: '/variants/{id}/profile',

@@ -1,0 +1,30 @@
+import { describe, expect, it } from 'vitest';
+import { shippedGraph } from '../../contract/shippedData';
+import { learnerNeeds } from './learnerNeeds';
+import type { Offer } from './offer';
+import { suitsOf } from './suitsOf';
+
+const graph = shippedGraph();
+const k = graph.indexOf.get('add-in-10')!;
+const doses = new Float64Array(graph.skills.length);
+doses[k] = 10;
+const offer: Offer = { variant: 'v', game: 'g', title: '', gameTitle: '', mixClass: 'v', players: [1, 4], ages: [5, 9], minutes: 10, helper: 'nearby', preparationMinutes: 0, materials: [], doses, source: 'calculated' };
+const suited = (known: number) => {
+  const map = new Float64Array(graph.skills.length).fill(0.9);
+  map[k] = known;
+  const needs = learnerNeeds(graph, { id: 'l', nickname: 'Wren', age: 7, framework: 'us', supported: false }, map, new Uint8Array(map.length));
+  return suitsOf(graph, offer, needs, Array.from(map, (m): readonly [number, number] => [Math.max(0, m - 0.1), Math.min(1, m + 0.1)]));
+};
+
+describe('whom a version suits', () => {
+  it('rises with mastery, and its range holds the middle', () => {
+    const low = suited(0.3);
+    const high = suited(0.8);
+    expect(high.success).toBeGreaterThan(low.success);
+    for (const s of [low, high]) {
+      expect(s.low).toBeLessThan(s.success);
+      expect(s.high).toBeGreaterThan(s.success);
+    }
+    expect(high.gate).toBeNull();
+  });
+});

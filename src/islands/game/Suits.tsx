@@ -1,0 +1,68 @@
+import { useQuery } from '@tanstack/react-query';
+import { get, link, type Page } from '../shared/api';
+import panel from '../shared/panel.module.css';
+import type { VariantWire } from '../shared/types';
+import styles from './suits.module.css';
+
+interface SuitsWire {
+  learner: string;
+  nickname: string;
+  success: number;
+  low: number;
+  high: number;
+  because: 'needs' | 'too-hard' | 'age' | null;
+  missing: string | null;
+}
+
+/** Practice is neither dull nor hopeless from 70 to 90 % (common practice, no source). */
+const band = [0.7, 0.9] as const;
+const width = 240;
+const x = (share: number): number => share * width;
+
+function verdict(s: SuitsWire): string {
+  if (s.because === 'needs') return `first: ${s.missing!.toLowerCase()}`;
+  if (s.because === 'too-hard') return 'too much at once just now';
+  if (s.because === 'age') return 'made for another age';
+  if (s.success < band[0]) return 'with a tool or somebody beside';
+  return s.success > band[1] ? 'easy; good for playing again' : 'just right';
+}
+
+/** How the version would go for each learner today: in the order of their names, never a ranking. */
+export function Suits({ variant }: { variant: VariantWire }) {
+  const suits = useQuery({ queryKey: ['suits', variant.id, variant.version], queryFn: () => get<Page<SuitsWire>>(`/variants/${variant.id}/suits`) });
+  if (!suits.data || suits.data.items.length === 0) return null;
+  return (
+    <section className={panel.sheet}>
+      <h2>Whom it suits now</h2>
+      <table className={styles.suits}>
+        <thead>
+          <tr>
+            <th scope="col">Learner</th>
+            <th scope="col">Answers likely right</th>
+            <th scope="col">So</th>
+          </tr>
+        </thead>
+        <tbody>
+          {suits.data.items.map((s) => (
+            <tr key={s.learner}>
+              <th scope="row">
+                <a href={link(`/learners/${s.learner}`)}>{s.nickname}</a>
+              </th>
+              <td>
+                <svg viewBox={`0 0 ${width} 20`} className={styles.scale} role="img" aria-label={`about ${Math.round(s.success * 10)} of 10, between ${Math.round(s.low * 10)} and ${Math.round(s.high * 10)}`}>
+                  <rect x={x(band[0])} y={3} width={x(band[1] - band[0])} height={14} className={styles.band} />
+                  <line x1={0} x2={width} y1={17} y2={17} className={styles.rule} />
+                  <line x1={x(s.low)} x2={x(s.high)} y1={10} y2={10} className={styles.range} />
+                  <path d={`M${x(s.success)},4 l4,6 l-4,6 l-4,-6 z`} className={styles.mark} />
+                </svg>
+                <span className={styles.of}>{Math.round(s.success * 10)} of 10</span>
+              </td>
+              <td>{verdict(s)}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <p className={`${panel.soft} ${panel.small}`}>Calculated: what it practises, weighed by each learner’s map of today; the line spans the map’s 80 % intervals. The shaded part is 7 to 9 of 10, common practice.</p>
+    </section>
+  );
+}

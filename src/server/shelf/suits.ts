@@ -1,0 +1,28 @@
+import { shippedGraph } from '../../contract/shippedData';
+import { suitsOf } from '../../core/recommend/suitsOf';
+import type { Db } from '../db/db';
+import { masteryOf, needsOf } from '../evidence/evidenceStore';
+import { allLearners } from '../learners/learnerStore';
+import { offersOf } from './offers';
+
+/** How a variant would go for every learner here, by nickname; never a ranking. */
+export async function suitsHere(db: Db, variant: string, today: string): Promise<{ items: object[]; total: number }> {
+  const graph = shippedGraph();
+  const offer = (await offersOf(db)).find((o) => o.variant === variant && o.source !== 'none');
+  if (!offer) return { items: [], total: 0 };
+  const items = allLearners(db).map((l) => {
+    const map = masteryOf(db, l, today);
+    const s = suitsOf(graph, offer, needsOf(l, map, today), map.map((e) => e.interval));
+    const g = s.gate;
+    return {
+      learner: l.id,
+      nickname: l.nickname,
+      success: s.success,
+      low: s.low,
+      high: s.high,
+      because: g?.because ?? null,
+      missing: g?.because === 'needs' ? graph.skills[g.missing]!.title : null,
+    };
+  });
+  return { items, total: items.length };
+}
