@@ -2,6 +2,7 @@ import '../src/workers/node/inlineMore';
 import { benchEngine } from './engine';
 import { benchGeneral } from './general';
 import { benchFirstEstimate, benchNative, benchWorkers } from './native';
+import { benchMastery } from './mastery';
 import { benchPage } from './page';
 import { benchPlan } from './plan';
 import { benchRecommend } from './recommend';
@@ -16,8 +17,9 @@ else if (what === 'engine') {
   await benchNative();
   benchGeneral();
   await benchWorkers();
-} else if (what !== undefined) {
-  console.error(`There is no benchmark "${what}". Use: npm run bench, npm run bench -- engine, or npm run bench -- plan FILE…`);
+} else if (what === 'mastery') benchMastery(rest.includes('write'));
+else if (what !== undefined) {
+  console.error(`There is no benchmark "${what}". Use: npm run bench, npm run bench -- engine, npm run bench -- mastery, or npm run bench -- plan FILE…`);
   process.exit(1);
 } else {
   benchEngine();
@@ -26,6 +28,7 @@ else if (what === 'engine') {
   benchGeneral();
   await benchWorkers();
   benchRecommend();
+  benchMastery(false);
   await benchPlan(usualInstances, { table: true });
   benchPage();
 }

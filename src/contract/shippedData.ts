@@ -9,9 +9,10 @@ import multiply from '../../data/skills/6-multiply.json';
 import fractions from '../../data/skills/7-fractions.json';
 import measuring from '../../data/skills/8-measuring.json';
 import patterns from '../../data/skills/9-patterns.json';
+import shapes from '../../data/skills/10-shapes.json';
 import kinds from '../../data/kinds/kinds.json';
 
-const skillFiles = [counting, bonds, add, subtract, placeValue, multiply, fractions, measuring, patterns] as unknown as readonly SkillFile[];
+const skillFiles = [counting, bonds, add, subtract, placeValue, multiply, fractions, measuring, patterns, shapes] as unknown as readonly SkillFile[];
 
 let graph: SkillGraph | null = null;
 

@@ -110,4 +110,4 @@ export function seatSentence(seat: { skill: string | null; chances: number; succ
 export const howWords = { 'counted-all': 'counted all', 'counted-on': 'counted on', 'worked-out': 'worked it out', knew: 'knew it' } as const;
 export const resultWords = { stuck: 'stuck', support: 'with help', alone: 'on their own' } as const;
 export const statusWords = { 'not-yet': 'not yet', growing: 'growing', 'on-their-own': 'on their own', 'worth-checking': 'worth checking' } as const;
-export const helpWords: Readonly<Record<string, string>> = { fingers: 'fingers', hint: 'a hint', 'reading-aloud': 'reading aloud', 'extra-time': 'extra time', 'adult-beside': 'an adult beside' };
+export const helpWords: Readonly<Record<string, string>> = { fingers: 'fingers', hint: 'a hint', 'list-of-facts': 'a list of facts', 'writing-steps': 'writing the steps', 'reading-aloud': 'reading aloud', 'extra-time': 'extra time', 'adult-beside': 'an adult beside' };

@@ -82,14 +82,17 @@ export function simulateTerm(graph: SkillGraph, age: number, a: Assumptions, sha
       add(day, k, { kind: 'check-in', correct, total: answersOnSheet });
     }
   }
-  const months = Math.round(age * 12);
-  const start = new Date(`${shape.from}T00:00:00Z`);
-  const born = new Date(Date.UTC(start.getUTCFullYear(), start.getUTCMonth() - months, 15)).toISOString().slice(0, 7);
-  return { learner: l, born, moments, heldAtEnd: graph.skills.map((_, k) => trulyHolds(l, k, lastDay, a)), lastDay: dateOf(shape.from, lastDay) };
+  return { learner: l, born: bornAt(shape.from, age), moments, heldAtEnd: graph.skills.map((_, k) => trulyHolds(l, k, lastDay, a)), lastDay: dateOf(shape.from, lastDay) };
+}
+
+/** The birth month of somebody so old on a day. */
+export function bornAt(day: string, age: number): string {
+  const start = new Date(`${day}T00:00:00Z`);
+  return new Date(Date.UTC(start.getUTCFullYear(), start.getUTCMonth() - Math.round(age * 12), 15)).toISOString().slice(0, 7);
 }
 
 /** What a helper says after watching so many answers, and how they came. */
-function answerOf(l: InventedLearner, k: number, day: number, a: Assumptions, answers: number, rng: Rng): { result: EvidenceResult; how: How | null; support: string | null } {
+export function answerOf(l: InventedLearner, k: number, day: number, a: Assumptions, answers: number, rng: Rng): { result: EvidenceResult; how: How | null; support: string | null } {
   const bare = chanceOfRight(l, k, day, a, false);
   const tool = uniform(rng) < a.toolUse * (1 - bare);
   const p = chanceOfRight(l, k, day, a, tool);

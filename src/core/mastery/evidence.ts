@@ -42,3 +42,8 @@ export function ageOn(born: string, day: string): number {
   const [y, m, d] = day.slice(0, 10).split('-').map(Number);
   return y! - year! + (m! - month!) / 12 + (d! - 15) / 365;
 }
+
+/** Days between two days or moments. */
+export function daysBetween(from: string, to: string): number {
+  return (Date.parse(`${to.slice(0, 10)}T00:00:00Z`) - Date.parse(`${from.slice(0, 10)}T00:00:00Z`)) / 86_400_000;
+}

@@ -13,14 +13,14 @@ export interface KnowledgeParameters {
 }
 
 export const PARAMETERS: Readonly<Record<EvidenceKind, KnowledgeParameters>> = {
-  placement: { slip: 0.1, guess: 0.15, transit: 0 },
+  placement: { slip: 0.06, guess: 0.12, transit: 0 },
   'check-in': { slip: 0.1, guess: 0.15, transit: 0 },
-  note: { slip: 0.12, guess: 0.2, transit: 0.08 },
+  note: { slip: 0.14, guess: 0.16, transit: 0.03 },
   statement: { slip: 0.1, guess: 0.25, transit: 0 },
 };
 
 /** How much of "right" an answer with a support in hand is worth. */
-export const supportCredit = 0.5;
+export const supportCredit = 0.35;
 /** A parent's note on the own child pulls a little less. */
 export const ownChildWeight = 0.7;
 /** A missed fact pulls on the hardest skill it belongs to. */
@@ -33,8 +33,24 @@ export const howCredit: Readonly<Record<SkillNature, Readonly<Record<How, number
   concept: { 'counted-all': 0.7, 'counted-on': 0.9, 'worked-out': 1, knew: 1 },
 };
 
+/** What one right answer among those noted pulls on a by-heart skill it belongs to. */
+export const hitWeight = 0.15;
+
+/**
+ * A learner's lines may run ahead of or behind the norm. The offset in years is estimated on
+ * a grid from everything noted on a line and, with `otherLines` of its weight, on the others.
+ */
+export const level = { yearsEachWay: 3, steps: 25, spreadYears: 1.3, otherLines: 0.6 };
+
+/**
+ * Forgetting follows the open spaced-repetition scheduler's curve (package ts-fsrs, its
+ * default weights). Skills are met more often than they are noted, so its clock runs slower
+ * here; what is forgotten takes away only part. Common practice, no source.
+ */
+export const forgetting = { memoryDaysPerDay: 0.16666666666666666, takes: 1 };
+
 /** Prior from the framework's norm: weak, so that a few notes overrule it. */
-export const prior = { least: 0.08, most: 0.92, widthYears: 0.6, leadYears: 0.2 };
+export const prior = { least: 0.05, most: 0.95, widthYears: 0.6, leadYears: 0.2 };
 /** Notes that the prior is worth when an interval is drawn. */
 export const priorNotes = 2;
 
@@ -43,9 +59,9 @@ export const growingFrom = 0.4;
 /** An idea counts as there for what builds on it from here on. */
 export const ideaThere = 0.6;
 export const heartThere = 0.65;
-/** After so many days unseen, a held skill is worth checking. */
-export const worthCheckingDays = 56;
-export const dueForReviewDays = 21;
+/** A held skill is worth checking once this share of it is likely gone, and due for review a little before. */
+export const worthCheckingBelow = 0.82;
+export const dueForReviewBelow = 0.9;
 /** Below so many notes an estimate reads "not sure yet". */
 export const sureFromNotes = 3;
 /** z for the 80 % interval. */

@@ -69,6 +69,10 @@ export interface Skill {
   readonly predicate: ItemPredicate | null;
   /** Required when `predicate` is null. */
   readonly whyNoItems?: string;
+  /** Usual tools, from the most help to the least, where they differ from the line's ladder. */
+  readonly supports?: readonly string[];
+  /** What commonly goes wrong. */
+  readonly slips: readonly string[];
 }
 
 export interface Strand {
@@ -76,5 +80,7 @@ export interface Strand {
   readonly title: string;
   readonly hue: string;
   readonly line: string;
+  /** Tools from the most help to the least. */
+  readonly ladder: readonly string[];
   readonly skills: readonly string[];
 }

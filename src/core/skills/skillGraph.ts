@@ -19,7 +19,7 @@ export interface SkillGraph {
 }
 
 export interface SkillFile {
-  readonly strand: { readonly id: string; readonly title: string; readonly hue: string; readonly line: string };
+  readonly strand: { readonly id: string; readonly title: string; readonly hue: string; readonly line: string; readonly ladder: readonly string[] };
   readonly skills: readonly Skill[];
 }
 

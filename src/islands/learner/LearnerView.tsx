@@ -46,14 +46,14 @@ function Learner({ id, first }: { id: string; first: string | null }) {
   const l = learner.data;
   const all = mastery.data.items;
   const wanted = all.filter((e) => e.wantedNow);
-  const assumed = wanted.filter((e) => e.mastery >= 0.85 && !e.seen).length;
+  const assumed = wanted.filter((e) => e.asSeen >= 0.85 && !e.seen).length;
   const next = new Set(goodNext(all, skills, l).map((e) => e.skill));
   const lines = skills.strands.map((s) => ({
     ...s,
     skills: s.skills.map((k) => {
       const e = map.get(k)!;
       const skill = skills.byId.get(k)!;
-      return { id: k, short: skill.short, title: skill.title, mastery: e.mastery, seen: e.seen, interval: e.interval, frontier: next.has(k), wantedNow: e.wantedNow, words: `${skill.title}: ${statusWords[e.status]}, ${e.mastery.toFixed(2)}${e.seen ? '' : ', nobody has seen it yet'}` };
+      return { id: k, short: skill.short, title: skill.title, mastery: e.asSeen, seen: e.seen, interval: e.interval, frontier: next.has(k), wantedNow: e.wantedNow, words: `${skill.title}: ${statusWords[e.status]}, ${e.mastery.toFixed(2)}${e.seen ? '' : ', nobody has seen it yet'}` };
     }),
   }));
   const junctions = skills.list.flatMap((s) => s.prerequisites.map((p) => ({ from: p.id, to: s.id, sort: p.sort })));
@@ -62,7 +62,7 @@ function Learner({ id, first }: { id: string; first: string | null }) {
       <div className={panel.head}>
         <h1>{l.nickname}</h1>
         <Figure big={ageWords(l.born)} small={`${l.framework === 'us' ? 'US-style' : 'England-style'} norms`} />
-        <Figure big={String(wanted.filter((e) => e.mastery >= 0.85).length)} small={`on their own of ${wanted.length} wanted by now${assumed > 0 ? `, ${assumed} of them assumed` : ''}`} />
+        <Figure big={String(wanted.filter((e) => e.asSeen >= 0.85).length)} small={`on their own of ${wanted.length} wanted by now${assumed > 0 ? `, ${assumed} of them assumed` : ''}`} />
         <Figure big={String(next.size)} small="good next" />
         <Figure big={String(all.filter((e) => e.dueForReview).length)} small="due for review" />
         <span className={panel.spring} />

@@ -55,7 +55,7 @@ export function WhyPanel({ skill, estimate: e, skills, evidence, onNote, onChang
         </p>
       )}
       <p className={`${panel.soft} ${panel.small}`}>
-        {skill.nature === 'by-heart' ? 'Known by heart: answers in games count.' : 'A way of thinking: only a note on how it was done counts.'} Codes: {skill.codes.join(', ')}.
+        {skill.nature === 'by-heart' ? 'Known by heart: answers in games count.' : 'A way of thinking: only a note on how it was done counts.'} Codes: {skill.codes.join(', ')}. Commonly goes wrong: {skill.slips.join(' ')}
       </p>
       <Button onClick={onNote}>Note something about this</Button>
     </section>
@@ -64,6 +64,9 @@ export function WhyPanel({ skill, estimate: e, skills, evidence, onNote, onChang
 
 function stepWords(s: EstimateWire['steps'][number], note: EvidenceWire | undefined, skills: Skills): string {
   if (s.because === 'norm') return 'What the norm lets expect at this age';
+  if (s.because === 'level') return Number(s.what) >= 0 ? `This line shows about ${s.what} years ahead of the norm` : `This line shows about ${s.what.slice(1)} years behind the norm`;
+  if (s.because === 'forgotten') return `Not met for ${s.what} days: part of it may have gone`;
+  if (s.because === 'right-facts') return `${s.at!.slice(0, 10)}: ${s.what} of its facts right on the way`;
   if (s.because === 'later-skill') return `It is needed for “${skills.title(s.what)}”, which goes well`;
   if (s.because === 'earlier-skill') return `It builds on “${skills.title(s.what)}”, which is not there yet`;
   if (s.because === 'missed-fact') {

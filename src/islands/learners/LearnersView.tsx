@@ -107,7 +107,7 @@ function Learners() {
                             <path d={`M3 17H${s.skills.length * armPitch}`} stroke="var(--rule-strong)" />
                             {s.skills.map((id, k) => {
                               const e = map.get(id);
-                              return e ? <SignalArm key={id} x={5 + k * armPitch} y={17} size={0.5} mastery={e.mastery} seen={e.seen} interval={null} hue={`var(--strand-${s.hue})`} /> : null;
+                              return e ? <SignalArm key={id} x={5 + k * armPitch} y={17} size={0.5} mastery={e.asSeen} seen={e.seen} interval={null} hue={`var(--strand-${s.hue})`} /> : null;
                             })}
                           </svg>
                         </td>
@@ -145,6 +145,6 @@ function Learners() {
 }
 
 function strandWords(ids: readonly string[], map: ReadonlyMap<string, EstimateWire>): string {
-  const held = ids.filter((id) => (map.get(id)?.mastery ?? 0) >= 0.85).length;
+  const held = ids.filter((id) => (map.get(id)?.asSeen ?? 0) >= 0.85).length;
   return `${held} of ${ids.length} on their own`;
 }

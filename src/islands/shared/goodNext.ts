@@ -15,7 +15,7 @@ export function goodNext(all: readonly EstimateWire[], skills: Skills, learner: 
   const age = ty! - y! + (tm! - m!) / 12;
   const worth = (e: EstimateWire): number => (0.9 - e.mastery) * (e.seen ? 1 : assumedShare) * Math.exp(-Math.max(0, (skills.byId.get(e.skill)?.wantedAt[learner.framework] ?? 0) - age) / aheadYears);
   return all
-    .filter((e) => e.frontier && e.mastery < 0.85)
+    .filter((e) => e.frontier && e.asSeen < 0.85)
     .sort((x, z) => worth(z) - worth(x))
     .slice(0, most);
 }

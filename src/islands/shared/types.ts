@@ -1,5 +1,6 @@
 import type { PrerequisiteSort, SkillNature } from '../../core/skills/skill';
-import type { EstimateStep, SkillStatus } from '../../core/mastery/estimateMastery';
+import type { SkillStatus } from '../../core/mastery/estimateMastery';
+import type { EstimateStep } from '../../core/mastery/mapState';
 
 /** Wire types of the API that islands read. */
 export interface GameWire {
@@ -40,12 +41,15 @@ export interface SkillWire {
   wantedAt: { us: number; england: number };
   prerequisites: { id: string; sort: PrerequisiteSort }[];
   codes: string[];
+  supports?: string[];
+  slips: string[];
 }
 export interface StrandWire {
   id: string;
   title: string;
   hue: string;
   line: string;
+  ladder: string[];
   skills: string[];
 }
 export interface KindWire {
@@ -110,6 +114,8 @@ export interface LearnerWire {
 export interface EstimateWire {
   skill: string;
   mastery: number;
+  asSeen: number;
+  retention: number;
   interval: [number, number];
   seen: boolean;
   notes: number;

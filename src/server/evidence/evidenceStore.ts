@@ -69,7 +69,7 @@ function addOne(tx: Tx, e: EvidenceInput, today: string, now: string, prefix: st
 }
 
 /** Supports that are not things in the cupboard. */
-export const helpWithoutThings = ['fingers', 'hint', 'reading-aloud', 'extra-time', 'adult-beside'] as const;
+export const helpWithoutThings = ['fingers', 'hint', 'list-of-facts', 'writing-steps', 'reading-aloud', 'extra-time', 'adult-beside'] as const;
 
 function isSupport(tx: Tx, id: string): boolean {
   return (helpWithoutThings as readonly string[]).includes(id) || tx.select().from(kinds).where(eq(kinds.id, id)).get() !== undefined;

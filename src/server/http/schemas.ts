@@ -68,7 +68,7 @@ export const evidenceFields: Record<string, Schema> = {
 };
 export const evidenceBody = closed(evidenceFields, ['learner', 'kind', 'skill']);
 
-export const masteryItem = obj({ skill: str, mastery: num, interval: arr(num), seen: bool, status: oneOf('not-yet', 'growing', 'on-their-own', 'worth-checking') });
+export const masteryItem = obj({ skill: str, mastery: num, asSeen: num, retention: num, interval: arr(num), seen: bool, status: oneOf('not-yet', 'growing', 'on-their-own', 'worth-checking') });
 
 export const lock = closed({ learner: str, round: { type: 'integer', minimum: 0 }, game: str }, ['learner', 'round', 'game']);
 export const planFields: Record<string, Schema> = {
