@@ -88,3 +88,47 @@ export function itemText(item: Item): string {
 
 /** A sentence of a mechanism with its two numbers filled in; fractions are written as such. */
 export const toldText = (sentence: string, x: number, y: number, fractions = false): string => sentence.replaceAll('{x}', fractions && x > 100 ? fractionText(x) : plain(x)).replaceAll('{y}', fractions && y > 100 ? fractionText(y) : plain(y));
+
+/** An item as a question to show a learner, with what is asked left open; null where only things can ask it. */
+export function questionText({ op, a, b, result, unknown }: Item): string | null {
+  const [x, y, r] = [plain(a), plain(b), plain(result)];
+  const gap = (sign: string): string => `${unknown === 'a' ? '?' : x} ${sign} ${unknown === 'b' ? '?' : y} = ${unknown === 'result' ? '?' : r}`;
+  switch (op) {
+    case 'add':
+    case 'compose':
+    case 'fact-family':
+      return gap('+');
+    case 'subtract':
+    case 'decompose':
+      return gap('−');
+    case 'multiply':
+    case 'times-family':
+      return gap('×');
+    case 'divide':
+      return gap('÷');
+    case 'compare':
+      return `Which is more: ${x} or ${y}?`;
+    case 'read-numeral':
+      return x;
+    case 'round':
+      return `${x} to the nearest ${y}: ?`;
+    case 'next-in-sequence':
+      return `${plain(a - b)}, ${x}, ?`;
+    case 'factor':
+      return `Is ${y} a factor of ${x}?`;
+    case 'odd-even':
+      return `${x}: odd or even?`;
+    case 'balance':
+      return `${y} + ? = ${x}`;
+    case 'compare-fraction':
+      return `Which is more: ${fractionText(a)} or ${fractionText(b)}?`;
+    case 'equivalent-fraction':
+      return `Is ${fractionText(a)} the same as ${fractionText(b)}?`;
+    case 'add-fraction':
+      return `${fractionText(a)} + ${fractionText(b)} = ?`;
+    case 'subtract-fraction':
+      return `${fractionText(a)} − ${fractionText(b)} = ?`;
+    default:
+      return null;
+  }
+}

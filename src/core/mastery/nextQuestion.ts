@@ -30,7 +30,7 @@ const bits = (p: number): number => (p <= 0 || p >= 1 ? 0 : -(p * Math.log2(p) +
  * (D. V. Lindley 1956, on the measure of the information provided by an experiment).
  * Null when no question is worth asking. Cost: skills² · levels per line.
  */
-export function nextQuestion(graph: SkillGraph, learner: LearnerFacts, map: MapState, today: string, strands: readonly string[]): NextQuestion | null {
+export function nextQuestion(graph: SkillGraph, learner: LearnerFacts, map: MapState, today: string, strands: readonly string[], leaveOut: ReadonlySet<string> = new Set()): NextQuestion | null {
   const age = ageOn(learner.born, today);
   let best: { skill: number; information: number } | null = null;
   let open = 0;
@@ -46,7 +46,7 @@ export function nextQuestion(graph: SkillGraph, learner: LearnerFacts, map: MapS
     open += uncertain;
     atStart += table.reduce((sum, row) => sum + bits(mean(row, blank)), 0);
     for (const [i, k] of members.entries()) {
-      if (settled[i]) continue;
+      if (settled[i] || leaveOut.has(graph.skills[k]!.id)) continue;
       let after = 0;
       for (const { ifKnown, ifNot } of Object.values(answerModel)) {
         const posterior = weights.map((w, o) => w * (table[i]![o]! * ifKnown + (1 - table[i]![o]!) * ifNot));

@@ -81,6 +81,10 @@ export function compilePredicate(predicate: ItemPredicate): ItemTest {
     const step = p.largerMultipleOf;
     tests.push((i) => Math.max(i.a, i.b) % step === 0);
   }
+  if (p.resultMultipleOf !== undefined) {
+    const step = p.resultMultipleOf;
+    tests.push((i) => i.result % step === 0);
+  }
   if (p.aMultipleOf !== undefined) {
     const step = p.aMultipleOf;
     tests.push((i) => i.a % step === 0);

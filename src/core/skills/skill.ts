@@ -28,6 +28,8 @@ export interface ItemPredicate {
   readonly bothMultiplesOf?: number;
   /** The larger operand is a multiple of this. */
   readonly largerMultipleOf?: number;
+  /** The result is a multiple of this. */
+  readonly resultMultipleOf?: number;
   /** The first number is a multiple of this (times on the clock, say). */
   readonly aMultipleOf?: number;
   /** Both fractions have one of these denominators. */

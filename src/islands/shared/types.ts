@@ -1,4 +1,4 @@
-import type { PrerequisiteSort, SkillNature } from '../../core/skills/skill';
+import type { ItemPredicate, PrerequisiteSort, SkillNature } from '../../core/skills/skill';
 import type { SkillStatus } from '../../core/mastery/estimateMastery';
 import type { EstimateStep } from '../../core/mastery/mapState';
 
@@ -41,6 +41,7 @@ export interface SkillWire {
   wantedAt: { us: number; england: number };
   prerequisites: { id: string; sort: PrerequisiteSort }[];
   codes: string[];
+  predicate: ItemPredicate | null;
   supports?: string[];
   slips: string[];
 }

@@ -1,10 +1,11 @@
 import type { Db } from '../db/db';
 import { groups } from '../db/schema';
 import { addEvidence, evidenceOf, helpWithoutThings, masteryOf, retractEvidence, type EvidenceRow } from '../evidence/evidenceStore';
-import { any, arr, bool, closed, int, list, nullable, obj, page, pageQuery, type Route, str } from '../http/route';
+import { any, arr, bool, closed, int, list, nullable, num, obj, page, pageQuery, type Route, str } from '../http/route';
 import { bytesBody, changed, evidenceBody, learnerFields, learnerResponse, masteryItem } from '../http/schemas';
 import { helpWords } from '../../text/sentences';
 import { bytesOf } from '../shelf/routes';
+import { placementNext } from './placement';
 import { importRoster } from './importRoster';
 import { allLearners, createLearner, eraseLearner, exportLearner, groupOf, learnerById, updateLearner, type LearnerRow } from './learnerStore';
 
@@ -26,6 +27,14 @@ export const learnerRoutes: readonly Route[] = [
     query: { ...pageQuery, steps: { enum: ['true', 'false'] } },
     response: list(masteryItem),
     handle: ({ db, params, query, today }) => page(masteryOf(db, learnerById(db, params['id']!), today).map(({ steps, ...e }) => (query['steps'] === 'false' ? e : { ...e, steps })), query),
+  },
+  {
+    method: 'POST',
+    path: '/learners/{id}/placement',
+    summary: 'The question that tells most next; answers of this sitting are sent along and saved elsewhere',
+    body: closed({ answers: { type: 'array', maxItems: 300, items: closed({ skill: str, result: { enum: ['stuck', 'support', 'alone'] } }, ['skill', 'result']) }, strands: arr(str), leaveOut: arr(str) }, ['answers']),
+    response: obj({ next: nullable(str), information: num, open: num }),
+    handle: ({ db, params, body, today }) => placementNext(db, params['id']!, body.answers, body.strands, body.leaveOut ?? [], today),
   },
   { method: 'POST', path: '/imports/roster', summary: 'Preview or bring in a roster CSV, all or nothing', body: bytesBody, response: obj({ committed: bool, drafts: arr(any), problems: arr(any), remarks: arr(any), added: int }), handle: ({ db, body, today, now }) => importRoster(db, bytesOf(body), body.commit === true, today, now) },
   { method: 'GET', path: '/groups', summary: 'Groups', query: pageQuery, response: list(obj({ id: str, title: str })), handle: ({ db, query }) => page(db.select().from(groups).all(), query) },

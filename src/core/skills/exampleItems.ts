@@ -1,0 +1,73 @@
+import { fractionCode } from '../items/fraction';
+import { type Item, type Operation, operations, resultOf, type Unknown } from '../items/item';
+import { below, createRng, type Rng } from '../shared/rng';
+import { compilePredicate, operationsOf } from './compilePredicate';
+import type { ItemPredicate } from './skill';
+
+/** Items drawn for a predicate: some that are a chance for the skill, and some of the same kind that are not. */
+export interface Examples {
+  readonly match: readonly Item[];
+  readonly miss: readonly Item[];
+}
+
+const draws = 6000;
+const spans = [5, 10, 20, 100, 1000] as const;
+const denominators = [2, 3, 4, 5, 6, 8, 10] as const;
+const fractionOps: readonly Operation[] = ['name-fraction', 'equivalent-fraction', 'compare-fraction', 'add-fraction', 'subtract-fraction'];
+
+/** Draws up to `wanted` different items on either side of a predicate, the same for the same seed. */
+export function exampleItems(predicate: ItemPredicate, wanted: number, seed = 1): Examples {
+  const test = compilePredicate(predicate);
+  const rng = createRng(seed);
+  const asked = operationsOf(predicate) ?? operations;
+  const reps = listed(predicate, 'rep') ?? ['numerals'];
+  const unknowns = listed(predicate, 'unknown') ?? ['result'];
+  const match = new Map<string, Item>();
+  const miss = new Map<string, Item>();
+  for (let i = 0; i < draws && (match.size < wanted || miss.size < wanted); i++) {
+    const op = asked[below(rng, asked.length)]!;
+    const item = draw(op, predicate, rng);
+    if (!item) continue;
+    const full: Item = { ...item, rep: reps[below(rng, reps.length)]!, unknown: unknowns[below(rng, unknowns.length)]! as Unknown };
+    const side = test(full) ? match : miss;
+    const key = `${op}|${full.a}|${full.b}|${full.rep}|${full.unknown}`;
+    if (side.size < wanted) side.set(key, full);
+  }
+  return { match: [...match.values()], miss: [...miss.values()] };
+}
+
+/** All values a condition allows anywhere in the predicate; null when it is not named. */
+function listed<K extends 'rep' | 'unknown'>(p: ItemPredicate, key: K): Item[K][] | null {
+  const own = p[key] as Item[K] | readonly Item[K][] | undefined;
+  if (own !== undefined) return [own].flat() as Item[K][];
+  const inner = (p.anyOf ?? []).map((x) => listed(x, key));
+  return inner.length > 0 && inner.every((x) => x !== null) ? inner.flatMap((x) => x!) : null;
+}
+
+function draw(op: Operation, p: ItemPredicate, rng: Rng): Omit<Item, 'rep' | 'unknown'> | null {
+  if (fractionOps.includes(op)) {
+    const pool = p.denominators ?? denominators;
+    const fraction = (): number => {
+      const d = pool[below(rng, pool.length)]!;
+      return fractionCode(1 + below(rng, d), d);
+    };
+    const [a, b] = [fraction(), fraction()];
+    return { op, a, b, result: resultOf(op, a, b) };
+  }
+  const span = spans[below(rng, spans.length)]!;
+  const number = (range: readonly [number, number] | undefined): number => (range && below(rng, 2) === 0 ? range[0] + below(rng, range[1] - range[0] + 1) : (p.negative ? -span : 0) + below(rng, span * (p.negative ? 2 : 1) + 1));
+  let a = number(p.a ?? p.larger);
+  const b = p.either && below(rng, 2) === 0 ? p.either[below(rng, p.either.length)]! : number(p.b ?? p.smaller);
+  if (p.aMultipleOf && below(rng, 2) === 0) a -= a % p.aMultipleOf;
+  if (p.bondOf !== undefined && below(rng, 2) === 0) a = Math.max(0, p.bondOf - b);
+  if (op === 'divide') {
+    if (b === 0) return null;
+    a *= b;
+  }
+  // A whole is at least its part, but for numbers below zero.
+  if (!p.negative && (op === 'subtract' || op === 'decompose' || op === 'balance') && a < b) return null;
+  if (op === 'factor' && b === 0) return null;
+  if (op === 'round' && b === 0) return null;
+  if (op === 'next-in-pattern' && (a < 2 || a > 8)) return null;
+  return { op, a, b, result: resultOf(op, a, b) };
+}
