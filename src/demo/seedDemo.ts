@@ -1,107 +1,67 @@
 import { eq, lt } from 'drizzle-orm';
-import { shippedGraph } from '../contract/shippedData';
-import { createRng, uniform } from '../core/shared/rng';
-import type { Db } from '../server/db/db';
+import { shippedLibrary } from '../contract/shippedLibrary';
+import { plainWords } from '../core/content/cells';
+import { ageOn } from '../core/mastery/evidence';
 import { openDb } from '../server/db/open';
 import { games, meetings, plans, settings } from '../server/db/schema';
-import { addEvidence, type EvidenceInput } from '../server/evidence/evidenceStore';
+import { addEvidence, evidenceOf } from '../server/evidence/evidenceStore';
 import { closePool } from '../server/jobs/pool';
 import { createLearner } from '../server/learners/learnerStore';
-import { planById, startPlan } from '../server/planning/planStore';
+import { startPlan } from '../server/planning/planStore';
 import { wirePlan } from '../server/planning/wirePlan';
+import { takeFromLibrary } from '../server/shelf/libraryRoutes';
 import { offersOf } from '../server/shelf/offers';
 import { createGame, createVariant, setStock } from '../server/shelf/shelfStore';
 import { putTerm } from '../server/term/termStore';
-import { demoGames, type DemoLearner, demoLearners, demoStock } from './world';
+import { checkIn, daysBefore, type Inhabitant, placed, playedSession, sessionRequest, settle } from './term';
+import { demoGames, demoLearners, demoStock } from './world';
 
-const daysBefore = (day: string, n: number): string => new Date(Date.parse(day) - n * 86_400_000).toISOString().slice(0, 10);
 const seedOfWorld = 20;
+const weeksPlayed = 5;
+const weeksInTerm = 12;
+const dayMs = 86_400_000;
 
 /** Brings the demo world in, dated around `today`. Everything in it is invented; the same day gives the same world. */
 export async function seedDemo(today: string): Promise<void> {
   const db = openDb();
   if (db.select().from(games).all().length > 0) return;
-  const termStart = daysBefore(today, 7);
+  const start = daysBefore(today, 7 * weeksPlayed);
   const noon = (day: string): string => `${day}T10:00:00.000Z`;
   for (const { variants, ...game } of demoGames) {
-    const { id } = createGame(db, game, noon(termStart));
+    const { id } = createGame(db, game, noon(start));
     for (const v of variants) createVariant(db, id, v);
   }
+  const own = new Set(demoGames.map((g) => plainWords(g.title)));
+  for (const game of shippedLibrary) if (!own.has(plainWords(game.title))) takeFromLibrary(db, game.id, noon(start));
   for (const [kind, quantity] of Object.entries(demoStock)) setStock(db, kind, quantity);
-  const ids = new Map<string, DemoLearner>();
-  for (const l of demoLearners) {
-    const born = new Date(Date.parse(today) - l.ageMonths * 30.4375 * 86_400_000).toISOString().slice(0, 7);
-    const { id } = createLearner(db, { nickname: l.nickname, born, framework: 'us', group: l.group, supportsInUse: [...(l.supportsInUse ?? [])], actions: [...(l.actions ?? [])] }, termStart, noon(termStart));
-    ids.set(id, l);
-  }
+  const people = demoLearners.map((l): Inhabitant => {
+    const born = new Date(Date.parse(today) - l.ageMonths * 30.4375 * dayMs).toISOString().slice(0, 7);
+    const { id } = createLearner(db, { nickname: l.nickname, born, framework: l.framework ?? 'us', group: l.group, supportsInUse: [...(l.supportsInUse ?? [])], permanentSupports: [...(l.permanentSupports ?? [])], actions: [...(l.actions ?? [])] }, start, noon(start));
+    const facts = { born, framework: l.framework ?? 'us', permanentSupports: l.permanentSupports ?? [], supportsInUse: l.supportsInUse ?? [] } as const;
+    return settle(id, l, facts, ageOn(born, start), seedOfWorld);
+  });
   const weekday = (day: string): number => new Date(day).getUTCDay() || 7;
-  putTerm(db, { title: 'Signal Box co-op', starts: daysBefore(termStart, weekday(termStart) - 1), ends: daysBefore(termStart, weekday(termStart) - 1 - 7 * 8 + 1), weekdays: [weekday(today), weekday(daysBefore(today, 4))], startsAt: '10:00', rounds: 3, minutes: 15, tables: 4, helpers: 3 });
-  db.delete(meetings).where(lt(meetings.date, daysBefore(today, 7))).run();
-  for (const [id, l] of ids) addEvidence(db, placementOf(id, l, daysBefore(today, 8)), today, noon(today));
+  const monday = daysBefore(start, weekday(start) - 1);
+  putTerm(db, { title: 'Signal Box co-op', starts: monday, ends: daysBefore(monday, -7 * weeksInTerm + 1), weekdays: [weekday(today), weekday(daysBefore(today, 4))], startsAt: '10:00', rounds: 3, minutes: 15, tables: 4, helpers: 3 });
+  db.delete(meetings).where(lt(meetings.date, start)).run();
+  for (const who of people) addEvidence(db, placed(who, start, seedOfWorld), today, noon(today));
   await offersOf(db);
-  for (const [i, day] of [daysBefore(today, 7), daysBefore(today, 4)].entries()) await playedSession(db, day, today, ids, i);
-  const job = await (await startPlan(db, sessionRequest(today, [...ids.keys()]), today, noon(today))).finished;
+  const past = db.select().from(meetings).all().map((m) => m.date).filter((d) => d < today).sort();
+  for (const [i, day] of past.entries()) {
+    await playedSession(db, day, start, people, seedOfWorld, i);
+    if (i % 4 === 3) for (const who of people) checkInOn(who, day);
+  }
+  const job = await (await startPlan(db, sessionRequest(today, people.map((p) => p.id), seedOfWorld, 1), today, noon(today))).finished;
   if (job.status !== 'done') throw new Error(job.problem?.message);
   // Profiles at the sizes the plans use, so that no page waits for them.
-  for (const p of db.select().from(plans).all()) await wirePlan(db, p);
+  for (const p of db.select().from(plans).where(eq(plans.date, today)).all()) await wirePlan(db, p);
   db.insert(settings).values({ key: 'demo', value: today }).onConflictDoNothing().run();
-}
 
-const sessionRequest = (date: string, present: string[]) => ({ date, present, rounds: 3, minutes: 15, tables: 4, helpers: 3, seed: seedOfWorld, seconds: 1 });
-
-function levelOf(l: DemoLearner, strand: string): number {
-  return l.ageMonths / 12 + (l.ahead[strand] ?? 0);
-}
-
-/** A ladder walk in every strand around the child's level. */
-function placementOf(id: string, l: DemoLearner, day: string): EvidenceInput[] {
-  const graph = shippedGraph();
-  return graph.strands.flatMap((strand) => {
-    const level = levelOf(l, strand.id);
-    const ladder = strand.skills.map((s) => graph.skills[graph.indexOf.get(s)!]!).filter((s) => Math.abs(s.wantedAt.us - level) < 1.1);
-    return ladder.map((s): EvidenceInput => {
-      const gap = level - s.wantedAt.us;
-      return { learner: id, at: `${day}T10:00:00Z`, kind: 'placement', skill: s.id, result: gap > 0.15 ? 'alone' : gap > -0.3 ? 'support' : 'stuck', by: { role: 'organiser' } };
-    });
-  });
-}
-
-/** Plans a past day, plays it and notes what helpers would have noted. */
-async function playedSession(db: Db, day: string, today: string, ids: ReadonlyMap<string, DemoLearner>, index: number): Promise<void> {
-  const present = [...ids.keys()].filter((_, i) => index === 0 || i !== 2);
-  const job = await (await startPlan(db, { ...sessionRequest(day, present), seed: seedOfWorld + index }, day, `${day}T09:00:00.000Z`)).finished;
-  if (job.status !== 'done') throw new Error(job.problem?.message);
-  const plan = planById(db, job.result!.plan);
-  const graph = shippedGraph();
-  const rng = createRng(seedOfWorld, index);
-  const wired = (await wirePlan(db, plan)) as { rounds: { tables: { seats: { learner: string; variant: string; doses: { skill: string }[] }[] }[] }[] };
-  const notes: EvidenceInput[] = [];
-  wired.rounds.forEach((round, r) =>
-    round.tables.forEach((table) =>
-      table.seats.forEach((seat) => {
-        const skill = seat.doses[0]?.skill;
-        if (!skill || uniform(rng) < 0.15) return;
-        const s = graph.skills[graph.indexOf.get(skill)!]!;
-        const gap = levelOf(ids.get(seat.learner)!, s.strand) - s.wantedAt.us + (uniform(rng) - 0.5) * 0.6;
-        const result = gap > 0.1 ? 'alone' : gap > -0.4 ? 'support' : 'stuck';
-        notes.push({
-          learner: seat.learner,
-          at: `${day}T${String(10 + Math.floor((r * 20) / 60)).padStart(2, '0')}:${String((r * 20 + 12) % 60).padStart(2, '0')}:00Z`,
-          kind: 'note',
-          skill,
-          result,
-          ...(result === 'support' ? { support: ids.get(seat.learner)!.supportsInUse?.[0] ?? 'hint' } : {}),
-          ...(result === 'alone' ? { how: uniform(rng) < 0.5 ? 'knew' : 'worked-out' } : {}),
-          variant: seat.variant,
-          session: plan.id,
-          ...(result === 'stuck' && s.strand === 'subtract' ? { items: [{ op: 'subtract', a: 13, b: 8, correct: false }] } : {}),
-          by: { role: 'helper' },
-        });
-      }),
-    ),
-  );
-  addEvidence(db, notes, today, `${day}T12:00:00.000Z`);
-  db.update(plans).set({ playedAt: `${day}T11:00:00.000Z` }).where(eq(plans.id, plan.id)).run();
+  /** The sheet is about what was noted last. */
+  function checkInOn(who: Inhabitant, day: string): void {
+    const last = evidenceOf(db, who.id).filter((e) => e.kind === 'note').at(-1);
+    if (last) checkIn(db, who, day, start, last.skill, seedOfWorld);
+  }
 }
 
 const today = process.env['ZEITGEBER_TODAY'] ?? new Date(Date.now() - new Date().getTimezoneOffset() * 60_000).toISOString().slice(0, 10);

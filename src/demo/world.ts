@@ -148,18 +148,27 @@ export interface DemoLearner {
   /** How far ahead of age, in years, by strand. */
   readonly ahead: Readonly<Record<string, number>>;
   readonly supportsInUse?: readonly string[];
+  /** Tools this child keeps for good. */
+  readonly permanentSupports?: readonly string[];
+  readonly framework?: 'us' | 'england';
   readonly actions?: readonly string[];
 }
 
 export const demoLearners: readonly DemoLearner[] = [
-  { nickname: 'Lark', ageMonths: 65, group: 'Lower lamps', ahead: { counting: 0.3, bonds: -0.2 } },
+  { nickname: 'Lark', ageMonths: 62, group: 'Lower lamps', ahead: { counting: 0.3, bonds: -0.2 } },
+  { nickname: 'Wren', ageMonths: 66, group: 'Lower lamps', ahead: { shapes: 0.5, add: 0.6, bonds: 0.5 } },
   { nickname: 'Rowan', ageMonths: 71, group: 'Lower lamps', ahead: { counting: 0.2, add: 0.3 }, actions: ['Sits where the numerals are the right way up'] },
-  { nickname: 'Teasel', ageMonths: 80, group: 'Lower lamps', ahead: { bonds: 0.2, subtract: -0.4 } },
-  { nickname: 'Linnet', ageMonths: 85, group: 'Middle lamps', ahead: { add: 0.4, 'place-value': 0.3 } },
+  { nickname: 'Teasel', ageMonths: 78, group: 'Lower lamps', ahead: { bonds: 0.2, subtract: -0.4 } },
+  { nickname: 'Moth', ageMonths: 82, group: 'Lower lamps', ahead: { counting: -0.5, add: -0.6, bonds: -0.6 }, actions: ['Large, uncluttered print', 'A movement break after each round'] },
+  { nickname: 'Linnet', ageMonths: 86, group: 'Middle lamps', ahead: { add: 0.4, 'place-value': 0.3 } },
   { nickname: 'Sorrel', ageMonths: 93, group: 'Middle lamps', ahead: { bonds: -0.8, subtract: -0.7 }, supportsInUse: ['bead-frame'] },
+  { nickname: 'Tansy', ageMonths: 97, group: 'Middle lamps', ahead: { multiply: 0.8, add: 0.3 }, framework: 'england' },
   { nickname: 'Bracken', ageMonths: 101, group: 'Middle lamps', ahead: { multiply: 0.4, subtract: -0.5 } },
+  { nickname: 'Sedge', ageMonths: 107, group: 'Middle lamps', ahead: { fractions: -0.4, 'place-value': -0.5 }, permanentSupports: ['hundred-chart'] },
   { nickname: 'Robin', ageMonths: 112, group: 'Upper lamps', ahead: { multiply: -0.3, add: 0.2 } },
-  { nickname: 'Hazel', ageMonths: 121, group: 'Upper lamps', ahead: { multiply: -0.6 } },
+  { nickname: 'Hazel', ageMonths: 119, group: 'Upper lamps', ahead: { multiply: -0.6 } },
+  { nickname: 'Alder', ageMonths: 126, group: 'Upper lamps', ahead: { fractions: 0.4, multiply: 0.3 }, framework: 'england' },
+  { nickname: 'Yarrow', ageMonths: 133, group: 'Upper lamps', ahead: { fractions: -0.6, measuring: 0.3 } },
 ];
 
 /** What is in the cupboard. */
@@ -184,4 +193,26 @@ export const demoStock: Readonly<Record<string, number>> = {
   'column-sheet': 20,
   'recording-sheet': 20,
   'card-stand': 4,
+  'playing-cards': 2,
+  'operation-die': 2,
+  'number-line': 3,
+  'hex-board': 1,
+  'track-board': 3,
+  dominoes: 1,
+  'edge-tiles': 1,
+  'balance-beam': 1,
+  'clock-face': 2,
+  coins: 60,
+  'fraction-strips': 4,
+  'sand-timer': 2,
+  'grid-cards': 12,
+  'chain-card-set': 2,
+  'story-card-set': 1,
+  'task-card-set': 2,
+  'match-halves': 2,
+  'call-cards': 2,
+  'unit-tiles': 60,
+  'mirror-tile': 3,
+  ruler: 8,
+  'fact-wheel': 2,
 };

@@ -1,7 +1,8 @@
 import type { SkillGraph } from '../skills/skillGraph';
-import { ageOn, type EvidenceResult, type LearnerFacts } from './evidence';
+import { ageOn, daysBetween, type EvidenceResult, type LearnerFacts } from './evidence';
 import { levelOf, normPrior, offsets } from './levelGrid';
 import { type MapState, strandIndex } from './mapState';
+import { afterForgetting, retention } from './retention';
 
 /** The question that tells most about where a learner stands, and how much is still open. */
 export interface NextQuestion {
@@ -15,6 +16,8 @@ export interface NextQuestion {
 
 /** Asking goes on while a question is expected to settle this many bits. */
 const leastBits = 0.6;
+/** What was seen less than so many days ago is not asked again. */
+const askAgainDays = 21;
 /** How likely each answer is from somebody who holds a step, and who does not (common practice, no source). */
 const answerModel: Readonly<Record<EvidenceResult, { readonly ifKnown: number; readonly ifNot: number }>> = {
   alone: { ifKnown: 0.8, ifNot: 0.1 },
@@ -40,8 +43,10 @@ export function nextQuestion(graph: SkillGraph, learner: LearnerFacts, map: MapS
     if (members.length === 0) continue;
     const weights = levelOf(map.levels, strandIndex(graph, members[0]!));
     const table = members.map((k) => Float64Array.from(offsets, (o) => normPrior(age + o, graph.skills[k]!.wantedAt[learner.framework])));
-    const now = table.map((row) => mean(row, weights));
-    const settled = members.map((k) => map.skills[k]!.lastSeen !== null);
+    const quiet = members.map((k) => (map.skills[k]!.lastSeen === null ? null : daysBetween(map.skills[k]!.lastSeen!, today)));
+    const settled = quiet.map((days) => days !== null && days < askAgainDays);
+    // What was seen long ago stands where it was left, a little forgotten, and may be asked again.
+    const now = members.map((k, i) => (quiet[i] === null ? mean(table[i]!, weights) : afterForgetting(map.skills[k]!.known, retention(map.skills[k]!.memory, quiet[i]!))));
     const uncertain = now.reduce((sum, p, i) => (settled[i] ? sum : sum + bits(p)), 0);
     open += uncertain;
     atStart += table.reduce((sum, row) => sum + bits(mean(row, blank)), 0);
@@ -56,7 +61,7 @@ export function nextQuestion(graph: SkillGraph, learner: LearnerFacts, map: MapS
         let left = 0;
         for (const [j, row] of table.entries()) {
           if (settled[j]) continue;
-          const p = j === i ? (now[i]! * ifKnown) / (now[i]! * ifKnown + (1 - now[i]!) * ifNot) : mean(row, posterior);
+          const p = j === i ? (now[i]! * ifKnown) / (now[i]! * ifKnown + (1 - now[i]!) * ifNot) : quiet[j] === null ? mean(row, posterior) : now[j]!;
           left += bits(p);
         }
         after += chance * left;

@@ -21,7 +21,7 @@ export interface ProfileSummary {
   readonly facts: number;
 }
 
-const dosesKept = 10;
+const dosesKept = 24;
 const leastShare = 0.005;
 const short = (n: number, digits = 4): number => Number(n.toPrecision(digits));
 

@@ -4,6 +4,7 @@ import { Button } from '../../ui/Button';
 import { Dialog } from '../../ui/Dialog';
 import { Empty, Failure, Loading } from '../../ui/Empty';
 import { LinkButton } from '../../ui/LinkButton';
+import { foldFrom } from '../../ui/foldLine';
 import { SignalArm } from '../../ui/SignalArm';
 import { get, link, type Page } from '../shared/api';
 import { HelpNext } from '../learner/HelpNext';
@@ -26,6 +27,13 @@ export default function LearnersView() {
 
 /** Distance between two small arms. */
 const armPitch = 7.8;
+/** Arms drawn of each line: those around the edge of what is there. */
+const armsShown = 7;
+
+function edgeOf(ids: readonly string[], map: ReadonlyMap<string, EstimateWire>): readonly string[] {
+  const from = foldFrom(ids.map((id) => map.get(id)?.asSeen ?? 0), -1, null, armsShown);
+  return ids.slice(from, from + armsShown);
+}
 
 /** Learners × strands: how far each line is signalled clear, and what is good next. */
 function Learners() {
@@ -103,9 +111,9 @@ function Learners() {
                       </td>
                       {skills.strands.map((s) => (
                         <td key={s.id}>
-                          <svg viewBox={`0 0 ${s.skills.length * armPitch + 6} 22`} width={s.skills.length * armPitch + 6} height="22" role="img" aria-label={strandWords(s.skills, map)}>
-                            <path d={`M3 17H${s.skills.length * armPitch}`} stroke="var(--rule-strong)" />
-                            {s.skills.map((id, k) => {
+                          <svg viewBox={`0 0 ${armsShown * armPitch + 6} 22`} width={armsShown * armPitch + 6} height="22" role="img" aria-label={strandWords(s.skills, map)}>
+                            <path d={`M3 17H${armsShown * armPitch}`} stroke="var(--rule-strong)" />
+                            {edgeOf(s.skills, map).map((id, k) => {
                               const e = map.get(id);
                               return e ? <SignalArm key={id} x={5 + k * armPitch} y={17} size={0.5} mastery={e.asSeen} seen={e.seen} interval={null} hue={`var(--strand-${s.hue})`} /> : null;
                             })}
@@ -122,7 +130,7 @@ function Learners() {
               </tbody>
             ))}
           </table>
-          <p className={`${panel.soft} ${panel.small}`}>An arm a step: flat not yet, raised growing, upright on their own; hollow where nobody has seen it yet.</p>
+          <p className={`${panel.soft} ${panel.small}`}>An arm a step, the seven around the edge of each line: flat not yet, raised growing, upright on their own; hollow where nobody has seen it yet.</p>
         </div>
       )}
       {asking && (

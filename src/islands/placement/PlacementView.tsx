@@ -91,7 +91,7 @@ function Placement({ id }: { id: string }) {
           {!next && question.data && (
             <>
               <h2>{lines.length === 0 ? 'Choose a line to ask about' : 'Enough for now'}</h2>
-              {lines.length > 0 && <p className={styles.looks}>Another question would tell little. Save, and let play show the rest.</p>}
+              {lines.length > 0 && <p className={styles.looks}>{answers.size > 0 ? 'Another question would tell little. Save, and let play show the rest.' : 'Enough was seen on these lines lately. Choose another line, or let play show the rest.'}</p>}
               {answers.size > 0 && (
                 <Button kind="plain" onClick={undoLast}>
                   Back to the last question
@@ -99,7 +99,7 @@ function Placement({ id }: { id: string }) {
               )}
             </>
           )}
-          {question.data && lines.length > 0 && (
+          {question.data && lines.length > 0 && answers.size > 0 && (
             <p className={styles.meter}>
               <svg viewBox="0 0 200 12" role="img" aria-label={`${settled} % of what was open is settled`}>
                 <path d="M2 6H198" className={styles.track} />

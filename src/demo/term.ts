@@ -1,0 +1,117 @@
+import { eq } from 'drizzle-orm';
+import { shippedGraph } from '../contract/shippedData';
+import { ASSUMPTIONS } from '../core/cohort/assumptions';
+import { numberStrands } from '../core/cohort/placeLearner';
+import { chanceOfRight, type InventedLearner, inventLearner, practise } from '../core/cohort/simulateLearner';
+import { answerOf } from '../core/cohort/simulateTerm';
+import type { LearnerFacts, NotedItem } from '../core/mastery/evidence';
+import { emptyMap, seeEvidence } from '../core/mastery/mapState';
+import { nextQuestion } from '../core/mastery/nextQuestion';
+import { below, createRng, type Rng, uniform } from '../core/shared/rng';
+import { exampleItems } from '../core/skills/exampleItems';
+import type { Db } from '../server/db/db';
+import { plans } from '../server/db/schema';
+import { addEvidence, type EvidenceInput } from '../server/evidence/evidenceStore';
+import { planById, startPlan } from '../server/planning/planStore';
+import { wirePlan } from '../server/planning/wirePlan';
+import type { DemoLearner } from './world';
+
+/** The world's learners are of the steady sort; see `core/cohort/assumptions`. */
+const nature = ASSUMPTIONS[0]!;
+const dayMs = 86_400_000;
+export const daysBefore = (day: string, n: number): string => new Date(Date.parse(day) - n * dayMs).toISOString().slice(0, 10);
+const daysFrom = (from: string, day: string): number => (Date.parse(day) - Date.parse(from)) / dayMs;
+
+/** A learner of the demo world: what the helpers do not know, and what they do. */
+export interface Inhabitant {
+  readonly id: string;
+  readonly facts: LearnerFacts;
+  readonly truth: InventedLearner;
+  readonly supports: readonly string[];
+}
+
+export function settle(id: string, l: DemoLearner, facts: LearnerFacts, ageAtStart: number, seed: number): Inhabitant {
+  const graph = shippedGraph();
+  const truth = inventLearner(graph, ageAtStart, { ...nature, learnerYears: 0.25, strandYears: 0.15 }, createRng(seed, l.ageMonths));
+  for (const [k, s] of graph.skills.entries()) truth.ability[k]! += (l.ahead[s.strand] ?? 0) / nature.yearsPerUnit;
+  return { id, facts, truth, supports: l.supportsInUse ?? [] };
+}
+
+const mostQuestions = 14;
+
+/** The placement a helper would have made on the first day, question by question. */
+export function placed(who: Inhabitant, day: string, seed: number): EvidenceInput[] {
+  const graph = shippedGraph();
+  const rng = createRng(seed, 900 + who.truth.age * 12);
+  const map = emptyMap(graph);
+  const out: EvidenceInput[] = [];
+  for (const lines of [numberStrands, graph.strands.map((s) => s.id)]) {
+    for (let q = 0; q < mostQuestions; q++) {
+      const next = nextQuestion(graph, who.facts, map, day, lines);
+      if (!next) break;
+      const at = `${day}T09:${String(out.length).padStart(2, '0')}:00.000Z`;
+      const { result } = answerOf(who.truth, next.skill, 0, nature, 3, rng);
+      seeEvidence(graph, who.facts, map, { id: `q${out.length}`, at, kind: 'placement', skill: graph.skills[next.skill]!.id, result, correct: null, total: null, how: null, support: null, items: [], by: { role: 'organiser', ownChild: false } });
+      out.push({ learner: who.id, at, kind: 'placement', skill: graph.skills[next.skill]!.id, result, by: { role: 'organiser' } });
+    }
+  }
+  return out;
+}
+
+export const sessionRequest = (date: string, present: string[], seed: number, seconds: number) => ({ date, present, rounds: 3, minutes: 15, tables: 4, helpers: 3, seed, seconds });
+
+const notedShare = 0.85;
+const awayShare = 0.08;
+const answersWatched = 6;
+const itemsKept = 5;
+
+/** Plans a past day, plays it, and notes what helpers would have noted. */
+export async function playedSession(db: Db, day: string, start: string, people: readonly Inhabitant[], seed: number, stream: number): Promise<void> {
+  const rng = createRng(seed, stream);
+  const present = people.filter(() => uniform(rng) >= awayShare);
+  const job = await (await startPlan(db, sessionRequest(day, present.map((p) => p.id), seed + stream, 0.4), day, `${day}T09:00:00.000Z`)).finished;
+  if (job.status !== 'done') throw new Error(job.problem?.message);
+  const plan = planById(db, job.result!.plan);
+  const wired = (await wirePlan(db, plan)) as { rounds: { tables: { seats: { learner: string; variant: string; doses: { skill: string }[] }[] }[] }[] };
+  const notes: EvidenceInput[] = [];
+  const days = daysFrom(start, day);
+  wired.rounds.forEach((round, r) => {
+    for (const seat of round.tables.flatMap((t) => t.seats)) {
+      const who = people.find((p) => p.id === seat.learner)!;
+      const k = shippedGraph().indexOf.get(seat.doses[0]?.skill ?? '');
+      if (k === undefined) continue;
+      if (uniform(rng) < notedShare) notes.push({ learner: who.id, at: `${day}T${String(10 + Math.floor((r * 20 + 12) / 60)).padStart(2, '0')}:${String((r * 20 + 12) % 60).padStart(2, '0')}:00Z`, kind: 'note', ...noted(who, k, days, rng), variant: seat.variant, session: plan.id, by: { role: 'helper' } });
+      practise(shippedGraph(), who.truth, k, days, nature);
+    }
+  });
+  if (notes.length > 0) addEvidence(db, notes, day, `${day}T12:00:00.000Z`);
+  db.update(plans).set({ playedAt: `${day}T11:00:00.000Z` }).where(eq(plans.id, plan.id)).run();
+}
+
+function noted(who: Inhabitant, k: number, day: number, rng: Rng): Pick<EvidenceInput, 'skill' | 'result' | 'how' | 'support' | 'items'> {
+  const { result, how, support } = answerOf(who.truth, k, day, nature, answersWatched, rng);
+  const items = answered(who, k, day, itemsKept, rng);
+  return { skill: shippedGraph().skills[k]!.id, result, ...(how ? { how } : {}), ...(support ? { support: support === 'hint' ? 'hint' : (who.supports[0] ?? 'fingers') } : {}), items };
+}
+
+/** Facts of a by-heart skill as they were answered: adding, taking away, times and sharing only. */
+function answered(who: Inhabitant, k: number, day: number, count: number, rng: Rng): NotedItem[] {
+  const { predicate } = shippedGraph().skills[k]!;
+  if (!predicate) return [];
+  const facts = exampleItems(predicate, count * 2, 1 + below(rng, 1000)).match.filter((i) => ['add', 'subtract', 'multiply', 'divide'].includes(i.op));
+  const p = chanceOfRight(who.truth, k, day, nature, false);
+  return facts.slice(0, count).map((i) => ({ op: i.op, a: i.a, b: i.b, correct: uniform(rng) < p }));
+}
+
+const sheetItems = 10;
+
+/** A sheet of ten, done alone, on a skill practised lately. */
+export function checkIn(db: Db, who: Inhabitant, day: string, start: string, skill: string, seed: number): void {
+  const k = shippedGraph().indexOf.get(skill)!;
+  const rng = createRng(seed, k);
+  const items = answered(who, k, daysFrom(start, day), sheetItems, rng);
+  const p = chanceOfRight(who.truth, k, daysFrom(start, day), nature, false);
+  const total = items.length > 3 ? items.length : sheetItems;
+  const correct = items.length > 3 ? items.filter((i) => i.correct).length : Array.from({ length: total }, () => (uniform(rng) < p ? 1 : 0)).reduce<number>((a, b) => a + b, 0);
+  addEvidence(db, [{ learner: who.id, at: `${day}T11:30:00Z`, kind: 'check-in', skill, correct, total, items: items.length > 3 ? items : [], by: { role: 'organiser' } }], day, `${day}T12:00:00.000Z`);
+}
