@@ -114,7 +114,7 @@ async function timeOf(count: number): Promise<number> {
     new Promise((resolve) => {
       w.removeAllListeners('message');
       w.on('message', (m: { type: string }) => m.type === 'done' && resolve());
-      w.postMessage({ kind: 'simulate', mechanism: 'running-total', parameters: {}, seats: 3, seed, games: n });
+      w.postMessage({ own: { skills: [], edges: [] }, task: { kind: 'simulate', mechanism: 'running-total', parameters: {}, seats: 3, seed, games: n } });
     });
   await Promise.all(workers.map((w) => run(w, 1, 5000)));
   let next = 0;

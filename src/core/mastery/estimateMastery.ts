@@ -1,4 +1,4 @@
-import type { SkillGraph } from '../skills/skillGraph';
+import { prerequisitesOf, type SkillGraph } from '../skills/skillGraph';
 import { ageOn, daysBetween, type Evidence, type LearnerFacts } from './evidence';
 import { levelOf, levelPrior, normPrior, yearsAhead } from './levelGrid';
 import { emptyMap, type EstimateStep, type MapState, seeEvidence, strandIndex } from './mapState';
@@ -65,7 +65,20 @@ export function readMap(graph: SkillGraph, learner: LearnerFacts, map: MapState,
   const levels = graph.strands.map((_, s) => levelOf(map.levels, s));
   const work = graph.skills.map((_, k) => beforeNeighbours(graph, learner, map, levels, k, age, today));
   inferFromNeighbours(graph, work);
-  return graph.skills.map((_, k) => estimateOf(graph, learner, work, k, age));
+  const goals = goalSkills(graph, learner);
+  return graph.skills.map((_, k) => estimateOf(graph, learner, work, k, age, goals));
+}
+
+/** The goals and everything they need, by index. */
+export function goalSkills(graph: SkillGraph, learner: Pick<LearnerFacts, 'goals'>): ReadonlySet<number> {
+  const found = new Set<number>();
+  for (const id of learner.goals ?? []) {
+    const k = graph.indexOf.get(id);
+    if (k === undefined) continue;
+    found.add(k);
+    for (const before of prerequisitesOf(graph, k)) found.add(before);
+  }
+  return found;
 }
 
 function beforeNeighbours(graph: SkillGraph, learner: LearnerFacts, map: MapState, levels: readonly Float64Array[], k: number, age: number, today: string): Work {
@@ -121,7 +134,7 @@ function infer(graph: SkillGraph, w: Work, because: 'later-skill' | 'earlier-ski
   w.asSeen = known;
 }
 
-function estimateOf(graph: SkillGraph, learner: LearnerFacts, work: readonly Work[], k: number, age: number): SkillEstimate {
+function estimateOf(graph: SkillGraph, learner: LearnerFacts, work: readonly Work[], k: number, age: number, goals: ReadonlySet<number>): SkillEstimate {
   const w = work[k]!;
   const skill = graph.skills[k]!;
   const wantedAt = skill.wantedAt[learner.framework];
@@ -129,8 +142,9 @@ function estimateOf(graph: SkillGraph, learner: LearnerFacts, work: readonly Wor
   const held = w.asSeen >= heldAt;
   const faded = seen && w.retained < worthCheckingBelow;
   const status: SkillStatus = held ? (faded ? 'worth-checking' : 'on-their-own') : w.asSeen >= growingFrom ? 'growing' : 'not-yet';
-  const wantedNow = wantedAt <= age + 0.1;
-  const next = !held && wantedAt <= age + nextInLineYears;
+  const byNorm = !learner.withoutNorms;
+  const wantedNow = goals.has(k) || (byNorm && wantedAt <= age + 0.1);
+  const next = !held && (goals.has(k) || (byNorm && wantedAt <= age + nextInLineYears));
   return {
     skill: skill.id,
     mastery: w.now,

@@ -34,6 +34,10 @@ export interface LearnerFacts {
   readonly permanentSupports: readonly string[];
   /** Tools in use now: they open what *needs it by heart*. */
   readonly supportsInUse: readonly string[];
+  /** Skills agreed on for this child. */
+  readonly goals?: readonly string[];
+  /** Goes by the goals alone: nothing is wanted by an age. */
+  readonly withoutNorms?: boolean;
 }
 
 /** Age in years on a day. // => ageOn('2019-09', '2026-09-15') is about 7 */

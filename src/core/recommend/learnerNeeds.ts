@@ -9,6 +9,9 @@ export interface NeedyLearner {
   readonly framework: 'us' | 'england';
   /** A support is in use: it opens what *needs it by heart*. */
   readonly supported: boolean;
+  /** Indices of agreed goals and what they need. */
+  readonly goals?: ReadonlySet<number>;
+  readonly withoutNorms?: boolean;
 }
 
 export interface LearnerNeeds {
@@ -27,6 +30,8 @@ export interface LearnerNeeds {
 /** A gap that is not ready yet is worth this part of one that is. */
 const notReadyShare = 0.2;
 const reviewNeed = 0.35;
+/** How far off everything counts that is no goal, for a child who goes by goals alone. */
+const notGoalYears = 2;
 /** Years over which a skill wanted later loses worth. */
 const aheadYears = 0.7;
 
@@ -42,7 +47,9 @@ export function learnerNeeds(graph: SkillGraph, learner: NeedyLearner, known: Fl
   for (let k = 0; k < n; k++) {
     success[k] = chanceRight(known[k]!, PARAMETERS.note);
     ready[k] = graph.needs[k]!.every(({ index, sort }) => (sort === 'heart' ? learner.supported || known[index]! >= heartThere : known[index]! >= ideaThere)) ? 1 : 0;
-    const ahead = Math.max(0, graph.skills[k]!.wantedAt[learner.framework] - learner.age);
+    // A goal is wanted now, whatever the age; without norms nothing else presses.
+    const goal = learner.goals?.has(k) ?? false;
+    const ahead = goal ? 0 : learner.withoutNorms ? notGoalYears : Math.max(0, graph.skills[k]!.wantedAt[learner.framework] - learner.age);
     const gap = Math.max(0, heldAt + 0.05 - known[k]!);
     need[k] = gap * (ready[k] ? 1 : notReadyShare) * Math.exp(-ahead / aheadYears) + (due[k] ? reviewNeed : 0);
   }

@@ -110,6 +110,9 @@ export interface LearnerWire {
   permanentSupports: string[];
   supportsInUse: string[];
   actions: string[];
+  goals: string[];
+  withoutNorms: boolean;
+  likings: string[];
   version: number;
 }
 export interface EstimateWire {

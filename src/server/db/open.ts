@@ -3,9 +3,11 @@ import { join, resolve } from 'node:path';
 import Database from 'better-sqlite3';
 import { drizzle } from 'drizzle-orm/better-sqlite3';
 import { migrate } from 'drizzle-orm/better-sqlite3/migrator';
+import { useOwnAdditions } from '../../contract/graphInUse';
 import journal from './migrations/meta/_journal.json';
 import type { Db } from './db';
 import * as schema from './schema';
+import { ownIn } from './ownIn';
 import { seedKinds } from './seedKinds';
 
 let opened: Db | null = null;
@@ -40,6 +42,7 @@ export function openAt(directory: string): Db {
   const db = drizzle(client, { schema }) as Db;
   migrate(db, { migrationsFolder: resolve(process.env['ZEITGEBER_MIGRATIONS'] ?? 'src/server/db/migrations') });
   seedKinds(db);
+  useOwnAdditions(ownIn(db));
   return db;
 }
 

@@ -1,5 +1,6 @@
 import { index, integer, primaryKey, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
 import type { NotedItem } from '../../core/mastery/evidence';
+import type { Skill } from '../../core/skills/skill';
 
 /** Names and settings of this workspace (title, framework, seed of the demo …). */
 export const settings = sqliteTable('settings', { key: text().primaryKey(), value: text().notNull() });
@@ -85,6 +86,12 @@ export const learners = sqliteTable(
     supportsInUse: text({ mode: 'json' }).$type<string[]>().notNull(),
     /** What helpers should do (seeing side, large print …), never a diagnosis. */
     actions: text({ mode: 'json' }).$type<string[]>().notNull(),
+    /** Skills that were agreed on for this child. */
+    goals: text({ mode: 'json' }).$type<string[]>().notNull().default([]),
+    /** Goes by the goals alone; nothing is "wanted by now". */
+    withoutNorms: integer({ mode: 'boolean' }).notNull().default(false),
+    /** Games this child asks for. */
+    likings: text({ mode: 'json' }).$type<string[]>().notNull().default([]),
     version: integer().notNull().default(1),
     createdAt: text().notNull(),
   },
@@ -123,6 +130,10 @@ export const evidence = sqliteTable(
     variantId: text(),
     planId: text(),
     items: text({ mode: 'json' }).$type<NotedItem[]>().notNull(),
+    /** Where it was brought in from; null when noted here. */
+    source: text({ enum: ['csv', 'xapi'] }),
+    /** Seconds for a whole sheet, where somebody chose to time it; no estimate reads it. */
+    seconds: real(),
     byRole: text({ enum: ['organiser', 'helper', 'parent'] }).notNull(),
     byOwnChild: integer({ mode: 'boolean' }).notNull(),
     recordedAt: text().notNull(),
@@ -208,6 +219,58 @@ export const changes = sqliteTable('changes', {
   undoneAt: text(),
 });
 export type UndoStep = { table: 'games' | 'variants' | 'variantMaterials' | 'kinds'; delete: Record<string, unknown> } | { table: 'games' | 'variants' | 'variantMaterials' | 'kinds'; put: Record<string, unknown> };
+
+/** Frameworks that were brought in; the two shipped ones stand in data files. */
+export const frameworks = sqliteTable('frameworks', {
+  id: text().primaryKey(),
+  title: text().notNull(),
+  creator: text().notNull(),
+  licence: text(),
+  /** The package as it came, for export without loss. */
+  source: text({ mode: 'json' }).$type<Record<string, unknown>>().notNull(),
+  createdAt: text().notNull(),
+});
+
+/** One expectation of a framework that was brought in. */
+export const expectations = sqliteTable(
+  'expectations',
+  {
+    frameworkId: text().notNull().references(() => frameworks.id, { onDelete: 'cascade' }),
+    identifier: text().notNull(),
+    code: text().notNull(),
+    statement: text().notNull(),
+    band: text(),
+    parent: text(),
+    position: integer().notNull(),
+  },
+  (t) => [primaryKey({ columns: [t.frameworkId, t.identifier] })],
+);
+
+/** Which skills an expectation stands for, as accepted by the owner. */
+export const crosswalk = sqliteTable(
+  'crosswalk',
+  {
+    frameworkId: text().notNull().references(() => frameworks.id, { onDelete: 'cascade' }),
+    identifier: text().notNull(),
+    skill: text().notNull(),
+    relation: text({ enum: ['same', 'related'] }).notNull(),
+    acceptedAt: text().notNull(),
+  },
+  (t) => [primaryKey({ columns: [t.frameworkId, t.identifier, t.skill] })],
+);
+
+/** Skills the owner added, and prerequisites added to shipped ones. */
+export const ownSkills = sqliteTable('own_skills', {
+  id: text().primaryKey(),
+  skill: text({ mode: 'json' }).$type<Skill>().notNull(),
+  version: integer().notNull().default(1),
+  createdAt: text().notNull(),
+});
+export const ownEdges = sqliteTable(
+  'own_edges',
+  { skill: text().notNull(), needs: text().notNull(), sort: text({ enum: ['idea', 'heart'] }).notNull(), createdAt: text().notNull() },
+  (t) => [primaryKey({ columns: [t.skill, t.needs] })],
+);
 
 /** Answers already given to writes with an Idempotency-Key. */
 export const idempotency = sqliteTable('idempotency', {

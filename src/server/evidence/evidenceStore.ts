@@ -1,6 +1,6 @@
 import { and, eq, sql } from 'drizzle-orm';
-import { shippedGraph } from '../../contract/shippedData';
-import { estimateMastery, type SkillEstimate } from '../../core/mastery/estimateMastery';
+import { graphInUse } from '../../contract/graphInUse';
+import { estimateMastery, goalSkills, type SkillEstimate } from '../../core/mastery/estimateMastery';
 import { ageOn, type Evidence, type NotedItem } from '../../core/mastery/evidence';
 import { learnerNeeds, type LearnerNeeds } from '../../core/recommend/learnerNeeds';
 import type { Db, Tx } from '../db/db';
@@ -32,7 +32,7 @@ export function addEvidence(db: Db, inputs: readonly EvidenceInput[], today: str
 
 function addOne(tx: Tx, e: EvidenceInput, today: string, now: string, prefix: string): string {
   learnerById(tx, e.learner);
-  if (!shippedGraph().indexOf.has(e.skill)) throw refuse('unknown-skill', `There is no skill "${e.skill}".`, `${prefix}skill`);
+  if (!graphInUse().indexOf.has(e.skill)) throw refuse('unknown-skill', `There is no skill "${e.skill}".`, `${prefix}skill`);
   const at = new Date(e.at ?? now);
   if (Number.isNaN(at.getTime())) throw refuse('malformed', `"${e.at}" is not a moment like 2026-11-10T10:35:00Z.`, `${prefix}at`);
   if (at.toISOString().slice(0, 10) > today) throw refuse('in-the-future', `${e.at} lies after today, ${today}.`, `${prefix}at`);
@@ -98,13 +98,13 @@ export const asEvidence = (row: EvidenceRow): Evidence => ({ id: row.id, at: row
 /** A learner's map on a day, from everything noted and not taken back (leaving out some, if asked). */
 export function masteryOf(db: Db, learner: LearnerRow, today: string, without?: (row: EvidenceRow) => boolean): SkillEstimate[] {
   const rows = evidenceOf(db, learner.id).filter((r) => r.retractedAt === null && !without?.(r));
-  return estimateMastery(shippedGraph(), learner, rows.map(asEvidence), today);
+  return estimateMastery(graphInUse(), learner, rows.map(asEvidence), today);
 }
 
 export function needsOf(learner: LearnerRow, estimates: readonly SkillEstimate[], today: string): LearnerNeeds {
   return learnerNeeds(
-    shippedGraph(),
-    { id: learner.id, nickname: learner.nickname, age: ageOn(learner.born, today), framework: learner.framework, supported: learner.supportsInUse.length > 0 || learner.permanentSupports.length > 0 },
+    graphInUse(),
+    { id: learner.id, nickname: learner.nickname, age: ageOn(learner.born, today), framework: learner.framework, goals: goalSkills(graphInUse(), learner), withoutNorms: learner.withoutNorms, supported: learner.supportsInUse.length > 0 || learner.permanentSupports.length > 0 },
     Float64Array.from(estimates, (e) => e.mastery),
     Uint8Array.from(estimates, (e) => (e.dueForReview ? 1 : 0)),
   );

@@ -4,6 +4,7 @@ import { planningRoutes } from '../planning/routes';
 import { shelfRoutes } from '../shelf/routes';
 import { libraryRoutes } from '../shelf/libraryRoutes';
 import { benchRoutes } from '../simulations/benchRoutes';
+import { skillRoutes } from '../skills/routes';
 import { simulationRoutes } from '../simulations/routes';
 import { emptyWorkspace } from '../workspace/emptyWorkspace';
 import { openApi } from './openapi';
@@ -19,6 +20,7 @@ export const routes: readonly Route[] = [
   ...libraryRoutes,
   ...simulationRoutes,
   ...benchRoutes,
+  ...skillRoutes,
   ...learnerRoutes,
   ...planningRoutes,
   { method: 'DELETE', path: '/workspace', summary: 'Take everything away (demo and test only)', query: { confirm: str }, response: ok, handle: ({ db, query }) => emptyWorkspace(db, query['confirm']) },

@@ -2,7 +2,8 @@ import { existsSync } from 'node:fs';
 import { resolve } from 'node:path';
 import { Worker } from 'node:worker_threads';
 import type { Problem } from '../../core/shared/codes';
-import type { FromWorker, Task } from '../../workers/node/messages';
+import { ownAdditions } from '../../contract/graphInUse';
+import type { FromWorker, Task, ToWorker } from '../../workers/node/messages';
 
 export interface Job<T = unknown> {
   readonly id: string;
@@ -82,7 +83,7 @@ function pump(): void {
     worker.on('error', (error) => end(entry, 'failed', { code: 'worker-lost', message: `The calculation stopped unexpectedly: ${error.message}` }));
     worker.on('exit', () => end(entry, 'failed', { code: 'worker-lost', message: 'The calculation was ended before it was finished. Try again.' }));
     worker.ref();
-    worker.postMessage(entry.task);
+    worker.postMessage({ own: ownAdditions(), task: entry.task } satisfies ToWorker);
   }
 }
 

@@ -1,9 +1,10 @@
 import { readdirSync } from 'node:fs';
+import { graphInUse } from '../../contract/graphInUse';
 import { and, eq, isNull } from 'drizzle-orm';
 import { checkBorn, readBirthMonth } from '../../core/content/readRoster';
 import type { Db, Tx } from '../db/db';
 import { dataDirectory } from '../db/open';
-import { evidence, groups, idempotency, learners, memberships, plans } from '../db/schema';
+import { evidence, games, groups, idempotency, learners, memberships, plans } from '../db/schema';
 import { notFound, refuse } from '../http/problemError';
 import { freeId, sameVersion } from '../shelf/shelfStore';
 
@@ -16,6 +17,9 @@ export interface LearnerInput {
   permanentSupports?: string[];
   supportsInUse?: string[];
   actions?: string[];
+  goals?: string[];
+  withoutNorms?: boolean;
+  likings?: string[];
 }
 
 export function learnerById(db: Db | Tx, id: string): LearnerRow {
@@ -36,7 +40,7 @@ export function insertLearner(tx: Tx, input: LearnerInput, today: string, now: s
   const nickname = nicknameOf(tx, input.nickname, null);
   const born = bornOf(input.born, today);
   const id = freeId(nickname, (x) => tx.select().from(learners).where(eq(learners.id, x)).get() !== undefined);
-  tx.insert(learners).values({ id, nickname, born, framework: input.framework ?? 'us', permanentSupports: input.permanentSupports ?? [], supportsInUse: input.supportsInUse ?? [], actions: input.actions ?? [], createdAt: now }).run();
+  tx.insert(learners).values({ id, nickname, born, framework: input.framework ?? 'us', permanentSupports: input.permanentSupports ?? [], supportsInUse: input.supportsInUse ?? [], actions: input.actions ?? [], goals: goalsOf(input.goals ?? []), withoutNorms: input.withoutNorms ?? false, likings: likingsOf(tx, input.likings ?? []), createdAt: now }).run();
   if (input.group) join(tx, id, input.group, today);
   return id;
 }
@@ -48,6 +52,18 @@ function nicknameOf(tx: Tx, asked: string | undefined, own: string | null): stri
   const twin = tx.select().from(learners).all().find((l) => l.nickname.toLowerCase() === nickname.toLowerCase() && l.id !== own);
   if (twin) throw refuse('duplicate', `There is a "${twin.nickname}" already. Choose another nickname.`, 'nickname');
   return nickname;
+}
+
+function goalsOf(asked: string[]): string[] {
+  const unknown = asked.findIndex((id) => !graphInUse().indexOf.has(id));
+  if (unknown >= 0) throw refuse('unknown-skill', `There is no skill "${asked[unknown]}".`, `goals.${unknown}`);
+  return [...new Set(asked)];
+}
+
+function likingsOf(tx: Tx, asked: string[]): string[] {
+  const unknown = asked.findIndex((id) => !tx.select().from(games).where(eq(games.id, id)).get());
+  if (unknown >= 0) throw refuse('unknown-value', `There is no game "${asked[unknown]}".`, `likings.${unknown}`);
+  return [...new Set(asked)];
 }
 
 function bornOf(asked: string | undefined, today: string): string {
@@ -94,6 +110,9 @@ export function updateLearner(db: Db, id: string, input: LearnerInput, version: 
         ...(input.permanentSupports === undefined ? {} : { permanentSupports: input.permanentSupports }),
         ...(input.supportsInUse === undefined ? {} : { supportsInUse: input.supportsInUse }),
         ...(input.actions === undefined ? {} : { actions: input.actions }),
+        ...(input.goals === undefined ? {} : { goals: goalsOf(input.goals) }),
+        ...(input.withoutNorms === undefined ? {} : { withoutNorms: input.withoutNorms }),
+        ...(input.likings === undefined ? {} : { likings: likingsOf(tx, input.likings) }),
         version: before.version + 1,
       })
       .where(eq(learners.id, id))

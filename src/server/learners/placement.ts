@@ -1,4 +1,4 @@
-import { shippedGraph } from '../../contract/shippedData';
+import { graphInUse } from '../../contract/graphInUse';
 import { mapOf } from '../../core/mastery/estimateMastery';
 import type { Evidence, EvidenceResult } from '../../core/mastery/evidence';
 import { nextQuestion } from '../../core/mastery/nextQuestion';
@@ -14,7 +14,7 @@ export interface PlacementAnswer {
 
 /** The question to ask next, given what is on record and the answers of this sitting, which are not saved yet. */
 export function placementNext(db: Db, id: string, answers: readonly PlacementAnswer[], strands: readonly string[] | undefined, leaveOut: readonly string[], today: string): object {
-  const graph = shippedGraph();
+  const graph = graphInUse();
   const learner = learnerById(db, id);
   const wrong = (strands ?? []).find((s) => !graph.strands.some((x) => x.id === s));
   if (wrong !== undefined) throw refuse('unknown-value', `There is no line "${wrong}".`, 'strands');

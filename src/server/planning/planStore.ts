@@ -1,10 +1,11 @@
 import { eq } from 'drizzle-orm';
-import { shippedGraph } from '../../contract/shippedData';
+import { graphInUse } from '../../contract/graphInUse';
 import { buildSession, type BuiltSession } from '../../core/planning/buildSession';
 import { checkPlan } from '../../core/planning/checkPlan';
 import type { Schedule } from '../../core/planning/instance';
 import { objectiveOf } from '../../core/planning/objective';
 import type { PlannedMeeting, PlanningInput, TermMeeting, WirePlayed } from '../../core/planning/planTerm';
+import { goalSkills } from '../../core/mastery/estimateMastery';
 import { ageOn } from '../../core/mastery/evidence';
 import type { Offer } from '../../core/recommend/offer';
 import { relaxSentence, seatSentence, violationSentence } from '../../text/sentences';
@@ -67,7 +68,7 @@ export async function planningInput(db: Db, meetings: readonly TermMeeting[], to
       .filter((l) => wanted.has(l.id))
       .map((l) => {
         const estimates = masteryOf(db, l, today > day ? today : day);
-        return { id: l.id, nickname: l.nickname, age: ageOn(l.born, day), framework: l.framework, supported: l.supportsInUse.length + l.permanentSupports.length > 0, known: estimates.map((e) => e.mastery), due: estimates.map((e) => (e.dueForReview ? 1 : 0)) };
+        return { id: l.id, nickname: l.nickname, age: ageOn(l.born, day), framework: l.framework, goals: goalSkills(graphInUse(), l), withoutNorms: l.withoutNorms, supported: l.supportsInUse.length + l.permanentSupports.length > 0, known: estimates.map((e) => e.mastery), due: estimates.map((e) => (e.dueForReview ? 1 : 0)) };
       }),
     meetings,
     stock: [...stock],
@@ -103,7 +104,7 @@ export async function startPlan(db: Db, request: PlanRequest, today: string, now
 
 export function storePlan(db: Db, meeting: PlannedMeeting, request: PlanRequest & { date: string }, now: string, replace: PlanRow | undefined, forecast: boolean): string {
   const nicknames = new Map(db.select().from(learners).all().map((l) => [l.id, l.nickname]));
-  const graph = shippedGraph();
+  const graph = graphInUse();
   const needHelp = new Set(db.select().from(variants).all().filter((v) => v.helper === 'needed').map((v) => v.id));
   const rounds: StoredRound[] = meeting.rounds.map((round) => ({
     resting: [...round.resting],
@@ -140,7 +141,7 @@ export async function rebuild(db: Db, plan: PlanRow, today: string): Promise<{ b
     const key = `${p.learner}|${p.game}`;
     days.set(key, Math.min(days.get(key) ?? Infinity, ago));
   }
-  const built = buildSession(shippedGraph(), offers, needs, { rounds: r.rounds, minutes: r.minutes, tables: r.tables, helpers: r.helpers, preparationMinutes: r.preparationMinutes ?? defaultPreparation, stock, plentiful, daysSincePlayed: days, locks: plan.locks, resting: r.resting ?? [] });
+  const built = buildSession(graphInUse(), offers, needs, { rounds: r.rounds, minutes: r.minutes, tables: r.tables, helpers: r.helpers, preparationMinutes: r.preparationMinutes ?? defaultPreparation, stock, plentiful, daysSincePlayed: days, locks: plan.locks, resting: r.resting ?? [] });
   return { built, order: rows.map((l) => l.id), offers };
 }
 
@@ -175,7 +176,7 @@ export async function checkRounds(db: Db, plan: PlanRow, rounds: readonly Stored
 }
 
 export function titles(db: Db): { learner: (id: string) => string; game: (id: string) => string; variant: (id: string) => string; kind: (id: string) => string; skill: (id: string) => string } {
-  const graph = shippedGraph();
+  const graph = graphInUse();
   const l = new Map(db.select().from(learners).all().map((x) => [x.id, x.nickname]));
   const g = new Map(db.select().from(games).all().map((x) => [x.id, x.title]));
   const v = new Map(db.select().from(variants).all().map((x) => [x.id, `${g.get(x.gameId) ?? ''}, ${x.title}`]));

@@ -1,4 +1,4 @@
-import { shippedGraph } from '../../contract/shippedData';
+import { graphInUse } from '../../contract/graphInUse';
 import { recommend } from '../../core/recommend/recommend';
 import { termCalendar } from '../../adapters/calendar/termCalendar';
 import { exclusionReason, suggestionReasons } from '../../text/sentences';
@@ -19,7 +19,7 @@ import { checkRounds, planById, type PlanRequest, playedBefore, startPlan, title
 import { wirePlan } from './wirePlan';
 
 async function recommendations({ db, body, today }: RequestContext): Promise<object> {
-  const graph = shippedGraph();
+  const graph = graphInUse();
   if (body.learners.length === 0) throw refuse('nobody-present', 'Name at least one learner.', 'learners');
   const table = (body.learners as string[]).map((id) => {
     const l = learnerById(db, id);

@@ -1,4 +1,4 @@
-import { shippedGraph } from '../../contract/shippedData';
+import { graphInUse } from '../../contract/graphInUse';
 import type { SkillEstimate } from '../../core/mastery/estimateMastery';
 import { helpWords, howWords, resultWords } from '../../text/sentences';
 import type { Db } from '../db/db';
@@ -13,7 +13,7 @@ const leastMove = 0.03;
 
 /** What this session moved on each child's map, and why: the map with and without its notes. */
 export async function reviewOf(db: Db, plan: PlanRow): Promise<object> {
-  const graph = shippedGraph();
+  const graph = graphInUse();
   const title = titles(db);
   const request = plan.request as unknown as PlanRequest;
   const byId = new Map(db.select().from(variants).all().map((v) => [v.id, v]));

@@ -1,6 +1,6 @@
 import { readCsv } from '../../adapters/csv/readCsv';
 import { checkParameters } from '../../contract/parameters';
-import { shippedGraph } from '../../contract/shippedData';
+import { graphInUse } from '../../contract/graphInUse';
 import { plainWords } from '../../core/content/cells';
 import { columnOf } from '../../core/content/catalogueColumns';
 import { type CatalogueReading, readCatalogue, type VariantDraft } from '../../core/content/readCatalogue';
@@ -28,7 +28,7 @@ export function importShelf(db: Db, bytes: Uint8Array, commit: boolean, now: str
   if (!table.ok) throw new ProblemError(table.problem);
   const reading = readCatalogue(table.value.rows, {
     kinds: db.select().from(kinds).all().map((k) => ({ ...k, caution: k.caution ?? undefined })),
-    skills: shippedGraph().skills,
+    skills: graphInUse().skills,
     checkParameters,
     seatsOf: (id) => mechanismById(id)?.seats ?? null,
   });

@@ -1,5 +1,5 @@
 import { isNull } from 'drizzle-orm';
-import { shippedGraph } from '../../contract/shippedData';
+import { graphInUse } from '../../contract/graphInUse';
 import { DEFAULT_ERROR_RATE } from '../../core/simulate/seats';
 import { mechanismById } from '../../core/mechanisms/registry';
 import type { Mechanism } from '../../core/mechanisms/mechanism';
@@ -11,7 +11,7 @@ import type { VariantRow } from './shelfStore';
 
 /** Every variant in use, with what it practises; profiles not known yet are worked out first. */
 export async function offersOf(db: Db): Promise<Offer[]> {
-  const graph = shippedGraph();
+  const graph = graphInUse();
   const inUse = new Map(db.select().from(games).where(isNull(games.retiredAt)).all().map((g) => [g.id, g]));
   const rows = db.select().from(variants).where(isNull(variants.retiredAt)).all().filter((v) => inUse.has(v.gameId));
   const materials = db.select().from(variantMaterials).all();

@@ -1,4 +1,4 @@
-import { shippedGraph } from '../../contract/shippedData';
+import { graphInUse } from '../../contract/graphInUse';
 import { mechanisms } from '../../core/mechanisms/registry';
 import { policies } from '../../core/mechanisms/mechanism';
 import { bins, changes, games, kinds, variants } from '../db/schema';
@@ -7,6 +7,7 @@ import { any, arr, bool, closed, int, list, nullable, num, obj, page, pageQuery,
 import { bytesBody, changed, gameFields, gameResponse, variantFields, variantResponse } from '../http/schemas';
 import { profileOf } from '../simulations/profileOf';
 import { usualSeats } from '../simulations/profileStore';
+import type { SkillGraph } from '../../core/skills/skillGraph';
 import { breadthsOf } from '../../core/skills/breadth';
 import { offersOf } from './offers';
 import { suitsHere } from './suits';
@@ -21,8 +22,12 @@ export function bytesOf(body: { base64?: string; text?: string }): Uint8Array {
   throw refuse('malformed', 'Send the file as "base64" or "text".', 'text');
 }
 
-let breadthCache: Float64Array | null = null;
-const breadths = (): Float64Array => (breadthCache ??= breadthsOf(shippedGraph()));
+let breadth: { graph: SkillGraph; values: Float64Array } | null = null;
+function breadths(): Float64Array {
+  const graph = graphInUse();
+  if (breadth?.graph !== graph) breadth = { graph, values: breadthsOf(graph) };
+  return breadth.values;
+}
 
 const importResponse = obj({ committed: bool, rows: arr(any), problems: arr(obj({ code: str, message: str }, ['code', 'message'])), remarks: arr(obj({ row: int, message: str })), proposedKinds: arr(any) }, ['committed', 'problems', 'remarks']);
 
@@ -41,7 +46,7 @@ export const shelfRoutes: readonly Route[] = [
     summary: 'Skills with their prerequisites, codes and item predicates',
     query: pageQuery,
     response: list(obj({ id: str, title: str, strand: str, wantedAt: obj({}), prerequisites: arr(obj({ id: str, sort: str })), codes: arr(str), predicate: nullable(obj({})) })),
-    handle: ({ query }) => ({ ...page(shippedGraph().skills, query), strands: shippedGraph().strands }),
+    handle: ({ query }) => ({ ...page(graphInUse().skills, query), strands: graphInUse().strands }),
   },
   { method: 'GET', path: '/games', summary: 'Games on the shelf', query: { ...pageQuery, retired: { enum: ['true', 'false'] } }, response: list(gameResponse), handle: ({ db, query }) => page(wireGames(db, db.select().from(games).all().filter((g) => query['retired'] === 'true' || g.retiredAt === null)), query) },
   { method: 'POST', path: '/games', summary: 'Put a game on the shelf', body: closed(gameFields, ['title']), status: 201, response: changed, handle: ({ db, body, now }) => createGame(db, body, now) },
@@ -80,7 +85,7 @@ export const shelfRoutes: readonly Route[] = [
     query: pageQuery,
     response: list(obj({ variant: str, game: str, source: str, minutes: num, doses: arr(obj({ skill: str, perTenMinutes: num })) })),
     handle: async ({ db, query }) => {
-      const { skills, indexOf } = shippedGraph();
+      const { skills, indexOf } = graphInUse();
       const breadth = breadths();
       const telling = (d: { skill: string; perTenMinutes: number }): number => d.perTenMinutes / Math.sqrt(breadth[indexOf.get(d.skill)!]!);
       const offers = await offersOf(db);

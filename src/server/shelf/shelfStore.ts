@@ -1,6 +1,6 @@
 import { eq } from 'drizzle-orm';
 import { checkParameters } from '../../contract/parameters';
-import { shippedGraph } from '../../contract/shippedData';
+import { graphInUse } from '../../contract/graphInUse';
 import { slugOf } from '../../core/content/cells';
 import { mechanismById } from '../../core/mechanisms/registry';
 import type { Db, Tx } from '../db/db';
@@ -184,7 +184,7 @@ function checkVariant(mechanism: string | null, input: VariantInput): void {
   if (p && p.max < p.min) throw refuse('out-of-range', `At most ${p.max} players is fewer than at least ${p.min}.`, 'players.max');
   if (input.ages && input.ages[0] > input.ages[1]) throw refuse('out-of-range', 'The ages run backwards.', 'ages');
   if (input.minutes !== undefined && !(input.minutes > 0 && input.minutes <= 240)) throw refuse('out-of-range', 'Minutes lie between 1 and 240.', 'minutes');
-  const graph = shippedGraph();
+  const graph = graphInUse();
   for (const [i, d] of (input.declared ?? []).entries()) if (!graph.indexOf.has(d.skill)) throw refuse('unknown-skill', `There is no skill "${d.skill}".`, `declared.${i}.skill`);
 }
 

@@ -1,12 +1,13 @@
 import { createHash } from 'node:crypto';
 import { eq } from 'drizzle-orm';
-import { shippedGraph } from '../../contract/shippedData';
+import { graphInUse, ownAdditions } from '../../contract/graphInUse';
 import { shippedLibrary, shippedProfile } from '../../contract/shippedLibrary';
 import { mechanismById } from '../../core/mechanisms/registry';
 import type { ProfileSummary } from '../../core/simulate/profileSummary';
 import { DEFAULT_PRECISION, ENGINE } from '../../core/simulate/simulation';
 import { usualSeats as usualPlayers } from '../../core/simulate/usualSeats';
 import { meanDoses } from '../../core/simulate/meanDoses';
+import type { SkillGraph } from '../../core/skills/skillGraph';
 import type { SimulationResult } from '../../core/simulate/simulationResult';
 import type { SimulateTask } from '../../workers/node/messages';
 import type { Db } from '../db/db';
@@ -18,10 +19,11 @@ import type { VariantRow } from '../shelf/shelfStore';
 /** Seed of every stored profile: two people see the same numbers. */
 export const profileSeed = 7;
 
-let graphHash: string | null = null;
+let hashed: { graph: SkillGraph; hash: string } | null = null;
 function hashOfGraph(): string {
-  graphHash ??= createHash('sha256').update(JSON.stringify(shippedGraph().skills.map((s) => [s.id, s.predicate]))).digest('hex').slice(0, 12);
-  return graphHash;
+  const graph = graphInUse();
+  if (hashed?.graph !== graph) hashed = { graph, hash: createHash('sha256').update(JSON.stringify(graph.skills.map((s) => [s.id, s.predicate]))).digest('hex').slice(0, 12) };
+  return hashed.hash;
 }
 
 /** Everything that decides a result: engine, skills, variant, seats, precision, seed. */
@@ -94,9 +96,10 @@ export async function doseSummary(db: Db, task: SimulateTask): Promise<DoseSumma
   const hash = hashOf(task);
   const known = summaries.get(hash);
   if (known) return known;
-  const { skills, indexOf } = shippedGraph();
+  const { skills, indexOf } = graphInUse();
   const doses = new Float64Array(skills.length);
-  const shipped = storedResult(db, task) ? undefined : shippedSummary(task);
+  // The committed profiles know only shipped skills.
+  const shipped = storedResult(db, task) || ownAdditions().skills.length > 0 ? undefined : shippedSummary(task);
   let minutes: number;
   if (shipped) {
     for (const [skill, mean] of shipped.doses) doses[indexOf.get(skill)!] = mean;

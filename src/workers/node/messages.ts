@@ -1,3 +1,4 @@
+import type { OwnAdditions } from '../../contract/graphInUse';
 import type { PlannedMeeting, PlanningInput } from '../../core/planning/planTerm';
 import type { Problem } from '../../core/shared/codes';
 import type { SeatRequest } from '../../core/simulate/seats';
@@ -61,6 +62,12 @@ export interface CrashTask {
 }
 
 export type Task = SimulateTask | FairnessTask | ChangesTask | StoryTask | PlanTask | CrashTask;
+
+/** A task, and the skills the owner added, which a worker cannot look up. */
+export interface ToWorker {
+  readonly own: OwnAdditions;
+  readonly task: Task;
+}
 
 export interface TaskResults {
   simulate: SimulationResult;

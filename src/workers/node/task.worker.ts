@@ -2,7 +2,7 @@ import './inlineMore';
 import { parentPort } from 'node:worker_threads';
 import { loadSolver } from '../../adapters/highs/solveModel';
 import { checkTable } from '../../contract/parameters';
-import { shippedGraph } from '../../contract/shippedData';
+import { graphInUse, useOwnAdditions } from '../../contract/graphInUse';
 import { planTerm } from '../../core/planning/planTerm';
 import { Simulation } from '../../core/simulate/simulation';
 import { tellGame } from '../../core/simulate/storyLog';
@@ -10,14 +10,21 @@ import { DEFAULT_TIME } from '../../core/simulate/timeModel';
 import { simulationResult } from '../../core/simulate/simulationResult';
 import { fairnessOf } from '../../core/simulate/fairness';
 import { searchChanges } from '../../core/simulate/searchChanges';
-import type { ChangesTask, FairnessTask, FromWorker, SimulateTask, StoryTask, Task } from './messages';
+import type { ChangesTask, FairnessTask, FromWorker, SimulateTask, StoryTask, Task, ToWorker } from './messages';
 
 const port = parentPort!;
 const send = (message: FromWorker): void => port.postMessage(message);
 /** At most so many progress messages a second. */
 const progressEveryMs = 80;
 
-port.on('message', (task: Task) => {
+let ownKey = '';
+
+port.on('message', ({ own, task }: ToWorker) => {
+  const key = JSON.stringify(own);
+  if (key !== ownKey) {
+    useOwnAdditions(own);
+    ownKey = key;
+  }
   run(task).catch((error: unknown) => send({ type: 'failed', problem: { code: 'worker-lost', message: error instanceof Error ? error.message : String(error) } }));
 });
 
@@ -29,7 +36,7 @@ async function run(task: Task): Promise<void> {
   if (task.kind === 'story') return story(task);
   const solve = await loadSolver();
   let last = 0;
-  const result = planTerm(shippedGraph(), task.input, solve, (share) => {
+  const result = planTerm(graphInUse(), task.input, solve, (share) => {
     const now = performance.now();
     if (now - last < progressEveryMs) return;
     last = now;
@@ -63,7 +70,7 @@ function changes(task: ChangesTask): void {
 function simulate(task: SimulateTask): void {
   const table = checkTable(task.mechanism, task.parameters, task.seats);
   if (!table.ok) return send({ type: 'failed', problem: table.problem });
-  const sim = new Simulation(table.value.mechanism, table.value.seats, shippedGraph(), { seed: task.seed, ...(task.games ? { games: task.games } : {}), ...(task.precision ? { precision: task.precision } : {}), time: { ...DEFAULT_TIME, ...task.time } });
+  const sim = new Simulation(table.value.mechanism, table.value.seats, graphInUse(), { seed: task.seed, ...(task.games ? { games: task.games } : {}), ...(task.precision ? { precision: task.precision } : {}), time: { ...DEFAULT_TIME, ...task.time } });
   let last = performance.now();
   while (!sim.advance()) {
     const now = performance.now();

@@ -1,0 +1,42 @@
+import type { PrerequisiteSort, Skill } from '../core/skills/skill';
+import { skillGraph, type SkillGraph } from '../core/skills/skillGraph';
+import type { Result } from '../core/shared/codes';
+import { shippedGraph, shippedSkillFiles } from './shippedData';
+
+/** What an owner added to the shipped graph. */
+export interface OwnAdditions {
+  readonly skills: readonly Skill[];
+  readonly edges: readonly { readonly skill: string; readonly needs: string; readonly sort: PrerequisiteSort }[];
+}
+const none: OwnAdditions = { skills: [], edges: [] };
+
+let own: OwnAdditions = none;
+let graph: SkillGraph | null = null;
+
+/** The shipped graph with additions, or what is wrong with them: a circle, an unknown skill, one id twice. */
+export function graphWith(additions: OwnAdditions): Result<SkillGraph> {
+  const extended = (s: Skill): Skill => {
+    const more = additions.edges.filter((e) => e.skill === s.id && !s.prerequisites.some((p) => p.id === e.needs));
+    return more.length === 0 ? s : { ...s, prerequisites: [...s.prerequisites, ...more.map((e) => ({ id: e.needs, sort: e.sort }))] };
+  };
+  return skillGraph(
+    shippedSkillFiles.map((file) => {
+      const skills = [...file.skills, ...additions.skills.filter((s) => s.strand === file.strand.id)].map(extended);
+      // Own skills stand on their line where they are usually wanted.
+      return { ...file, skills: additions.skills.length === 0 ? skills : skills.sort((x, y) => x.wantedAt.us - y.wantedAt.us) };
+    }),
+  );
+}
+
+/** From now on this process works with these additions. @throws when they are broken; check with `graphWith` first. */
+export function useOwnAdditions(additions: OwnAdditions): void {
+  const built = graphWith(additions);
+  if (!built.ok) throw new Error(built.problem.message);
+  own = additions;
+  graph = additions.skills.length + additions.edges.length === 0 ? null : built.value;
+}
+
+export const ownAdditions = (): OwnAdditions => own;
+
+/** The skill graph this process works with: the shipped one, and what the owner added. */
+export const graphInUse = (): SkillGraph => graph ?? shippedGraph();

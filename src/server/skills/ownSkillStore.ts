@@ -1,0 +1,105 @@
+import { and, eq } from 'drizzle-orm';
+import { graphInUse, graphWith, type OwnAdditions, useOwnAdditions } from '../../contract/graphInUse';
+import { shippedGraph } from '../../contract/shippedData';
+import type { ItemPredicate, PrerequisiteSort, Skill } from '../../core/skills/skill';
+import type { Db, Tx } from '../db/db';
+import { ownIn } from '../db/ownIn';
+import { evidence, ownEdges, ownSkills } from '../db/schema';
+import { notFound, ProblemError, refuse } from '../http/problemError';
+import { freeId, sameVersion } from '../shelf/shelfStore';
+
+export interface SkillInput {
+  title: string;
+  short?: string;
+  looksLike: string;
+  strand: string;
+  nature: Skill['nature'];
+  wantedAt: { us: number; england: number };
+  prerequisites?: { id: string; sort: PrerequisiteSort }[];
+  codes?: string[];
+  predicate: ItemPredicate | null;
+  whyNoItems?: string;
+  slips?: string[];
+}
+
+const mostWords = 14;
+
+/** Adds a skill of the owner's; the graph is checked as a whole, and nothing changes when it does not hold. */
+export function addSkill(db: Db, input: SkillInput, now: string): { id: string } {
+  return changing(db, (tx) => {
+    const id = freeId(input.title, (x) => graphInUse().indexOf.has(x));
+    tx.insert(ownSkills).values({ id, skill: skillOf(id, input), createdAt: now }).run();
+    return { id };
+  });
+}
+
+export function changeSkill(db: Db, id: string, input: SkillInput, version: number): { id: string; version: number } {
+  return changing(db, (tx) => {
+    const row = ownById(tx, id);
+    sameVersion(row, version);
+    tx.update(ownSkills).set({ skill: skillOf(id, input), version: version + 1 }).where(eq(ownSkills.id, id)).run();
+    return { id, version: version + 1 };
+  });
+}
+
+/** Takes an own skill away, unless something was noted about it or builds on it. */
+export function removeSkill(db: Db, id: string): { ok: true } {
+  return changing(db, (tx) => {
+    ownById(tx, id);
+    const noted = tx.select().from(evidence).where(eq(evidence.skill, id)).all().length;
+    if (noted > 0) throw refuse('conflict', `Something was noted about this skill ${noted === 1 ? 'once' : `${noted} times`}, so it stays.`, 'id');
+    tx.delete(ownSkills).where(eq(ownSkills.id, id)).run();
+    tx.delete(ownEdges).where(eq(ownEdges.skill, id)).run();
+    return { ok: true as const };
+  });
+}
+
+export function addEdge(db: Db, skill: string, needs: string, sort: PrerequisiteSort, now: string): { ok: true } {
+  return changing(db, (tx) => {
+    if (graphInUse().skills[graphInUse().indexOf.get(skill) ?? -1]?.prerequisites.some((p) => p.id === needs)) throw refuse('duplicate', `"${skill}" needs "${needs}" already.`, 'needs');
+    tx.insert(ownEdges).values({ skill, needs, sort, createdAt: now }).run();
+    return { ok: true as const };
+  });
+}
+
+export function removeEdge(db: Db, skill: string, needs: string): { ok: true } {
+  return changing(db, (tx) => {
+    const gone = tx.delete(ownEdges).where(and(eq(ownEdges.skill, skill), eq(ownEdges.needs, needs))).run();
+    if (gone.changes === 0) throw refuse('not-found', 'Only a prerequisite that was added here can be taken away.', 'needs');
+    return { ok: true as const };
+  });
+}
+
+/** Own skills with their versions, and own prerequisites. */
+export const ownList = (db: Db): object => ({ skills: db.select().from(ownSkills).all().map((r) => ({ ...r.skill, version: r.version })), edges: ownIn(db).edges });
+
+function ownById(tx: Tx, id: string): typeof ownSkills.$inferSelect {
+  const row = tx.select().from(ownSkills).where(eq(ownSkills.id, id)).get();
+  if (!row) throw shippedGraph().indexOf.has(id) ? refuse('forbidden', 'A shipped skill cannot be changed; add one of your own beside it.', 'id') : notFound('own skill', id);
+  return row;
+}
+
+/** Makes a change, checks the whole graph, and only then lets it stand. */
+function changing<T>(db: Db, change: (tx: Tx) => T): T {
+  let next: OwnAdditions | null = null;
+  const result = db.transaction((tx) => {
+    const value = change(tx);
+    next = ownIn(tx);
+    const unknown = next.edges.find((e) => ![...shippedGraph().skills, ...next!.skills].some((s) => s.id === e.skill));
+    if (unknown) throw refuse('unknown-skill', `There is no skill "${unknown.skill}".`, 'skill');
+    const built = graphWith(next);
+    if (!built.ok) throw new ProblemError(built.problem);
+    return value;
+  });
+  useOwnAdditions(next!);
+  return result;
+}
+
+function skillOf(id: string, s: SkillInput): Skill {
+  const title = s.title.trim();
+  if (title === '') throw refuse('malformed', 'The skill needs a title.', 'title');
+  if (!shippedGraph().strands.some((x) => x.id === s.strand)) throw refuse('unknown-value', `There is no line "${s.strand}".`, 'strand');
+  if (s.predicate === null && !s.whyNoItems?.trim()) throw refuse('malformed', 'Say which items count, or why none can.', 'whyNoItems');
+  for (const key of ['us', 'england'] as const) if (!(s.wantedAt[key] >= 3 && s.wantedAt[key] <= 14)) throw refuse('out-of-range', 'The age at which it is usually wanted lies between 3 and 14.', `wantedAt.${key}`);
+  return { id, title, short: s.short?.trim() || title.slice(0, mostWords), looksLike: s.looksLike.trim(), strand: s.strand, nature: s.nature, wantedAt: s.wantedAt, prerequisites: s.prerequisites ?? [], codes: s.codes ?? [], predicate: s.predicate, ...(s.whyNoItems ? { whyNoItems: s.whyNoItems } : {}), slips: s.slips ?? [] };
+}
