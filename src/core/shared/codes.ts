@@ -8,6 +8,7 @@ export const codes = [
   'unknown-value',
   'duplicate',
   'cycle',
+  'dangling',
   'impossible-parameters',
   'unknown-mechanism',
   'unknown-skill',

@@ -12,7 +12,7 @@ import { type Skills, useSkills } from '../shared/useSkills';
 import { numberStrands } from '../../core/cohort/placeLearner';
 import { Example } from './Example';
 import styles from './placement.module.css';
-import { useDraft } from './useDraft';
+import { type Answer, useDraft } from './useDraft';
 
 export default function PlacementView({ id }: { id: string }) {
   return (
@@ -22,7 +22,6 @@ export default function PlacementView({ id }: { id: string }) {
   );
 }
 
-export type Answer = 'alone' | 'support' | 'stuck';
 interface Next {
   next: string | null;
   information: number;

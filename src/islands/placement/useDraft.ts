@@ -1,5 +1,6 @@
 import { useState } from 'react';
-import type { Answer } from './PlacementView';
+
+export type Answer = 'alone' | 'support' | 'stuck';
 
 /** Answers of this sitting, kept in the tab so that a reload loses nothing. */
 export function useDraft(learner: string): [ReadonlyMap<string, Answer>, (answers: ReadonlyMap<string, Answer>) => void] {

@@ -23,6 +23,8 @@ export interface EvidenceInput {
   session?: string;
   items?: NotedItem[];
   by?: { role: 'organiser' | 'helper' | 'parent'; ownChild?: boolean };
+  source?: 'csv' | 'xapi';
+  seconds?: number;
 }
 
 /** Adds observations, all or none. */
@@ -60,6 +62,8 @@ function addOne(tx: Tx, e: EvidenceInput, today: string, now: string, prefix: st
       variantId: e.variant ?? null,
       planId: e.session ?? null,
       items: e.items ?? [],
+      source: e.source ?? null,
+      seconds: e.seconds ?? null,
       byRole: e.by?.role ?? 'organiser',
       byOwnChild: e.by?.ownChild ?? false,
       recordedAt: new Date().toISOString(),

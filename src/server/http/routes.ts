@@ -1,4 +1,5 @@
 import { ENGINE } from '../../core/simulate/simulation';
+import { frameworkRoutes } from '../frameworks/routes';
 import { learnerRoutes } from '../learners/routes';
 import { planningRoutes } from '../planning/routes';
 import { shelfRoutes } from '../shelf/routes';
@@ -21,6 +22,7 @@ export const routes: readonly Route[] = [
   ...simulationRoutes,
   ...benchRoutes,
   ...skillRoutes,
+  ...frameworkRoutes,
   ...learnerRoutes,
   ...planningRoutes,
   { method: 'DELETE', path: '/workspace', summary: 'Take everything away (demo and test only)', query: { confirm: str }, response: ok, handle: ({ db, query }) => emptyWorkspace(db, query['confirm']) },

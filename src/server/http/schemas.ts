@@ -64,6 +64,7 @@ export const evidenceFields: Record<string, Schema> = {
   variant: str,
   session: str,
   items: { type: 'array', items: notedItem, maxItems: 200 },
+  seconds: { type: 'number', minimum: 0, maximum: 7200 },
   by: closed({ role: oneOf('organiser', 'helper', 'parent'), ownChild: bool }, ['role']),
 };
 export const evidenceBody = closed(evidenceFields, ['learner', 'kind', 'skill']);

@@ -1,10 +1,12 @@
 import type { Db } from '../db/db';
 import { groups } from '../db/schema';
 import { addEvidence, evidenceOf, helpWithoutThings, masteryOf, retractEvidence, type EvidenceRow } from '../evidence/evidenceStore';
-import { any, arr, bool, closed, int, list, nullable, num, obj, page, pageQuery, type Route, str } from '../http/route';
+import { any, arr, bool, closed, int, list, nullable, num, obj, page, pageQuery, Reply, type Route, str } from '../http/route';
 import { bytesBody, changed, evidenceBody, learnerFields, learnerResponse, masteryItem } from '../http/schemas';
 import { helpWords } from '../../text/sentences';
 import { bytesOf } from '../shelf/routes';
+import { evidenceCsv, evidenceStatements } from '../evidence/exportEvidence';
+import { importEvidence } from '../evidence/importEvidence';
 import { placementNext } from './placement';
 import { importRoster } from './importRoster';
 import { allLearners, createLearner, eraseLearner, exportLearner, groupOf, learnerById, updateLearner, type LearnerRow } from './learnerStore';
@@ -37,6 +39,9 @@ export const learnerRoutes: readonly Route[] = [
     handle: ({ db, params, body, today }) => placementNext(db, params['id']!, body.answers, body.strands, body.leaveOut ?? [], today),
   },
   { method: 'POST', path: '/imports/roster', summary: 'Preview or bring in a roster CSV, all or nothing', body: bytesBody, response: obj({ committed: bool, drafts: arr(any), problems: arr(any), remarks: arr(any), added: int }), handle: ({ db, body, today, now }) => importRoster(db, bytesOf(body), body.commit === true, today, now) },
+  { method: 'POST', path: '/imports/evidence', summary: 'Preview or bring in observations: CSV, or xAPI statements as JSON; all or nothing', body: bytesBody, response: obj({ committed: bool, drafts: arr(any), problems: arr(any), remarks: arr(any), added: int }), handle: ({ db, body, today, now }) => importEvidence(db, bytesOf(body), body.commit === true, today, now) },
+  { method: 'GET', path: '/evidence.csv', summary: 'Everything noted, as CSV', query: { learner: str }, response: str, media: 'text/csv', handle: ({ db, query }) => new Reply(200, evidenceCsv(db, query['learner']), { 'content-disposition': 'attachment; filename="evidence.csv"' }) },
+  { method: 'GET', path: '/evidence.xapi', summary: 'Everything noted, as xAPI 1.0.3 statements', query: { learner: str }, response: arr(obj({ id: str, actor: obj({}), verb: obj({}), object: obj({}) })), handle: ({ db, query }) => new Reply(200, evidenceStatements(db, query['learner']), { 'content-disposition': 'attachment; filename="evidence.xapi.json"' }) },
   { method: 'GET', path: '/groups', summary: 'Groups', query: pageQuery, response: list(obj({ id: str, title: str })), handle: ({ db, query }) => page(db.select().from(groups).all(), query) },
   {
     method: 'GET',

@@ -1,0 +1,39 @@
+import { writeCsv } from '../../adapters/csv/writeCsv';
+import { graphInUse } from '../../contract/graphInUse';
+import type { Db } from '../db/db';
+import { allLearners } from '../learners/learnerStore';
+import { type EvidenceRow, evidenceOf } from './evidenceStore';
+
+const columns = ['learner', 'at', 'skill', 'kind', 'result', 'correct', 'total', 'how', 'support', 'by', 'own child', 'taken back'] as const;
+
+/** Everything noted, as CSV that reads back in. */
+export function evidenceCsv(db: Db, learner: string | undefined): string {
+  const rows = of(db, learner).map(({ nickname, row: r }) => [nickname, r.at, r.skill, r.kind, r.result ?? '', r.correct ?? '', r.total ?? '', r.how?.replace('-', ' ') ?? '', r.support ?? '', r.byRole, r.byOwnChild ? 'yes' : '', r.retractedAt ?? '']);
+  return writeCsv([[...columns], ...rows]);
+}
+
+const home = 'urn:zeitgeber:learners';
+const mean = { alone: 1, support: 0.6, stuck: 0 } as const;
+
+/** Everything noted and not taken back, as xAPI 1.0.3 statements; a nickname is the account's name. */
+export function evidenceStatements(db: Db, learner: string | undefined): object[] {
+  const graph = graphInUse();
+  return of(db, learner)
+    .filter(({ row }) => row.retractedAt === null)
+    .map(({ nickname, row: r }) => ({
+      id: r.id,
+      actor: { objectType: 'Agent', account: { homePage: home, name: nickname } },
+      verb: { id: r.total === null ? 'http://adlnet.gov/expapi/verbs/progressed' : 'http://adlnet.gov/expapi/verbs/scored', display: { en: r.total === null ? 'progressed' : 'scored' } },
+      object: { objectType: 'Activity', id: `urn:zeitgeber:skills:${r.skill}`, definition: { name: { en: graph.skills[graph.indexOf.get(r.skill) ?? -1]?.title ?? r.skill } } },
+      result: r.total === null ? { success: r.result === 'alone', score: { scaled: mean[r.result!] } } : { score: { raw: r.correct!, min: 0, max: r.total } },
+      timestamp: r.at,
+      version: '1.0.3',
+    }));
+}
+
+function of(db: Db, learner: string | undefined): { nickname: string; row: EvidenceRow }[] {
+  return allLearners(db)
+    .filter((l) => learner === undefined || l.id === learner)
+    .flatMap((l) => evidenceOf(db, l.id).map((row) => ({ nickname: l.nickname, row })))
+    .sort((x, y) => x.row.sequence - y.row.sequence);
+}

@@ -1,0 +1,143 @@
+import { createHash } from 'node:crypto';
+import { and, eq } from 'drizzle-orm';
+import { graphInUse } from '../../contract/graphInUse';
+import { paraphrases, shippedFrameworks } from '../../contract/shippedFrameworks';
+import { type MatchIndex, matchIndex, proposeMatches } from '../../core/frameworks/proposeMatches';
+import { readCase } from '../../core/frameworks/readCase';
+import { writeCase } from '../../core/frameworks/writeCase';
+import type { SkillGraph } from '../../core/skills/skillGraph';
+import type { Db } from '../db/db';
+import { crosswalk, expectations, frameworks } from '../db/schema';
+import { notFound, ProblemError, refuse } from '../http/problemError';
+
+/** UUID version 5 (RFC 9562) in the URL namespace: the same name always gives the same identifier. */
+export function uuidOf(name: string): string {
+  const namespace = Buffer.from('6ba7b8119dad11d180b400c04fd430c8', 'hex');
+  const hash = createHash('sha1').update(namespace).update(name, 'utf8').digest().subarray(0, 16);
+  hash[6] = (hash[6]! & 0x0f) | 0x50;
+  hash[8] = (hash[8]! & 0x3f) | 0x80;
+  const hex = hash.toString('hex');
+  return [hex.slice(0, 8), hex.slice(8, 12), hex.slice(12, 16), hex.slice(16, 20), hex.slice(20)].join('-');
+}
+
+/** All frameworks: the shipped ones, then those brought in, with how many expectations are tied to skills. */
+export function frameworkList(db: Db): object[] {
+  const graph = graphInUse();
+  const reached = new Set(graph.skills.flatMap((s) => s.codes));
+  const shipped = shippedFrameworks.map((f) => ({ id: f.id, title: f.title, creator: f.creator, licence: null, notes: f.notes, shipped: true, expectations: f.expectations.length, tied: f.expectations.filter((e) => reached.has(e.code)).length }));
+  const own = db.select().from(frameworks).all().map((f) => {
+    const all = db.select().from(expectations).where(eq(expectations.frameworkId, f.id)).all().length;
+    const tied = new Set(db.select().from(crosswalk).where(eq(crosswalk.frameworkId, f.id)).all().map((r) => r.identifier)).size;
+    return { id: f.id, title: f.title, creator: f.creator, licence: f.licence, notes: '', shipped: false, expectations: all, tied };
+  });
+  return [...shipped, ...own];
+}
+
+let index: { graph: SkillGraph; value: MatchIndex } | null = null;
+function indexInUse(): MatchIndex {
+  const graph = graphInUse();
+  if (index?.graph !== graph) index = { graph, value: matchIndex(graph, paraphrases) };
+  return index.value;
+}
+
+/** Expectations of one framework with the skills they are tied to, and proposals where they are tied to none. */
+export function frameworkItems(db: Db, id: string): object[] {
+  const graph = graphInUse();
+  const shipped = shippedFrameworks.find((f) => f.id === id);
+  if (shipped) return shipped.expectations.map((e) => ({ identifier: e.code, code: e.code, statement: e.paraphrase, band: e.grade, skills: graph.skills.filter((s) => s.codes.includes(e.code)).map((s) => ({ skill: s.id, relation: 'same' })), proposals: [] }));
+  const f = rowOf(db, id);
+  const reading = readCase(f.source);
+  const external = reading.ok ? reading.value.external : new Map<string, readonly string[]>();
+  const accepted = db.select().from(crosswalk).where(eq(crosswalk.frameworkId, id)).all();
+  return db
+    .select()
+    .from(expectations)
+    .where(eq(expectations.frameworkId, id))
+    .all()
+    .sort((x, y) => x.position - y.position)
+    .map((e) => {
+      const skills = accepted.filter((a) => a.identifier === e.identifier).map((a) => ({ skill: a.skill, relation: a.relation }));
+      return { identifier: e.identifier, code: e.code, statement: e.statement, band: e.band, skills, proposals: skills.length > 0 ? [] : proposeMatches(graph, indexInUse(), e.code, e.statement, external.get(e.identifier) ?? []) };
+    });
+}
+
+/** Shows what a package holds; with `commit` brings it in, replacing the same document, or changes nothing. */
+export function importCase(db: Db, text: string, commit: boolean, now: string): object {
+  let raw: unknown;
+  try {
+    raw = JSON.parse(text.replace(/^\uFEFF/, ''));
+  } catch (error) {
+    throw refuse('malformed', `This is no JSON: ${error instanceof Error ? error.message : ''}`, 'text');
+  }
+  const read = readCase(raw);
+  if (!read.ok) throw new ProblemError({ ...read.problem, message: `${read.problem.message} Nothing was brought in.` }, 422);
+  const f = read.value;
+  if (commit)
+    db.transaction((tx) => {
+      // The crosswalk of the document it replaces stays where the expectation is still there.
+      const kept = tx.select().from(crosswalk).where(eq(crosswalk.frameworkId, f.id)).all();
+      tx.delete(frameworks).where(eq(frameworks.id, f.id)).run();
+      tx.insert(frameworks).values({ id: f.id, title: f.title, creator: f.creator, licence: f.licence, source: { ...f.source }, createdAt: now }).run();
+      f.expectations.forEach((e, position) => tx.insert(expectations).values({ frameworkId: f.id, ...e, position }).run());
+      for (const k of kept) if (f.expectations.some((e) => e.identifier === k.identifier)) tx.insert(crosswalk).values(k).run();
+    });
+  return { committed: commit, id: f.id, title: f.title, creator: f.creator, expectations: f.expectations.length, remarks: f.remarks, sample: f.expectations.slice(0, 8).map((e) => ({ code: e.code, statement: e.statement, band: e.band })) };
+}
+
+export function removeFramework(db: Db, id: string): { ok: true } {
+  rowOf(db, id);
+  db.delete(frameworks).where(eq(frameworks.id, id)).run();
+  return { ok: true };
+}
+
+/** Ties an expectation to a skill, or lets go of it. */
+export function tie(db: Db, id: string, ties: readonly { identifier: string; skill: string; relation: 'same' | 'related' | null }[], now: string): { ok: true } {
+  rowOf(db, id);
+  db.transaction((tx) => {
+    for (const [i, t] of ties.entries()) {
+      if (!graphInUse().indexOf.has(t.skill)) throw refuse('unknown-skill', `There is no skill "${t.skill}".`, `ties.${i}.skill`);
+      if (!tx.select().from(expectations).where(and(eq(expectations.frameworkId, id), eq(expectations.identifier, t.identifier))).get()) throw refuse('unknown-value', `There is no expectation "${t.identifier}" in this framework.`, `ties.${i}.identifier`);
+      tx.delete(crosswalk).where(and(eq(crosswalk.frameworkId, id), eq(crosswalk.identifier, t.identifier), eq(crosswalk.skill, t.skill))).run();
+      if (t.relation) tx.insert(crosswalk).values({ frameworkId: id, identifier: t.identifier, skill: t.skill, relation: t.relation, acceptedAt: now }).run();
+    }
+  });
+  return { ok: true };
+}
+
+/** The package as CASE 1.0 JSON: a shipped one written anew, one brought in as it came, with the accepted ties added. */
+export function exportCase(db: Db, id: string): object {
+  const graph = graphInUse();
+  const shipped = shippedFrameworks.find((f) => f.id === id);
+  if (shipped) {
+    const own = new Set(shipped.expectations.map((e) => e.code));
+    const first = (codes: readonly string[]): string | undefined => codes.find((c) => own.has(c));
+    const pairs = new Set<string>();
+    for (const s of graph.skills) {
+      for (const p of s.prerequisites) {
+        const a = first(graph.skills[graph.indexOf.get(p.id)!]!.codes);
+        const b = first(s.codes);
+        const [ia, ib] = [a, b].map((c) => shipped.expectations.findIndex((e) => e.code === c));
+        // Only forward in the list, so that the file holds no circle.
+        if (a && b && ia! < ib!) pairs.add(`${a}|${b}`);
+      }
+    }
+    return writeCase(shipped, [...pairs].map((x) => x.split('|') as [string, string]), uuidOf, '2026-01-01T00:00:00+00:00');
+  }
+  const f = rowOf(db, id);
+  const ties = db.select().from(crosswalk).where(eq(crosswalk.frameworkId, id)).all();
+  if (ties.length === 0) return f.source;
+  const all = new Map(db.select().from(expectations).where(eq(expectations.frameworkId, id)).all().map((e) => [e.identifier, e]));
+  const added = ties.map((t) => {
+    const [origin, destination] = [`urn:zeitgeber:items:${t.identifier}`, `urn:zeitgeber:skills:${t.skill}`];
+    const uri = `urn:zeitgeber:ties:${t.identifier}:${t.skill}`;
+    return { identifier: uuidOf(uri), uri, associationType: t.relation === 'same' ? 'exactMatchOf' : 'isRelatedTo', originNodeURI: { title: all.get(t.identifier)!.code, identifier: t.identifier, uri: origin }, destinationNodeURI: { title: t.skill, identifier: uuidOf(destination), uri: destination }, lastChangeDateTime: t.acceptedAt };
+  });
+  return { ...f.source, CFAssociations: [...((f.source['CFAssociations'] as object[] | undefined) ?? []), ...added] };
+}
+
+function rowOf(db: Db, id: string): typeof frameworks.$inferSelect {
+  if (shippedFrameworks.some((f) => f.id === id)) throw refuse('forbidden', 'A shipped framework is tied to skills by its codes and cannot be changed.', 'id');
+  const row = db.select().from(frameworks).where(eq(frameworks.id, id)).get();
+  if (!row) throw notFound('framework', id);
+  return row;
+}
