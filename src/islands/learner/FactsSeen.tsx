@@ -1,32 +1,65 @@
+import { operationWords, operationHue } from '../../text/itemText';
+import type { Operation } from '../../core/items/item';
+import { ObservedGrid, type ObservedCell } from '../../ui/charts/ObservedGrid';
 import panel from '../shared/panel.module.css';
 import type { EvidenceWire } from '../shared/types';
 import { signOf } from '../shared/words';
 import styles from './learner.module.css';
 
+/** Right so often in a row, the last times, counts as secure. */
+const secureFrom = 3;
+/** Facts up to here fit a grid; larger ones are named in a list. */
+const gridMost = 12;
+
 /** Facts that people noted, right or missed; nothing simulated. */
 export function FactsSeen({ evidence }: { evidence: readonly EvidenceWire[] }) {
-  const facts = new Map<string, { text: string; right: number; missed: number }>();
-  for (const e of evidence)
-    if (!e.retracted)
-      for (const i of e.items) {
-        const text = `${i.a} ${signOf[i.op] ?? i.op} ${i.b}`;
-        const known = facts.get(text) ?? { text, right: 0, missed: 0 };
-        if (i.correct) known.right++;
-        else known.missed++;
-        facts.set(text, known);
-      }
+  const facts = new Map<string, { op: string; a: number; b: number; answers: boolean[] }>();
+  const inOrder = [...evidence].filter((e) => !e.retracted).sort((x, y) => (x.at < y.at ? -1 : 1));
+  for (const e of inOrder)
+    for (const i of e.items) {
+      // A sum and a product are the same fact either way round.
+      const turned = (i.op === 'add' || i.op === 'multiply') && i.a < i.b;
+      const [a, b] = turned ? [i.b, i.a] : [i.a, i.b];
+      const key = `${i.op}|${a}|${b}`;
+      const known = facts.get(key) ?? { op: i.op, a, b, answers: [] };
+      known.answers.push(i.correct);
+      facts.set(key, known);
+    }
   if (facts.size === 0) return null;
+  const cells = [...facts.values()].map((f): ObservedCell & { op: string } => {
+    const right = f.answers.filter(Boolean).length;
+    const last = f.answers.slice(-secureFrom);
+    const state = !f.answers.at(-1) ? 'missed' : last.length >= secureFrom && last.every(Boolean) ? 'secure' : 'seen';
+    return { op: f.op, x: f.op === 'subtract' || f.op === 'divide' ? f.b : f.a, y: f.op === 'subtract' ? f.a - f.b : f.op === 'divide' ? f.a / f.b : f.b, state, text: `${f.a} ${signOf[f.op] ?? f.op} ${f.b}: right ${right} of ${f.answers.length}` };
+  });
+  const ops = [...new Set(cells.map((c) => c.op))];
+  const missed = [...facts.values()].filter((f) => !f.answers.at(-1));
   return (
     <section className={panel.sheet}>
       <h2>Facts noted</h2>
-      <p className={panel.row}>
-        {[...facts.values()].map((f) => (
-          <span key={f.text} className={f.missed > 0 ? styles.missed : styles.right}>
-            {f.text}
-            {f.missed > 0 && <small> practise again{f.missed > 1 ? ` (${f.missed}×)` : ''}</small>}
-          </span>
-        ))}
-      </p>
+      <div className={styles.grids}>
+        {ops.map((op) => {
+          const here = cells.filter((c) => c.op === op && c.x <= gridMost && c.y <= gridMost);
+          if (here.length === 0) return null;
+          return (
+            <figure key={op}>
+              <figcaption>{operationWords[op as Operation] ?? op}</figcaption>
+              <ObservedGrid cells={here} hue={`var(--strand-${operationHue(op)})`} label={`Facts noted, ${operationWords[op as Operation] ?? op}`} />
+            </figure>
+          );
+        })}
+      </div>
+      <p className={`${panel.soft} ${panel.small}`}>Full: right the last three times. Ring: seen right. Cross: missed the last time. Empty: nobody noted it. From {inOrder.filter((e) => e.items.length > 0).length} notes and sheets; nothing here is calculated.</p>
+      {missed.length > 0 && (
+        <p>
+          <b>Practise again:</b>{' '}
+          {missed.map((f) => (
+            <span key={`${f.op}${f.a}${f.b}`} className={styles.missed}>
+              {f.a} {signOf[f.op] ?? f.op} {f.b}
+            </span>
+          ))}
+        </p>
+      )}
     </section>
   );
 }

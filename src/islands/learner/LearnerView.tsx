@@ -61,8 +61,8 @@ function Learner({ id, first }: { id: string; first: string | null }) {
     <>
       <div className={panel.head}>
         <h1>{l.nickname}</h1>
-        <Figure big={ageWords(l.born)} small={`${l.framework === 'us' ? 'US-style' : 'England-style'} norms`} />
-        <Figure big={String(wanted.filter((e) => e.asSeen >= 0.85).length)} small={`on their own of ${wanted.length} wanted by now${assumed > 0 ? `, ${assumed} of them assumed` : ''}`} />
+        <Figure big={ageWords(l.born)} small={l.withoutNorms ? 'own goals, no norms' : `${l.framework === 'us' ? 'US-style' : 'England-style'} norms`} />
+        <Figure big={String(wanted.filter((e) => e.asSeen >= 0.85).length)} small={`on their own of ${wanted.length} ${l.withoutNorms ? 'on the way to own goals' : 'wanted by now'}${assumed > 0 ? `, ${assumed} of them assumed` : ''}`} />
         <Figure big={String(next.size)} small="good next" />
         <Figure big={String(all.filter((e) => e.dueForReview).length)} small="due for review" />
         <span className={panel.spring} />
@@ -112,7 +112,7 @@ function Learner({ id, first }: { id: string; first: string | null }) {
           </details>
         </div>
         <aside className={styles.side}>
-          {focus && map.get(focus) && <WhyPanel skill={skills.byId.get(focus)!} estimate={map.get(focus)!} skills={skills} evidence={evidence.data?.items ?? []} onNote={() => setDialog('note')} onChanged={refresh} />}
+          {focus && map.get(focus) && <WhyPanel learner={l} skill={skills.byId.get(focus)!} estimate={map.get(focus)!} skills={skills} evidence={evidence.data?.items ?? []} onNote={() => setDialog('note')} onChanged={refresh} />}
           <HelpNext learners={[id]} />
           <section className={panel.sheet}>
             <h2>About {l.nickname}</h2>
@@ -128,7 +128,13 @@ function Learner({ id, first }: { id: string; first: string | null }) {
                 ))}
               </ul>
             )}
+            {l.goals.length > 0 && (
+              <p className={panel.small}>
+                <b>{l.withoutNorms ? 'Goes by own goals' : 'Own goals'}:</b> {l.goals.map((g) => skills.title(g)).join(', ')}
+              </p>
+            )}
             <div className={panel.row}>
+              <LinkButton href={link(`/learners/${id}/mine`)}>What {l.nickname} can see</LinkButton>
               <Button onClick={() => setDialog('edit')}>Change</Button>
               <Button onClick={() => void download(id, l.nickname)}>Export everything</Button>
               <Button kind="danger" onClick={() => setDialog('erase')}>

@@ -1,19 +1,21 @@
-import { useMutation } from '@tanstack/react-query';
+import { useMutation, useQuery } from '@tanstack/react-query';
 import { helpWords, howWords, resultWords, statusWords } from '../../text/sentences';
 import { Button } from '../../ui/Button';
-import { api } from '../shared/api';
+import { HistoryLine } from '../../ui/charts/HistoryLine';
+import { api, get, type Page } from '../shared/api';
 import { messageOf, useTell } from '../shared/App';
 import panel from '../shared/panel.module.css';
-import type { EstimateWire, EvidenceWire, SkillWire } from '../shared/types';
+import type { EstimateWire, EvidenceWire, LearnerWire, SkillWire } from '../shared/types';
 import type { Skills } from '../shared/useSkills';
 import { signOf } from '../shared/words';
 import styles from './learner.module.css';
+import { SupportNext } from './SupportNext';
 
 /** An inference that moves less than this is not told. */
 const leastStep = 0.005;
 
 /** Why this number: the chain of what was seen, each step with its effect. */
-export function WhyPanel({ skill, estimate: e, skills, evidence, onNote, onChanged }: { skill: SkillWire; estimate: EstimateWire; skills: Skills; evidence: readonly EvidenceWire[]; onNote: () => void; onChanged: () => void }) {
+export function WhyPanel({ learner, skill, estimate: e, skills, evidence, onNote, onChanged }: { learner: LearnerWire; skill: SkillWire; estimate: EstimateWire; skills: Skills; evidence: readonly EvidenceWire[]; onNote: () => void; onChanged: () => void }) {
   const tell = useTell();
   const byId = new Map(evidence.map((x) => [x.id, x]));
   const retract = useMutation({
@@ -24,6 +26,18 @@ export function WhyPanel({ skill, estimate: e, skills, evidence, onNote, onChang
     },
     onError: (error) => tell(messageOf(error), { bad: true }),
   });
+  const met = useQuery({ queryKey: ['met', learner.id], queryFn: () => get<Page<{ skill: string; chances: number; sessions: number }>>(`/learners/${learner.id}/met?limit=1000`) }).data?.items.find((m) => m.skill === skill.id);
+  const goal = learner.goals.includes(skill.id);
+  const setGoal = useMutation({
+    mutationFn: () => api('PATCH', `/learners/${learner.id}`, { version: learner.version, goals: goal ? learner.goals.filter((g) => g !== skill.id) : [...learner.goals, skill.id] }),
+    onSuccess: () => {
+      onChanged();
+      tell(goal ? 'No goal any more.' : 'A goal now: games that lead there come first.');
+    },
+    onError: (error) => tell(messageOf(error), { bad: true }),
+  });
+  const notedBy = evidence.filter((x) => x.skill === skill.id && !x.retracted).length;
+  const history = e.steps.filter((s) => s.at !== null && s.evidence !== null).map((s) => ({ at: s.at!, height: s.after }));
   return (
     <section className={`${panel.sheet} ${styles.why}`} aria-live="polite">
       <h2>{skill.title}</h2>
@@ -32,6 +46,10 @@ export function WhyPanel({ skill, estimate: e, skills, evidence, onNote, onChang
         <b className={panel.num}>{statusWords[e.status]}</b>
         {e.seen ? '' : ', assumed'} · {e.sure ? `${e.mastery.toFixed(2)}, likely ${e.interval[0].toFixed(2)} to ${e.interval[1].toFixed(2)}` : `not sure yet (${e.mastery.toFixed(2)} from ${e.notes === 0 ? 'no notes' : `${Math.ceil(e.notes)} ${Math.ceil(e.notes) === 1 ? 'note' : 'notes'}`})`}
       </p>
+      <p className={panel.small}>
+        Noted by someone: {notedBy === 0 ? 'never' : notedBy === 1 ? 'once' : `${notedBy} times`}. Probably met in games: {met ? `about ${met.chances} chances in ${met.sessions} ${met.sessions === 1 ? 'session' : 'sessions'} (calculated, not counted as seen)` : 'hardly'}.
+      </p>
+      <HistoryLine points={history} title={`How “${skill.title}” moved`} />
       <h3>Why {e.mastery.toFixed(2)}?</h3>
       <ol className={styles.steps}>
         {e.steps.filter((s, i) => i === 0 || s.evidence !== null || Math.abs(s.after - s.before) >= leastStep).map((s, i) => {
@@ -49,6 +67,7 @@ export function WhyPanel({ skill, estimate: e, skills, evidence, onNote, onChang
           );
         })}
       </ol>
+      <SupportNext skill={skill} estimate={e} skills={skills} learner={learner} evidence={evidence} />
       {skill.prerequisites.length > 0 && (
         <p className={panel.small}>
           Needs {skill.prerequisites.map((p) => `“${skills.title(p.id)}”${p.sort === 'heart' ? ' by heart' : ''}`).join(', ')}.
@@ -57,7 +76,12 @@ export function WhyPanel({ skill, estimate: e, skills, evidence, onNote, onChang
       <p className={`${panel.soft} ${panel.small}`}>
         {skill.nature === 'by-heart' ? 'Known by heart: answers in games count.' : 'A way of thinking: only a note on how it was done counts.'} Codes: {skill.codes.join(', ')}. Commonly goes wrong: {skill.slips.join(' ')}
       </p>
-      <Button onClick={onNote}>Note something about this</Button>
+      <div className={panel.row}>
+        <Button onClick={onNote}>Note something about this</Button>
+        <Button kind="plain" onClick={() => setGoal.mutate()}>
+          {goal ? 'No goal any more' : 'Make it a goal'}
+        </Button>
+      </div>
     </section>
   );
 }

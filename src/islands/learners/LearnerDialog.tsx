@@ -18,12 +18,13 @@ export function LearnerDialog({ learner, onClose, onSaved }: { learner: LearnerW
   const [actions, setActions] = useState(learner?.actions.join('\n') ?? '');
   const [supports, setSupports] = useState<string[]>(learner?.supportsInUse ?? []);
   const [permanent, setPermanent] = useState<string[]>(learner?.permanentSupports ?? []);
+  const [withoutNorms, setWithoutNorms] = useState(learner?.withoutNorms ?? false);
   const [key] = useState(writeKey);
   const kinds = useQuery({ queryKey: ['kinds'], queryFn: () => get<Page<{ id: string; title: string }>>('/kinds?limit=5000') });
   const tools = kinds.data?.items.filter((k) => ['bead-frame', 'hundred-chart', 'number-line', 'two-colour-counters', 'ten-frame-cards', 'linking-cubes'].includes(k.id)) ?? [];
   const save = useMutation({
     mutationFn: () => {
-      const body = { nickname, born, framework, actions: actions.split('\n').map((a) => a.trim()).filter(Boolean), supportsInUse: supports, permanentSupports: permanent, ...(group.trim() ? { group: group.trim() } : {}) };
+      const body = { nickname, born, framework, actions: actions.split('\n').map((a) => a.trim()).filter(Boolean), supportsInUse: supports, permanentSupports: permanent, withoutNorms, ...(group.trim() ? { group: group.trim() } : {}) };
       return learner ? api<{ id: string }>('PATCH', `/learners/${learner.id}`, { ...body, version: learner.version }) : api<{ id: string }>('POST', '/learners', body, key);
     },
     onSuccess: ({ id }) => onSaved(id),
@@ -55,6 +56,9 @@ export function LearnerDialog({ learner, onClose, onSaved }: { learner: LearnerW
             )}
           </Field>
         </div>
+        <label className={styles.check}>
+          <input type="checkbox" checked={withoutNorms} onChange={(e) => setWithoutNorms(e.target.checked)} /> Goes by own goals, not by norms (choose goals on the learner’s page)
+        </label>
         <Field label="Group">{(p) => <input {...p} value={group} onChange={(e) => setGroup(e.target.value)} />}</Field>
         <fieldset className={styles.fieldset}>
           <legend>Tools in use now</legend>

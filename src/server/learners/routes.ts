@@ -7,6 +7,7 @@ import { helpWords } from '../../text/sentences';
 import { bytesOf } from '../shelf/routes';
 import { evidenceCsv, evidenceStatements } from '../evidence/exportEvidence';
 import { importEvidence } from '../evidence/importEvidence';
+import { metInGames } from './metInGames';
 import { placementNext } from './placement';
 import { importRoster } from './importRoster';
 import { allLearners, createLearner, eraseLearner, exportLearner, groupOf, learnerById, updateLearner, type LearnerRow } from './learnerStore';
@@ -30,6 +31,7 @@ export const learnerRoutes: readonly Route[] = [
     response: list(masteryItem),
     handle: ({ db, params, query, today }) => page(masteryOf(db, learnerById(db, params['id']!), today).map(({ steps, ...e }) => (query['steps'] === 'false' ? e : { ...e, steps })), query),
   },
+  { method: 'GET', path: '/learners/{id}/met', summary: 'Chances probably met in games that were played; calculated, never evidence', query: pageQuery, response: list(obj({ skill: str, chances: int, sessions: int })), handle: async ({ db, params, query }) => page(await metInGames(db, params['id']!), query) },
   {
     method: 'POST',
     path: '/learners/{id}/placement',

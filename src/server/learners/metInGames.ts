@@ -1,0 +1,31 @@
+import { graphInUse } from '../../contract/graphInUse';
+import type { Db } from '../db/db';
+import { plans } from '../db/schema';
+import { offersOf } from '../shelf/offers';
+import { learnerById } from './learnerStore';
+
+const tenMinutes = 10;
+const leastChances = 1;
+
+/** Chances a learner probably met in sessions that took place: calculated from what was played, never evidence. */
+export async function metInGames(db: Db, id: string): Promise<object[]> {
+  learnerById(db, id);
+  const graph = graphInUse();
+  const offers = new Map((await offersOf(db)).map((o) => [o.variant, o]));
+  const chances = new Float64Array(graph.skills.length);
+  const sessions = graph.skills.map(() => new Set<string>());
+  for (const p of db.select().from(plans).all()) {
+    if (p.playedAt === null) continue;
+    const minutes = Number(p.request['minutes'] ?? tenMinutes);
+    for (const seat of p.rounds.flatMap((r) => r.tables.flatMap((t) => t.seats)).filter((s) => s.learner === id)) {
+      const doses = offers.get(seat.variant)?.doses;
+      if (!doses) continue;
+      for (let k = 0; k < doses.length; k++) {
+        if (doses[k] === 0) continue;
+        chances[k]! += (doses[k]! * minutes) / tenMinutes;
+        sessions[k]!.add(p.date);
+      }
+    }
+  }
+  return graph.skills.flatMap((s, k) => (chances[k]! >= leastChances ? [{ skill: s.id, chances: Math.round(chances[k]!), sessions: sessions[k]!.size }] : []));
+}
