@@ -14,7 +14,7 @@ export function benchRecommend(): void {
   const offers = Array.from({ length: 500 }, (_, i): Offer => {
     const doses = new Float64Array(graph.skills.length);
     for (let k = 0; k < 8; k++) doses[below(rng, doses.length)] = uniform(rng) * 30;
-    return { variant: `v${i}`, game: `g${i >> 1}`, title: '', gameTitle: '', mixClass: `${i & 1}`, players: [1, 5], ages: [4, 12], minutes: 12, helper: 'nearby', preparationMinutes: 0, materials: [], doses, source: 'calculated' };
+    return { variant: `v${i}`, game: `g${i >> 1}`, title: '', gameTitle: '', mixClass: `${i & 1}`, mechanism: null, parameters: {}, players: [1, 5], ages: [4, 12], minutes: 12, helper: 'nearby', preparationMinutes: 0, materials: [], doses, source: 'calculated' };
   });
   const table = Array.from({ length: 12 }, (_, i) => {
     const born = `${2015 + (i % 6)}-0${1 + (i % 9)}`;

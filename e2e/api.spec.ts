@@ -193,6 +193,70 @@ test('every route answers as described', async ({ request }) => {
   const spare = ahead.at(-1).plan.id;
   await go('DELETE', '/plans/{id}', { path: `/plans/${spare}` });
 
+  // Placement, what was met, whom it suits, what would help.
+  const next = await go('POST', '/learners/{id}/placement', { path: `/learners/${oak.id}/placement`, body: { answers: [{ skill: 'add-in-20', result: 'alone' }], strands: ['add', 'subtract'] } });
+  expect(next.next).not.toBeNull();
+  await go('GET', '/learners/{id}/met', { path: `/learners/${oak.id}/met` });
+  const suits = await go('GET', '/variants/{id}/suits', { path: `/variants/${variant.id}/suits` });
+  expect(suits.total).toBe(10);
+  for (const s of suits.items) expect(s.low <= s.success && s.success <= s.high).toBe(true);
+  const help = await go('GET', '/skills/{id}/help', { path: '/skills/round-to-100/help' });
+  expect(help.library.length).toBeGreaterThan(0);
+  const map = await go('GET', '/group-map', { query: { strands: 'add,subtract' } });
+  expect(map.cells.length).toBe(map.learners.length);
+  expect(await go('GET', '/group-map.csv', { query: { strands: 'add' } })).toContain('how it stands');
+  expect(await go('GET', '/group-map.pdf', { query: { strands: 'add' } })).toMatch(/^%PDF-/);
+
+  // Own skills, prerequisites and their checks.
+  const mine = { title: 'Sums to lamp nine', looksLike: 'Says 5 and 4 at once.', strand: 'add', nature: 'by-heart', wantedAt: { us: 6.9, england: 6 }, prerequisites: [{ id: 'add-in-5', sort: 'idea' }], predicate: { op: 'add', result: [9, 9] } };
+  const examples = await go('POST', '/skills/examples', { body: { predicate: mine.predicate } });
+  expect(examples.match.length).toBeGreaterThan(2);
+  expect(examples.overlaps.map((o: any) => o.skill)).toContain('add-in-10');
+  const own = await go('POST', '/skills', { body: mine });
+  expect((await go('GET', '/skills', { query: { limit: '5000' } })).total).toBe(skills.total + 1);
+  const changedOwn = await go('PUT', '/skills/{id}', { path: `/skills/${own.id}`, body: { ...mine, looksLike: 'Says 6 and 3 at once.', version: 1 } });
+  expect(changedOwn.version).toBe(2);
+  await go('POST', '/skills/{id}/needs', { path: '/skills/add-in-20/needs', body: { id: own.id, sort: 'idea' } });
+  const circle = await go('POST', '/skills/{id}/needs', { path: `/skills/${own.id}/needs`, body: { id: 'add-in-20', sort: 'idea' }, status: 422 });
+  expect(circle.error.code).toBe('cycle');
+  await go('DELETE', '/skills/{id}', { path: `/skills/${own.id}`, status: 422 });
+  expect((await go('GET', '/skills/own')).edges).toEqual([{ skill: 'add-in-20', needs: own.id, sort: 'idea' }]);
+  await go('DELETE', '/skills/{id}/needs/{needs}', { path: `/skills/add-in-20/needs/${own.id}` });
+  await go('DELETE', '/skills/{id}', { path: `/skills/${own.id}` });
+  await go('DELETE', '/skills/{id}', { path: '/skills/add-in-20', status: 403 });
+
+  // Frameworks: in, tied, out as they came; broken ones change nothing.
+  const text = readFileSync('examples/framework.case.json', 'utf8');
+  expect((await go('POST', '/imports/framework', { body: { text } })).committed).toBe(false);
+  const framework = await go('POST', '/imports/framework', { body: { text, commit: true } });
+  const where = { path: `/frameworks/${framework.id}/items` };
+  const expectations = (await go('GET', '/frameworks/{id}/items', where)).items;
+  expect(expectations.find((e: any) => e.code === '3.OA.7').proposals.map((p: any) => p.because)).toContain('code');
+  expect(expectations.find((e: any) => e.code === 'SB.S.1').proposals).toEqual([]);
+  expect(await go('GET', '/frameworks/{id}/case', { path: `/frameworks/${framework.id}/case` })).toEqual(JSON.parse(text));
+  await go('POST', '/frameworks/{id}/ties', { path: `/frameworks/${framework.id}/ties`, body: { ties: [{ identifier: expectations[0].identifier, skill: 'pairs-of-10', relation: 'same' }] } });
+  expect((await go('GET', '/frameworks')).items.find((f: any) => f.id === framework.id).tied).toBe(1);
+  expect((await go('GET', '/frameworks/{id}/case', { path: `/frameworks/${framework.id}/case` })).CFAssociations.at(-1).associationType).toBe('exactMatchOf');
+  const dangling = JSON.parse(text);
+  dangling.CFAssociations[0].destinationNodeURI.identifier = '00000000-0000-4000-8000-000000000099';
+  expect((await go('POST', '/imports/framework', { body: { text: JSON.stringify(dangling), commit: true }, status: 422 })).error).toMatchObject({ code: 'dangling', field: 'CFAssociations.0.destinationNodeURI' });
+  await go('DELETE', '/frameworks/{id}', { path: `/frameworks/${framework.id}` });
+  expect((await go('GET', '/frameworks')).total).toBe(2);
+
+  // Observations from files: all or nothing, and out again.
+  const notes = readFileSync('examples/notes.csv').toString('base64');
+  expect((await go('POST', '/imports/evidence', { body: { base64: notes, commit: true } })).added).toBe(3);
+  const statements = await go('POST', '/imports/evidence', { body: { text: readFileSync('examples/statements.json', 'utf8'), commit: true } });
+  expect([statements.added, statements.remarks.length]).toEqual([2, 1]);
+  const takenOut = await go('GET', '/evidence.csv');
+  const total = (await go('GET', '/evidence', { query: { limit: '5000' } })).total;
+  expect(takenOut.trim().split('\r\n').length).toBe(total + 1);
+  expect((await go('GET', '/evidence.xapi')).length).toBe(total - 1);
+  const tenThousand = ['learner,date,skill,result', ...Array.from({ length: 10_000 }, (_, i) => `Fern,2026-11-03,add-in-10,${i === 6000 ? 'shining' : 'alone'}`)].join('\n');
+  const bad = await go('POST', '/imports/evidence', { body: { text: tenThousand, commit: true }, status: 422 });
+  expect(bad.error).toMatchObject({ code: 'unknown-value', field: 'result', row: 6002 });
+  expect((await go('GET', '/evidence', { query: { limit: '5000' } })).total).toBe(total);
+
   // Everything about this child, and true erasure.
   const told = await go('GET', '/learners/{id}/export', { path: `/learners/${oak.id}/export` });
   expect(told.evidence.length).toBeGreaterThanOrEqual(3);

@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test';
 
-const places = ['/shelf', '/shelf/import', '/shelf/library', '/learners', '/learners/import', '/plan', '/prep', '/play', '/review'];
+const places = ['/shelf', '/shelf/import', '/shelf/library', '/learners', '/learners/import', '/learners/evidence', '/learners/group', '/learners/skills', '/learners/frameworks', '/plan', '/prep', '/play', '/review'];
 
 for (const path of places) {
   test(`${path} holds under its content-security policy`, async ({ page }) => {

@@ -30,6 +30,15 @@ export function suggestionReasons(graph: SkillGraph, s: Suggestion, names: Names
   return [`${first.join('; ')}.`, `${fresh}; about ${percent(success)} of answers should be right.`];
 }
 
+/** Why a game is kept from a child, as an action and never a diagnosis. */
+const accommodationReasons = {
+  speed: (who: string): string => `The fastest wins here; ${who} has not asked for that. Its own-clock version would do.`,
+  'no-playing-cards': (who: string): string => `It needs playing cards, which ${who} goes without.`,
+  'right-way-up': (who: string): string => `Its numerals lie upside down for ${who}; a right-way-up version would do.`,
+  'little-reading': (who: string): string => `It asks for reading with nobody beside ${who}.`,
+} as const;
+export const accommodationWords = { 'speed-welcome': 'likes to race against the clock or others', 'no-playing-cards': 'no playing cards', 'right-way-up': 'numerals right way up', 'little-reading': 'little reading at the table' } as const;
+
 export function exclusionReason(graph: SkillGraph, x: Exclusion, names: Names): string {
   switch (x.because) {
     case 'players':
@@ -42,8 +51,11 @@ export function exclusionReason(graph: SkillGraph, x: Exclusion, names: Names): 
       return 'Nothing in it is needed now.';
     case 'not-measured':
       return 'Nobody has said yet what it practises.';
+    case 'filter':
+      return x.what === 'helper' ? 'It needs a grown-up beside it.' : x.what === 'preparation' ? 'It takes longer to get ready.' : `It needs ${names.kind(x.what).toLowerCase()}.`;
     case 'gate': {
       const who = names.learner(x.learner);
+      if (x.gate.because === 'accommodation') return accommodationReasons[x.gate.what](who);
       if (x.gate.because === 'age') return `The ages given do not fit ${who}.`;
       if (x.gate.because === 'too-hard') return `Too hard for ${who} yet: about ${percent(x.gate.success)} right.`;
       const missing = lower(graph.skills[x.gate.missing]!.title);

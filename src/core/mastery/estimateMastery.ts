@@ -1,7 +1,7 @@
 import { prerequisitesOf, type SkillGraph } from '../skills/skillGraph';
 import { ageOn, daysBetween, type Evidence, type LearnerFacts } from './evidence';
 import { levelOf, levelPrior, normPrior, yearsAhead } from './levelGrid';
-import { emptyMap, type EstimateStep, type MapState, seeEvidence, strandIndex } from './mapState';
+import { emptyMap, type EstimateStep, leastTold, type MapState, seeEvidence, strandIndex } from './mapState';
 import { dueForReviewBelow, growingFrom, heartThere, heldAt, ideaThere, intervalZ, priorNotes, sureFromNotes, worthCheckingBelow } from './parameters';
 import { afterForgetting, retention } from './retention';
 
@@ -87,7 +87,7 @@ function beforeNeighbours(graph: SkillGraph, learner: LearnerFacts, map: MapStat
     const days = daysBetween(s.lastSeen, today);
     const retained = retention(s.memory, days);
     const now = afterForgetting(s.known, retained);
-    const steps = s.known - now > 0.005 ? [...s.steps, { evidence: null, at: null, because: 'forgotten' as const, what: String(days), before: s.known, after: now }] : s.steps;
+    const steps = s.known - now > leastTold ? [...s.steps, { evidence: null, at: null, because: 'forgotten' as const, what: String(days), before: s.known, after: now }] : s.steps;
     return { now, asSeen: s.known, retained, notes: s.notes, lastSeen: s.lastSeen, steps };
   }
   const wanted = graph.skills[k]!.wantedAt[learner.framework];

@@ -43,6 +43,9 @@ export function emptyMap(graph: SkillGraph): MapState {
   return { skills: graph.skills.map(() => ({ known: NaN, notes: 0, lastSeen: null, memory: null, steps: [] })), levels: noLevelEvidence(graph.strands.length), newest: '' };
 }
 
+/** Forgetting of less than this is not told as a step. */
+export const leastTold = 0.02;
+
 /** Index of a skill's strand. */
 export const strandIndex = (graph: SkillGraph, k: number): number => graph.strands.findIndex((s) => s.id === graph.skills[k]!.strand);
 
@@ -70,7 +73,7 @@ export function seeEvidence(graph: SkillGraph, learner: LearnerFacts, map: MapSt
   } else return;
   seen(s, e, 1, rating);
   s.steps.push({ evidence: e.id, at: e.at, because: 'noted', what: e.result ?? `${e.correct} of ${e.total}`, before, after: s.known });
-  for (const item of e.items) if (!item.correct) missedFact(graph, learner, map, e, item, p);
+  missedFacts(graph, learner, map, e, k, p);
   rightFacts(graph, learner, map, e, k, p);
 }
 
@@ -101,7 +104,7 @@ function beginning(graph: SkillGraph, learner: LearnerFacts, map: MapState, k: n
   }
   const retained = retention(s.memory, daysBetween(s.lastSeen, at));
   const after = afterForgetting(s.known, retained);
-  if (s.known - after > 0.005) s.steps.push({ evidence: null, at, because: 'forgotten', what: String(Math.round(daysBetween(s.lastSeen, at))), before: s.known, after });
+  if (s.known - after > leastTold) s.steps.push({ evidence: null, at, because: 'forgotten', what: String(Math.round(daysBetween(s.lastSeen, at))), before: s.known, after });
   s.known = after;
   return s;
 }
@@ -115,16 +118,24 @@ function seen(s: SkillState, e: Evidence, notes: number, rating: Rating): void {
 const fullItem = (item: NotedItem): Item => ({ op: item.op, a: item.a, b: item.b, result: resultOf(item.op, item.a, item.b), unknown: 'result', rep: 'numerals' });
 const byHeart = (graph: SkillGraph, item: NotedItem): number[] => chancesOf(graph, fullItem(item)).filter((k) => graph.skills[k]!.nature === 'by-heart');
 
-/** A miss weighs on the hardest by-heart skill involved, and on nothing else. */
-function missedFact(graph: SkillGraph, learner: LearnerFacts, map: MapState, e: Evidence, item: NotedItem, p: KnowledgeParameters): void {
-  const hit = byHeart(graph, item);
-  if (hit.length === 0) return;
-  const hardest = hit.reduce((x, y) => (graph.skills[y]!.wantedAt.us > graph.skills[x]!.wantedAt.us ? y : x));
-  const s = beginning(graph, learner, map, hardest, e.at);
-  const before = s.known;
-  s.known = softPosterior(before, 0, missWeight, p);
-  seen(s, e, missWeight, 'stuck');
-  s.steps.push({ evidence: e.id, at: e.at, because: 'missed-fact', what: `${item.a} ${item.op} ${item.b}`, before, after: s.known });
+/** A miss weighs on the hardest by-heart skill involved, and on nothing else; what the note is about has its misses in it already. */
+function missedFacts(graph: SkillGraph, learner: LearnerFacts, map: MapState, e: Evidence, noted: number, p: KnowledgeParameters): void {
+  const missed = new Map<number, NotedItem[]>();
+  for (const item of e.items) {
+    if (item.correct) continue;
+    const hit = byHeart(graph, item);
+    if (hit.length === 0) continue;
+    const hardest = hit.reduce((x, y) => (graph.skills[y]!.wantedAt.us > graph.skills[x]!.wantedAt.us ? y : x));
+    if (hardest !== noted) missed.set(hardest, [...(missed.get(hardest) ?? []), item]);
+  }
+  for (const [hardest, items] of missed) {
+    const s = beginning(graph, learner, map, hardest, e.at);
+    const before = s.known;
+    const weight = 1 - (1 - missWeight) ** items.length;
+    s.known = softPosterior(before, 0, weight, p);
+    seen(s, e, weight, 'stuck');
+    s.steps.push({ evidence: e.id, at: e.at, because: 'missed-fact', what: items.map((i) => `${i.a} ${i.op} ${i.b}`).join(', '), before, after: s.known });
+  }
 }
 
 /** Right answers are chances taken: they credit by-heart skills other than the one noted, a little each. */

@@ -11,7 +11,7 @@ beforeAll(async () => {
 });
 
 const doses = (of: Record<string, number>): number[] => graph.skills.map((s) => of[s.id] ?? 0);
-const offer = (game: string, of: Record<string, number>, more: object = {}): PlanningInput['offers'][number] => ({ variant: `${game}-v`, game, title: game, gameTitle: game, mixClass: game, players: [2, 4], ages: [5, 9], minutes: 12, helper: 'nearby', preparationMinutes: 0, materials: [{ kind: game === 'bees' || game === 'lamps' ? 'deck' : 'die', quantity: 1 }], doses: doses(of), source: 'calculated', ...more });
+const offer = (game: string, of: Record<string, number>, more: object = {}): PlanningInput['offers'][number] => ({ variant: `${game}-v`, game, title: game, gameTitle: game, mixClass: game, mechanism: null, parameters: {}, players: [2, 4], ages: [5, 9], minutes: 12, helper: 'nearby', preparationMinutes: 0, materials: [{ kind: game === 'bees' || game === 'lamps' ? 'deck' : 'die', quantity: 1 }], doses: doses(of), source: 'calculated', ...more });
 const held = ['count-to-10', 'see-to-5', 'count-to-20', 'parts-to-5', 'count-on-from', 'add-in-5', 'ten-and-some', 'pairs-of-10', 'more-fewer', 'read-to-20'];
 const child = (id: string): PlanningInput['learners'][number] => ({ id, nickname: id, age: 7, framework: 'us', supported: false, known: graph.skills.map((s) => (held.includes(s.id) ? 0.9 : 0.5)), due: graph.skills.map(() => 0) });
 const meeting = (date: string, present = ['a', 'b', 'c', 'd']): PlanningInput['meetings'][number] => ({ date, present, rounds: 2, minutes: 15, tables: 2, helpers: 1 });

@@ -1,5 +1,6 @@
 import { chanceRight } from '../mastery/knowledgeTracing';
 import { heartThere, heldAt, ideaThere, PARAMETERS } from '../mastery/parameters';
+import type { Accommodation } from './accommodations';
 import type { SkillGraph } from '../skills/skillGraph';
 
 export interface NeedyLearner {
@@ -12,6 +13,8 @@ export interface NeedyLearner {
   /** Indices of agreed goals and what they need. */
   readonly goals?: ReadonlySet<number>;
   readonly withoutNorms?: boolean;
+  readonly accommodations?: readonly Accommodation[];
+  readonly likings?: readonly string[];
 }
 
 export interface LearnerNeeds {
@@ -25,6 +28,9 @@ export interface LearnerNeeds {
   readonly success: Float64Array;
   readonly ready: Uint8Array;
   readonly supported: boolean;
+  readonly accommodations: readonly Accommodation[];
+  /** Games this child asks for. */
+  readonly likings: readonly string[];
 }
 
 /** A gap that is not ready yet is worth this part of one that is. */
@@ -53,5 +59,5 @@ export function learnerNeeds(graph: SkillGraph, learner: NeedyLearner, known: Fl
     const gap = Math.max(0, heldAt + 0.05 - known[k]!);
     need[k] = gap * (ready[k] ? 1 : notReadyShare) * Math.exp(-ahead / aheadYears) + (due[k] ? reviewNeed : 0);
   }
-  return { learner: learner.id, nickname: learner.nickname, age: learner.age, known, need, success, ready, supported: learner.supported };
+  return { learner: learner.id, nickname: learner.nickname, age: learner.age, known, need, success, ready, supported: learner.supported, accommodations: learner.accommodations ?? [], likings: learner.likings ?? [] };
 }

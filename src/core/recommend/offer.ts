@@ -6,6 +6,9 @@ export interface Offer {
   readonly gameTitle: string;
   /** Variants of one game with the same class can share a table. */
   readonly mixClass: string;
+  /** Rule family; null when nobody has named it. */
+  readonly mechanism: string | null;
+  readonly parameters: Readonly<Record<string, unknown>>;
   readonly players: readonly [number, number];
   readonly ages: readonly [number, number];
   readonly minutes: number;

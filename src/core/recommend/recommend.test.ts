@@ -19,7 +19,7 @@ function learner(id: string, held: readonly string[], growing: readonly string[]
 function offer(variant: string, doses: Record<string, number>, more: Partial<Offer> = {}): Offer {
   const array = new Float64Array(graph.skills.length);
   for (const [k, v] of Object.entries(doses)) array[at(k)] = v;
-  return { variant, game: variant.split('/')[0]!, title: variant, gameTitle: variant, mixClass: 'one', players: [2, 4], ages: [5, 9], minutes: 12, helper: 'nearby', preparationMinutes: 0, materials: [], doses: array, source: 'calculated', ...more };
+  return { variant, game: variant.split('/')[0]!, title: variant, gameTitle: variant, mixClass: 'one', mechanism: null, parameters: {}, players: [2, 4], ages: [5, 9], minutes: 12, helper: 'nearby', preparationMinutes: 0, materials: [], doses: array, source: 'calculated', ...more };
 }
 const options: RecommendOptions = { minutes: 15, limit: 10, stock: null, daysSincePlayed: new Map() };
 const base = ['count-to-10', 'see-to-5', 'count-to-20', 'parts-to-5', 'count-on-from', 'pairs-of-10', 'ten-and-some', 'add-in-5'];

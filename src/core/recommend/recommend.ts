@@ -10,6 +10,17 @@ export interface RecommendOptions {
   readonly stock: ReadonlyMap<string, number> | null;
   /** Days since a game was last played by any of the learners. */
   readonly daysSincePlayed: ReadonlyMap<string, number>;
+  readonly filters?: RecommendFilters;
+}
+
+/** What the person asking cannot or does not want today. */
+export interface RecommendFilters {
+  /** Only what runs without a grown-up at the table. */
+  readonly withoutHelper?: boolean;
+  /** Minutes to get ready at most. */
+  readonly preparationMinutes?: number;
+  /** Kinds that are not to be had today. */
+  readonly withoutKinds?: readonly string[];
 }
 
 export interface SeatChoice {
@@ -35,6 +46,7 @@ export type Exclusion =
   | { readonly game: string; readonly because: 'minutes'; readonly minutes: number }
   | { readonly game: string; readonly because: 'stock'; readonly missing: Suggestion['missing'] }
   | { readonly game: string; readonly because: 'gate'; readonly learner: string; readonly gate: Exclude<Gate, null>; readonly alternative: string | null }
+  | { readonly game: string; readonly because: 'filter'; readonly what: string }
   | { readonly game: string; readonly because: 'nothing-needed' }
   | { readonly game: string; readonly because: 'not-measured' };
 
@@ -76,7 +88,10 @@ function judgeGame(graph: SkillGraph, game: string, group: readonly Offer[], all
   const measured = group.filter((o) => o.source !== 'none');
   if (measured.length === 0) return { game, because: 'not-measured' };
   const alone = n === 1;
-  const fitting = measured.filter((o) => alone || (n >= o.players[0] && n <= o.players[1]));
+  const wanted = measured.map((o) => ({ o, what: filteredOut(o, options.filters) }));
+  const open = wanted.filter((w) => w.what === null).map((w) => w.o);
+  if (open.length === 0) return { game, because: 'filter', what: wanted[0]!.what! };
+  const fitting = open.filter((o) => alone || (n >= o.players[0] && n <= o.players[1]));
   if (fitting.length === 0) return { game, because: 'players', least: Math.min(...measured.map((o) => o.players[0])), most: Math.max(...measured.map((o) => o.players[1])) };
   const short = fitting.filter((o) => o.minutes <= options.minutes * lengthSlack);
   if (short.length === 0) return { game, because: 'minutes', minutes: Math.min(...fitting.map((o) => o.minutes)) };
@@ -104,6 +119,12 @@ function judgeGame(graph: SkillGraph, game: string, group: readonly Offer[], all
   const recentDays = options.daysSincePlayed.get(game) ?? null;
   const freshness = recentDays !== null && recentDays < 7 ? 1 - recentLoss * (1 - recentDays / 7) : 1;
   return { game, seats: best, value: bestValue * freshness, missing, recentDays };
+}
+
+function filteredOut(o: Offer, f: RecommendFilters | undefined): string | null {
+  if (f?.withoutHelper && o.helper === 'needed') return 'helper';
+  if (f?.preparationMinutes !== undefined && o.preparationMinutes > f.preparationMinutes) return 'preparation';
+  return f?.withoutKinds?.find((kind) => o.materials.some((m) => m.kind === kind)) ?? null;
 }
 
 function bestSeat(graph: SkillGraph, mix: readonly Offer[], learner: LearnerNeeds, minutes: number): { seat: SeatChoice | null; gate: Gate } {

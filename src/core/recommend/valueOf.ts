@@ -1,3 +1,4 @@
+import { notFor } from './accommodations';
 import type { LearnerNeeds } from './learnerNeeds';
 import type { Offer } from './offer';
 import type { SkillGraph } from '../skills/skillGraph';
@@ -7,6 +8,8 @@ import { heartThere, ideaThere } from '../mastery/parameters';
 export const enoughChances = 12;
 /** The band in which practice is neither dull nor hopeless (common practice, no source). */
 export const successBand: readonly [number, number] = [0.7, 0.9];
+/** Replays are loved: a game a child asks for counts this much more. */
+const likedGain = 1.15;
 const hopelessBelow = 0.45;
 /** A skill is the heart of a variant from this share of its strongest dose on. */
 const heartShare = 0.35;
@@ -49,18 +52,22 @@ export function valueOf(offer: Offer, needs: LearnerNeeds, minutes: number): num
     const dose = doses[k]!;
     if (dose > 0) value += needs.need[k]! * saturation(dose * scale);
   }
-  return value * fitOf(expectedSuccess(offer, needs));
+  const liked = needs.likings.includes(offer.game) ? likedGain : 1;
+  return value * liked * fitOf(expectedSuccess(offer, needs));
 }
 
 export type Gate =
   | { readonly because: 'needs'; readonly skill: number; readonly missing: number; readonly sort: 'idea' | 'heart' }
   | { readonly because: 'too-hard'; readonly success: number }
   | { readonly because: 'age' }
+  | { readonly because: 'accommodation'; readonly what: Exclude<ReturnType<typeof notFor>, null> }
   | null;
 
 /** What bars a learner from a variant: a missing prerequisite of its heart, or too little success. */
 export function gateOf(graph: SkillGraph, offer: Offer, needs: LearnerNeeds): Gate {
   if (needs.age < offer.ages[0] - 1.5 || needs.age > offer.ages[1] + 3) return { because: 'age' };
+  const what = notFor(offer, needs.accommodations);
+  if (what) return { because: 'accommodation', what };
   let strongest = 0;
   for (const dose of offer.doses) if (dose > strongest) strongest = dose;
   if (strongest === 0) return null;

@@ -1,3 +1,4 @@
+import type { SkillGraph } from '../skills/skillGraph';
 import type { Mechanism } from '../mechanisms/mechanism';
 import { otherValues } from '../play/schemaValues';
 import { ratioOf } from './ratio';
@@ -9,6 +10,11 @@ import { tableOf } from './tableOf';
 /** What a person may wish of a version. */
 export const wishes = ['more-subtraction', 'more-addition', 'more-multiplication', 'more-crossing', 'fewer-idle-turns', 'less-waiting', 'fewer-choices', 'end-in-ten', 'more-practice'] as const;
 export type Wish = (typeof wishes)[number];
+/** A wish for chances at one skill. */
+export interface SkillWish {
+  readonly skill: string;
+  readonly graph: SkillGraph;
+}
 
 export interface Change {
   readonly parameter: string;
@@ -32,7 +38,7 @@ const shortest = (minutes: number): number => Math.min(5, 0.5 * minutes);
  * most for the wish, at most one a parameter, each with its measured effect. A generator,
  * so that a worker can report progress and stop.
  */
-export function* searchChanges(mechanism: Mechanism, parameters: object, seats: number, wish: Wish, seed: number): Generator<number, Change[]> {
+export function* searchChanges(mechanism: Mechanism, parameters: object, seats: number, wish: Wish | SkillWish, seed: number): Generator<number, Change[]> {
   const full: Record<string, unknown> = { ...mechanism.defaults, ...parameters };
   const base = measure(mechanism, full, seats, wish, seed);
   if (!base) return [];
@@ -51,16 +57,16 @@ export function* searchChanges(mechanism: Mechanism, parameters: object, seats: 
 }
 
 /** Positive when the wish comes nearer. */
-function gainOf(wish: Wish, before: number, after: number): number {
+function gainOf(wish: Wish | SkillWish, before: number, after: number): number {
   if (wish === 'end-in-ten') return Math.abs(before - 10) - Math.abs(after - 10);
   return wish === 'fewer-idle-turns' || wish === 'less-waiting' || wish === 'fewer-choices' ? before - after : after - before;
 }
 
 /** The measured number of a wish: a share, chances in ten minutes for one learner, or minutes. */
-function measure(mechanism: Mechanism, parameters: object, seats: number, wish: Wish, seed: number): { measured: Estimate; minutes: Estimate } | null {
+function measure(mechanism: Mechanism, parameters: object, seats: number, wish: Wish | SkillWish, seed: number): { measured: Estimate; minutes: Estimate } | null {
   const table = tableOf(mechanism.id, parameters, seats);
   if (!table.ok) return null;
-  const sim = new Simulation(table.value.mechanism, table.value.seats, null, { seed, games: gamesEach });
+  const sim = new Simulation(table.value.mechanism, table.value.seats, typeof wish === 'string' ? null : wish.graph, { seed, games: gamesEach });
   while (!sim.advance());
   const seconds = sim.column(record.SECONDS);
   const games = sim.column(record.GAMES);
@@ -72,6 +78,7 @@ function measure(mechanism: Mechanism, parameters: object, seats: number, wish: 
   // Each child, ten minutes: seat minutes divided by ten.
   const perChild = seconds.map((s) => (s / 600) * seats);
   const group = (name: (typeof groupNames)[number]): Float64Array => sim.classOverSeats(groupNames.indexOf(name));
+  if (typeof wish !== 'string') return { measured: estimate(sim.classOverSeats(wish.graph.indexOf.get(wish.skill)!), perChild), minutes };
   switch (wish) {
     case 'more-subtraction':
       return { measured: estimate(group('subtract'), perChild), minutes };

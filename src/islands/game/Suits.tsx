@@ -10,7 +10,7 @@ interface SuitsWire {
   success: number;
   low: number;
   high: number;
-  because: 'needs' | 'too-hard' | 'age' | null;
+  because: 'needs' | 'too-hard' | 'age' | 'accommodation' | null;
   missing: string | null;
 }
 
@@ -22,6 +22,7 @@ const x = (share: number): number => share * width;
 function verdict(s: SuitsWire): string {
   if (s.because === 'needs') return `first: ${s.missing!.toLowerCase()}`;
   if (s.because === 'too-hard') return 'too much at once just now';
+  if (s.because === 'accommodation') return 'not as it is; see what games should allow for';
   if (s.because === 'age') return 'made for another age';
   if (s.success < band[0]) return 'with a tool or somebody beside';
   return s.success > band[1] ? 'easy; good for playing again' : 'just right';

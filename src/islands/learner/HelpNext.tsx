@@ -1,21 +1,46 @@
 import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
 import { Failure, Loading } from '../../ui/Empty';
 import { api, link } from '../shared/api';
 import { messageOf } from '../shared/App';
 import panel from '../shared/panel.module.css';
+import { GapHelp } from './GapHelp';
 import styles from './learner.module.css';
 
 interface Recommendations {
   items: { game: string; title: string; value: number; source: string; seats: { learner: string; variant: string; variantTitle: string; chances: number; success: number }[]; reasons: string[] }[];
   excluded: { game: string; title: string; because: string; alternative: string | null }[];
+  open: { learner: string; skill: string }[];
 }
 
 /** Games that help next, each with its two lines; and what kept the others out. */
 export function HelpNext({ learners, nickname, limit = 4, title = 'Games that help next' }: { learners: readonly string[]; nickname?: (id: string) => string; limit?: number; title?: string }) {
-  const found = useQuery({ queryKey: ['recommend', learners, limit], queryFn: () => api<Recommendations>('POST', '/recommendations', { learners, minutes: 15, limit }) });
+  const [minutes, setMinutes] = useState(15);
+  const [noHelper, setNoHelper] = useState(false);
+  const [ready, setReady] = useState(false);
+  const asked = { learners, minutes, limit, ...(noHelper ? { withoutHelper: true } : {}), ...(ready ? { preparationMinutes: 0 } : {}) };
+  const found = useQuery({ queryKey: ['recommend', asked], queryFn: () => api<Recommendations>('POST', '/recommendations', asked), placeholderData: (before) => before });
   return (
     <section className={`${panel.sheet} ${styles.help}`}>
       <h2>{title}</h2>
+      <div className={`${panel.row} ${panel.small}`}>
+        <label>
+          In{' '}
+          <select value={minutes} onChange={(e) => setMinutes(Number(e.target.value))}>
+            {[10, 15, 20, 30].map((m) => (
+              <option key={m} value={m}>
+                {m} minutes
+              </option>
+            ))}
+          </select>
+        </label>
+        <label>
+          <input type="checkbox" checked={noHelper} onChange={(e) => setNoHelper(e.target.checked)} /> no helper free
+        </label>
+        <label>
+          <input type="checkbox" checked={ready} onChange={(e) => setReady(e.target.checked)} /> nothing to make
+        </label>
+      </div>
       {found.isLoading && <Loading what="Looking along the shelf …" />}
       {found.error && <Failure message={messageOf(found.error)} />}
       {found.data?.items.map((r) => (
@@ -31,6 +56,7 @@ export function HelpNext({ learners, nickname, limit = 4, title = 'Games that he
         </div>
       ))}
       {found.data?.items.length === 0 && <p>No game on the shelf fits what is needed now.</p>}
+      {found.data?.open.map((o) => <GapHelp key={`${o.learner}${o.skill}`} skill={o.skill} who={learners.length > 1 ? (nickname?.(o.learner) ?? null) : null} />)}
       {found.data && found.data.excluded.length > 0 && (
         <details>
           <summary>{found.data.excluded.length} games left out, and why</summary>

@@ -37,7 +37,7 @@ export function WhyPanel({ learner, skill, estimate: e, skills, evidence, onNote
     onError: (error) => tell(messageOf(error), { bad: true }),
   });
   const notedBy = evidence.filter((x) => x.skill === skill.id && !x.retracted).length;
-  const history = e.steps.filter((s) => s.at !== null && s.evidence !== null).map((s) => ({ at: s.at!, height: s.after }));
+  const history = e.steps.filter((s, i, all) => s.evidence !== null && all.slice(i + 1).every((later) => later.evidence !== s.evidence)).map((s) => ({ at: s.at!, height: s.after }));
   return (
     <section className={`${panel.sheet} ${styles.why}`} aria-live="polite">
       <h2>{skill.title}</h2>
@@ -94,8 +94,11 @@ function stepWords(s: EstimateWire['steps'][number], note: EvidenceWire | undefi
   if (s.because === 'later-skill') return `It is needed for “${skills.title(s.what)}”, which goes well`;
   if (s.because === 'earlier-skill') return `It builds on “${skills.title(s.what)}”, which is not there yet`;
   if (s.because === 'missed-fact') {
-    const [a, op, b] = s.what.split(' ');
-    return `${s.at!.slice(0, 10)}: missed ${a} ${signOf[op!] ?? op} ${b}`;
+    const facts = s.what.split(', ').map((fact) => {
+      const [a, op, b] = fact.split(' ');
+      return `${a} ${signOf[op!] ?? op} ${b}`;
+    });
+    return `${s.at!.slice(0, 10)}: missed ${facts.join(', ')}`;
   }
   if (!note) return `${s.at?.slice(0, 10)}: ${s.what}`;
   const result = note.result ? resultWords[note.result] : `${note.correct} of ${note.total} right`;

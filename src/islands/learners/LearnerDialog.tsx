@@ -1,5 +1,7 @@
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
+import { accommodations } from '../../core/recommend/accommodations';
+import { accommodationWords } from '../../text/sentences';
 import { Dialog } from '../../ui/Dialog';
 import { Field } from '../../ui/Field';
 import { FormActions } from '../../ui/FormActions';
@@ -19,12 +21,13 @@ export function LearnerDialog({ learner, onClose, onSaved }: { learner: LearnerW
   const [supports, setSupports] = useState<string[]>(learner?.supportsInUse ?? []);
   const [permanent, setPermanent] = useState<string[]>(learner?.permanentSupports ?? []);
   const [withoutNorms, setWithoutNorms] = useState(learner?.withoutNorms ?? false);
+  const [allowances, setAllowances] = useState<string[]>(learner?.accommodations ?? []);
   const [key] = useState(writeKey);
   const kinds = useQuery({ queryKey: ['kinds'], queryFn: () => get<Page<{ id: string; title: string }>>('/kinds?limit=5000') });
   const tools = kinds.data?.items.filter((k) => ['bead-frame', 'hundred-chart', 'number-line', 'two-colour-counters', 'ten-frame-cards', 'linking-cubes'].includes(k.id)) ?? [];
   const save = useMutation({
     mutationFn: () => {
-      const body = { nickname, born, framework, actions: actions.split('\n').map((a) => a.trim()).filter(Boolean), supportsInUse: supports, permanentSupports: permanent, withoutNorms, ...(group.trim() ? { group: group.trim() } : {}) };
+      const body = { nickname, born, framework, actions: actions.split('\n').map((a) => a.trim()).filter(Boolean), supportsInUse: supports, permanentSupports: permanent, withoutNorms, accommodations: allowances, ...(group.trim() ? { group: group.trim() } : {}) };
       return learner ? api<{ id: string }>('PATCH', `/learners/${learner.id}`, { ...body, version: learner.version }) : api<{ id: string }>('POST', '/learners', body, key);
     },
     onSuccess: ({ id }) => onSaved(id),
@@ -73,6 +76,14 @@ export function LearnerDialog({ learner, onClose, onSaved }: { learner: LearnerW
           {tools.map((t) => (
             <label key={t.id}>
               <input type="checkbox" checked={permanent.includes(t.id)} onChange={() => toggle(permanent, setPermanent, t.id)} /> {t.title}
+            </label>
+          ))}
+        </fieldset>
+        <fieldset className={styles.fieldset}>
+          <legend>Games should allow for</legend>
+          {accommodations.map((a) => (
+            <label key={a}>
+              <input type="checkbox" checked={allowances.includes(a)} onChange={() => toggle(allowances, setAllowances, a)} /> {accommodationWords[a]}
             </label>
           ))}
         </fieldset>

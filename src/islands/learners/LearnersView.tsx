@@ -58,11 +58,23 @@ function Learners() {
             What could {together.length > 1 ? `these ${together.length}` : 'they'} play?
           </Button>
         )}
-        <LinkButton href={link('/learners/import')}>Bring in a roster</LinkButton>
         <Button kind="main" onClick={() => setAdding(true)}>
           Add a learner
         </Button>
       </div>
+      <nav className={styles.more} aria-label="More about learners">
+        <a href={link('/learners/group')}>The group in one picture</a>
+        <a href={link('/learners/import')}>Bring in a roster</a>
+        <a href={link('/learners/evidence')}>Bring in notes</a>
+        <a href="/api/v1/evidence.csv" download>
+          Take notes out (CSV)
+        </a>
+        <a href="/api/v1/evidence.xapi" download>
+          Take notes out (xAPI)
+        </a>
+        <a href={link('/learners/skills')}>Skills</a>
+        <a href={link('/learners/frameworks')}>Frameworks</a>
+      </nav>
       {learners.data.total === 0 ? (
         <Empty title="Nobody is here yet">
           <p>Initials or nicknames are enough. Bring in a list, or add children one by one; then two minutes each at the table place them.</p>

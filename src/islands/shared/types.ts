@@ -1,3 +1,4 @@
+import type { Accommodation } from '../../core/recommend/accommodations';
 import type { ItemPredicate, PrerequisiteSort, SkillNature } from '../../core/skills/skill';
 import type { SkillStatus } from '../../core/mastery/estimateMastery';
 import type { EstimateStep } from '../../core/mastery/mapState';
@@ -112,6 +113,7 @@ export interface LearnerWire {
   actions: string[];
   goals: string[];
   withoutNorms: boolean;
+  accommodations: Accommodation[];
   likings: string[];
   version: number;
 }

@@ -1,5 +1,6 @@
 import { index, integer, primaryKey, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
 import type { NotedItem } from '../../core/mastery/evidence';
+import type { Accommodation } from '../../core/recommend/accommodations';
 import type { Skill } from '../../core/skills/skill';
 
 /** Names and settings of this workspace (title, framework, seed of the demo …). */
@@ -90,6 +91,8 @@ export const learners = sqliteTable(
     goals: text({ mode: 'json' }).$type<string[]>().notNull().default([]),
     /** Goes by the goals alone; nothing is "wanted by now". */
     withoutNorms: integer({ mode: 'boolean' }).notNull().default(false),
+    /** What games must allow for; see `core/recommend/accommodations`. */
+    accommodations: text({ mode: 'json' }).$type<Accommodation[]>().notNull().default([]),
     /** Games this child asks for. */
     likings: text({ mode: 'json' }).$type<string[]>().notNull().default([]),
     version: integer().notNull().default(1),

@@ -108,7 +108,7 @@ export function masteryOf(db: Db, learner: LearnerRow, today: string, without?: 
 export function needsOf(learner: LearnerRow, estimates: readonly SkillEstimate[], today: string): LearnerNeeds {
   return learnerNeeds(
     graphInUse(),
-    { id: learner.id, nickname: learner.nickname, age: ageOn(learner.born, today), framework: learner.framework, goals: goalSkills(graphInUse(), learner), withoutNorms: learner.withoutNorms, supported: learner.supportsInUse.length > 0 || learner.permanentSupports.length > 0 },
+    { id: learner.id, nickname: learner.nickname, age: ageOn(learner.born, today), framework: learner.framework, goals: goalSkills(graphInUse(), learner), withoutNorms: learner.withoutNorms, accommodations: learner.accommodations, likings: learner.likings, supported: learner.supportsInUse.length > 0 || learner.permanentSupports.length > 0 },
     Float64Array.from(estimates, (e) => e.mastery),
     Uint8Array.from(estimates, (e) => (e.dueForReview ? 1 : 0)),
   );

@@ -65,6 +65,7 @@ async function answer(request: Request, path: string): Promise<Response> {
   const reply = result instanceof Reply ? result : new Reply(found.route.status ?? 200, result);
   if (key && reply.status < 300) remember(db, key, route, reply);
   if (typeof reply.body === 'string') return new Response(reply.body, { status: reply.status, headers: { 'content-type': found.route.media ?? 'text/plain; charset=utf-8', ...reply.headers } });
+  if (reply.body instanceof Uint8Array) return new Response(Buffer.from(reply.body), { status: reply.status, headers: { 'content-type': found.route.media ?? 'application/octet-stream', ...reply.headers } });
   return json(reply.status, reply.body, reply.headers);
 }
 

@@ -1,5 +1,6 @@
 import { ENGINE } from '../../core/simulate/simulation';
 import { frameworkRoutes } from '../frameworks/routes';
+import { groupRoutes } from '../group/groupRoutes';
 import { learnerRoutes } from '../learners/routes';
 import { planningRoutes } from '../planning/routes';
 import { shelfRoutes } from '../shelf/routes';
@@ -23,6 +24,7 @@ export const routes: readonly Route[] = [
   ...benchRoutes,
   ...skillRoutes,
   ...frameworkRoutes,
+  ...groupRoutes,
   ...learnerRoutes,
   ...planningRoutes,
   { method: 'DELETE', path: '/workspace', summary: 'Take everything away (demo and test only)', query: { confirm: str }, response: ok, handle: ({ db, query }) => emptyWorkspace(db, query['confirm']) },

@@ -2,6 +2,7 @@ import { readdirSync } from 'node:fs';
 import { graphInUse } from '../../contract/graphInUse';
 import { and, eq, isNull } from 'drizzle-orm';
 import { checkBorn, readBirthMonth } from '../../core/content/readRoster';
+import type { Accommodation } from '../../core/recommend/accommodations';
 import type { Db, Tx } from '../db/db';
 import { dataDirectory } from '../db/open';
 import { evidence, games, groups, idempotency, learners, memberships, plans } from '../db/schema';
@@ -19,6 +20,7 @@ export interface LearnerInput {
   actions?: string[];
   goals?: string[];
   withoutNorms?: boolean;
+  accommodations?: Accommodation[];
   likings?: string[];
 }
 
@@ -40,7 +42,7 @@ export function insertLearner(tx: Tx, input: LearnerInput, today: string, now: s
   const nickname = nicknameOf(tx, input.nickname, null);
   const born = bornOf(input.born, today);
   const id = freeId(nickname, (x) => tx.select().from(learners).where(eq(learners.id, x)).get() !== undefined);
-  tx.insert(learners).values({ id, nickname, born, framework: input.framework ?? 'us', permanentSupports: input.permanentSupports ?? [], supportsInUse: input.supportsInUse ?? [], actions: input.actions ?? [], goals: goalsOf(input.goals ?? []), withoutNorms: input.withoutNorms ?? false, likings: likingsOf(tx, input.likings ?? []), createdAt: now }).run();
+  tx.insert(learners).values({ id, nickname, born, framework: input.framework ?? 'us', permanentSupports: input.permanentSupports ?? [], supportsInUse: input.supportsInUse ?? [], actions: input.actions ?? [], goals: goalsOf(input.goals ?? []), withoutNorms: input.withoutNorms ?? false, accommodations: input.accommodations ?? [], likings: likingsOf(tx, input.likings ?? []), createdAt: now }).run();
   if (input.group) join(tx, id, input.group, today);
   return id;
 }
@@ -111,6 +113,7 @@ export function updateLearner(db: Db, id: string, input: LearnerInput, version: 
         ...(input.supportsInUse === undefined ? {} : { supportsInUse: input.supportsInUse }),
         ...(input.actions === undefined ? {} : { actions: input.actions }),
         ...(input.goals === undefined ? {} : { goals: goalsOf(input.goals) }),
+        ...(input.accommodations === undefined ? {} : { accommodations: input.accommodations }),
         ...(input.withoutNorms === undefined ? {} : { withoutNorms: input.withoutNorms }),
         ...(input.likings === undefined ? {} : { likings: likingsOf(tx, input.likings) }),
         version: before.version + 1,

@@ -12,7 +12,7 @@ import { placementNext } from './placement';
 import { importRoster } from './importRoster';
 import { allLearners, createLearner, eraseLearner, exportLearner, groupOf, learnerById, updateLearner, type LearnerRow } from './learnerStore';
 
-const wireLearner = (db: Db, l: LearnerRow, today: string): object => ({ id: l.id, nickname: l.nickname, born: l.born, framework: l.framework, group: groupOf(db, l.id, today), permanentSupports: l.permanentSupports, supportsInUse: l.supportsInUse, actions: l.actions, goals: l.goals, withoutNorms: l.withoutNorms, likings: l.likings, version: l.version });
+const wireLearner = (db: Db, l: LearnerRow, today: string): object => ({ id: l.id, nickname: l.nickname, born: l.born, framework: l.framework, group: groupOf(db, l.id, today), permanentSupports: l.permanentSupports, supportsInUse: l.supportsInUse, actions: l.actions, goals: l.goals, withoutNorms: l.withoutNorms, accommodations: l.accommodations, likings: l.likings, version: l.version });
 
 const wireEvidence = (r: EvidenceRow): object => ({ id: r.id, learner: r.learnerId, at: r.at, kind: r.kind, skill: r.skill, result: r.result, correct: r.correct, total: r.total, how: r.how, support: r.support, variant: r.variantId, session: r.planId, items: r.items, by: { role: r.byRole, ownChild: r.byOwnChild }, retracted: r.retractedAt !== null, retractedBecause: r.retractedBecause });
 

@@ -68,7 +68,7 @@ export async function planningInput(db: Db, meetings: readonly TermMeeting[], to
       .filter((l) => wanted.has(l.id))
       .map((l) => {
         const estimates = masteryOf(db, l, today > day ? today : day);
-        return { id: l.id, nickname: l.nickname, age: ageOn(l.born, day), framework: l.framework, goals: goalSkills(graphInUse(), l), withoutNorms: l.withoutNorms, supported: l.supportsInUse.length + l.permanentSupports.length > 0, known: estimates.map((e) => e.mastery), due: estimates.map((e) => (e.dueForReview ? 1 : 0)) };
+        return { id: l.id, nickname: l.nickname, age: ageOn(l.born, day), framework: l.framework, goals: goalSkills(graphInUse(), l), withoutNorms: l.withoutNorms, accommodations: l.accommodations, likings: l.likings, supported: l.supportsInUse.length + l.permanentSupports.length > 0, known: estimates.map((e) => e.mastery), due: estimates.map((e) => (e.dueForReview ? 1 : 0)) };
       }),
     meetings,
     stock: [...stock],

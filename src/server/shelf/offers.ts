@@ -36,6 +36,8 @@ export async function offersOf(db: Db): Promise<Offer[]> {
         title: v.title,
         gameTitle: inUse.get(v.gameId)!.title,
         mixClass: mixOf.get(v.id)!,
+        mechanism: v.mechanism,
+        parameters: { ...(v.mechanism ? mechanismById(v.mechanism)?.defaults : {}), ...v.parameters },
         players: [v.playersMin, v.playersMax],
         ages: [v.agesMin, v.agesMax],
         minutes,

@@ -10,6 +10,7 @@ import { usualSeats } from '../simulations/profileStore';
 import type { SkillGraph } from '../../core/skills/skillGraph';
 import { breadthsOf } from '../../core/skills/breadth';
 import { offersOf } from './offers';
+import { gapHelp } from './gapHelp';
 import { suitsHere } from './suits';
 import { materialsByVariant, wireGames, wireVariant, wireVariants } from './wireShelf';
 import { importShelf } from './importShelf';
@@ -60,6 +61,13 @@ export const shelfRoutes: readonly Route[] = [
   { method: 'PATCH', path: '/variants/{id}', summary: 'Change a variant', body: closed({ ...variantFields, version: int }, ['version']), response: changed, handle: ({ db, params, body: { version, ...input } }) => updateVariant(db, params['id']!, input, version) },
   { method: 'POST', path: '/variants/{id}/retire', summary: 'Put a variant away', response: changed, handle: ({ db, params, now }) => setRetired(db, 'variant', params['id']!, true, now) },
   { method: 'POST', path: '/variants/{id}/restore', summary: 'Bring a variant back', response: changed, handle: ({ db, params, now }) => setRetired(db, 'variant', params['id']!, false, now) },
+  {
+    method: 'GET',
+    path: '/skills/{id}/help',
+    summary: 'What would practise a skill: shipped games not on the shelf, and changes of versions that are, measured',
+    response: obj({ skill: str, library: arr(obj({ game: str, title: str, version: str, perTenMinutes: num, standardError: num })), changes: arr(obj({ variant: str, parameter: str, before: obj({}), after: obj({}) })) }),
+    handle: ({ db, params }) => gapHelp(db, params['id']!),
+  },
   {
     method: 'GET',
     path: '/variants/{id}/suits',

@@ -42,7 +42,8 @@ export interface ChangesTask {
   readonly mechanism: string;
   readonly parameters: object;
   readonly seats: number;
-  readonly wish: Wish;
+  /** A wish by name, or chances for one skill. */
+  readonly wish: Wish | { readonly skill: string };
   readonly seed: number;
 }
 

@@ -60,7 +60,7 @@ function story(task: StoryTask): void {
 function changes(task: ChangesTask): void {
   const table = checkTable(task.mechanism, task.parameters, task.seats);
   if (!table.ok) return send({ type: 'failed', problem: table.problem });
-  const steps = searchChanges(table.value.mechanism, task.parameters, task.seats, task.wish, task.seed);
+  const steps = searchChanges(table.value.mechanism, task.parameters, task.seats, typeof task.wish === 'string' ? task.wish : { skill: task.wish.skill, graph: graphInUse() }, task.seed);
   for (let step = steps.next(); ; step = steps.next()) {
     if (step.done) return send({ type: 'done', result: step.value });
     send({ type: 'progress', share: step.value });

@@ -48,4 +48,5 @@ ALTER TABLE `evidence` ADD `source` text;--> statement-breakpoint
 ALTER TABLE `evidence` ADD `seconds` real;--> statement-breakpoint
 ALTER TABLE `learners` ADD `goals` text DEFAULT '[]' NOT NULL;--> statement-breakpoint
 ALTER TABLE `learners` ADD `withoutNorms` integer DEFAULT false NOT NULL;--> statement-breakpoint
+ALTER TABLE `learners` ADD `accommodations` text DEFAULT '[]' NOT NULL;--> statement-breakpoint
 ALTER TABLE `learners` ADD `likings` text DEFAULT '[]' NOT NULL;

@@ -1,0 +1,88 @@
+import type { SkillEstimate } from '../mastery/estimateMastery';
+import type { Evidence } from '../mastery/evidence';
+import type { SkillGraph } from '../skills/skillGraph';
+
+/** One learner's map and notes. */
+export interface GroupMember {
+  readonly id: string;
+  readonly estimates: readonly SkillEstimate[];
+  /** Not taken back, in any order. */
+  readonly evidence: readonly Evidence[];
+}
+
+/** Who may sit together for a skill: it is on everybody's frontier. */
+export interface Together {
+  readonly skill: string;
+  readonly learners: readonly string[];
+}
+
+/** Who was stuck on a skill the last times. */
+export interface Stuck {
+  readonly learner: string;
+  readonly skill: string;
+  readonly times: number;
+  readonly since: string;
+}
+
+export interface GroupMap {
+  /** Learners from who holds most to who holds least; skills from most held to least, so that blocks appear. */
+  readonly learners: readonly string[];
+  readonly skills: readonly string[];
+  /** `cells[learner][skill]`, in that order: height of the arm and whether anybody saw it. */
+  readonly cells: readonly (readonly { readonly height: number; readonly seen: boolean; readonly next: boolean }[])[];
+  readonly together: readonly Together[];
+  readonly stuck: readonly Stuck[];
+}
+
+const leastTogether = 2;
+const mostTogether = 5;
+const stuckInARow = 2;
+/** A skill is at the edge of a group when not all stand on one side. */
+const edge: readonly [number, number] = [0.08, 0.93];
+
+/**
+ * Learners × skills, both sorted by what is held, which brings the boundary to a diagonal
+ * (seriation by marginal sums, as in L. Guttman's scalogram of 1944). With `onlyEdge`, skills that all
+ * hold or nobody is near are left out.
+ */
+export function groupMap(graph: SkillGraph, members: readonly GroupMember[], strands: readonly string[] | null, onlyEdge: boolean): GroupMap {
+  const chosen = graph.skills.flatMap((s, k) => (strands === null || strands.includes(s.strand) ? [k] : []));
+  const meanOf = (k: number): number => members.reduce((sum, m) => sum + m.estimates[k]!.asSeen, 0) / Math.max(1, members.length);
+  const skills = chosen
+    .map((k) => ({ k, mean: meanOf(k) }))
+    .filter(({ mean }) => !onlyEdge || (mean > edge[0] && mean < edge[1]))
+    .sort((x, y) => y.mean - x.mean || x.k - y.k)
+    .map(({ k }) => k);
+  const learners = [...members].sort((x, y) => total(y, chosen) - total(x, chosen) || (x.id < y.id ? -1 : 1));
+  return {
+    learners: learners.map((m) => m.id),
+    skills: skills.map((k) => graph.skills[k]!.id),
+    cells: learners.map((m) => skills.map((k) => ({ height: m.estimates[k]!.asSeen, seen: m.estimates[k]!.seen, next: m.estimates[k]!.frontier }))),
+    together: togetherFor(graph, members, chosen),
+    stuck: members.flatMap((m) => stuckOf(m, new Set(chosen.map((k) => graph.skills[k]!.id)))),
+  };
+}
+
+const total = (m: GroupMember, chosen: readonly number[]): number => chosen.reduce((sum, k) => sum + m.estimates[k]!.asSeen, 0);
+
+/** Skills for which two to five can sit together, those that serve most first; seen before assumed. */
+function togetherFor(graph: SkillGraph, members: readonly GroupMember[], chosen: readonly number[]): Together[] {
+  return chosen
+    .flatMap((k) => {
+      const ready = members.filter((m) => m.estimates[k]!.frontier).sort((x, y) => Number(y.estimates[k]!.seen) - Number(x.estimates[k]!.seen) || x.estimates[k]!.asSeen - y.estimates[k]!.asSeen);
+      const seen = ready.filter((m) => m.estimates[k]!.seen).length;
+      return ready.length < leastTogether || seen === 0 ? [] : [{ k, seen, learners: ready.slice(0, mostTogether).map((m) => m.id) }];
+    })
+    .sort((x, y) => y.seen - x.seen || y.learners.length - x.learners.length || x.k - y.k)
+    .map(({ k, learners }) => ({ skill: graph.skills[k]!.id, learners }));
+}
+
+function stuckOf(m: GroupMember, skills: ReadonlySet<string>): Stuck[] {
+  const bySkill = new Map<string, Evidence[]>();
+  for (const e of [...m.evidence].sort((x, y) => (x.at < y.at ? 1 : -1))) if (e.result !== null && skills.has(e.skill)) bySkill.set(e.skill, [...(bySkill.get(e.skill) ?? []), e]);
+  return [...bySkill].flatMap(([skill, notes]) => {
+    const end = notes.findIndex((n) => n.result !== 'stuck');
+    const times = end < 0 ? notes.length : end;
+    return times < stuckInARow ? [] : [{ learner: m.id, skill, times, since: notes[times - 1]!.at.slice(0, 10) }];
+  });
+}

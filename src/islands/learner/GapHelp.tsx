@@ -1,0 +1,55 @@
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { Button } from '../../ui/Button';
+import { get, link } from '../shared/api';
+import { messageOf } from '../shared/App';
+import panel from '../shared/panel.module.css';
+import { useSkills } from '../shared/useSkills';
+import styles from './learner.module.css';
+
+interface Help {
+  library: { game: string; title: string; version: string; perTenMinutes: number; standardError: number }[];
+  changes: { game: string; variant: string; gameTitle: string; title: string; parameterTitle: string; value: unknown; before: { mean: number }; after: { mean: number; standardError: number } }[];
+}
+
+const shown = (value: unknown): string => (value === true ? 'yes' : value === false ? 'no' : Array.isArray(value) ? value.join(', ') : String(value));
+
+/** A need that no game here serves, and what would: measured, when asked. */
+export function GapHelp({ skill, who }: { skill: string; who: string | null }) {
+  const skills = useSkills();
+  const [asked, setAsked] = useState(false);
+  const help = useQuery({ queryKey: ['gap-help', skill], queryFn: () => get<Help>(`/skills/${skill}/help`), enabled: asked, staleTime: Infinity });
+  const d = help.data;
+  return (
+    <div className={styles.suggestion}>
+      <p>
+        No good game here for “{skills?.title(skill) ?? skill}”{who ? ` (${who})` : ''}.{' '}
+        {!asked && (
+          <Button kind="plain" onClick={() => setAsked(true)}>
+            What would help?
+          </Button>
+        )}
+      </p>
+      {help.isLoading && <p role="status">Turning the parameters of what is nearest …</p>}
+      {help.error && <p className={panel.bad}>{messageOf(help.error)}</p>}
+      {d && (
+        <ul className={styles.excluded}>
+          {d.changes.map((c) => (
+            <li key={`${c.variant}${c.parameterTitle}`}>
+              <a href={link(`/shelf/${c.game}?version=${c.variant}`)}>
+                {c.gameTitle}, {c.title}
+              </a>{' '}
+              with “{c.parameterTitle}” at {shown(c.value)}: {c.before.mean.toFixed(1)} → {c.after.mean.toFixed(1)} ± {c.after.standardError.toFixed(1)} chances in ten minutes
+            </li>
+          ))}
+          {d.library.map((l) => (
+            <li key={`${l.game}${l.version}`}>
+              <a href={link('/shelf/library')}>{l.title}</a>, {l.version}, in the library: {l.perTenMinutes.toFixed(1)} ± {l.standardError.toFixed(1)} chances in ten minutes
+            </li>
+          ))}
+          {d.changes.length + d.library.length === 0 && <li>Nothing that ships and no single change does. Practise it with things at the table.</li>}
+        </ul>
+      )}
+    </div>
+  );
+}
