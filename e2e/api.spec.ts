@@ -200,8 +200,11 @@ test('every route answers as described', async ({ request }) => {
   const suits = await go('GET', '/variants/{id}/suits', { path: `/variants/${variant.id}/suits` });
   expect(suits.total).toBe(10);
   for (const s of suits.items) expect(s.low <= s.success && s.success <= s.high).toBe(true);
-  const help = await go('GET', '/skills/{id}/help', { path: '/skills/round-to-100/help' });
-  expect(help.library.length).toBeGreaterThan(0);
+  const asked = await go('POST', '/skills/{id}/help', { path: '/skills/times-6-9/help', query: { wait: '0' }, status: 202 });
+  let help: any;
+  await expect.poll(async () => (help = await go('GET', '/jobs/{id}', { path: `/jobs/${asked.job}` })).status, { timeout: 60_000 }).toBe('done');
+  expect(help.result.library.length).toBeGreaterThan(0);
+  for (const c of help.result.changes) expect(c.after.mean).toBeGreaterThan(c.before.mean);
   const map = await go('GET', '/group-map', { query: { strands: 'add,subtract' } });
   expect(map.cells.length).toBe(map.learners.length);
   expect(await go('GET', '/group-map.csv', { query: { strands: 'add' } })).toContain('how it stands');

@@ -16,7 +16,7 @@ export interface MatchIndex {
   readonly byCode: ReadonlyMap<string, readonly string[]>;
 }
 
-const stopWords = new Set(['a', 'an', 'and', 'the', 'of', 'to', 'in', 'on', 'by', 'for', 'with', 'or', 'is', 'are', 'be', 'as', 'from', 'that', 'this', 'which', 'what', 'how', 'use', 'using', 'know', 'number', 'numbers', 'solve', 'problem', 'problems', 'understand', 'including', 'one', 'two']);
+const stopWords = new Set(['a', 'an', 'and', 'the', 'of', 'to', 'in', 'on', 'by', 'for', 'with', 'or', 'is', 'are', 'be', 'as', 'from', 'that', 'this', 'which', 'what', 'how', 'use', 'using', 'know', 'number', 'numbers', 'solve', 'problem', 'problems', 'understand', 'including', 'one', 'two', 'together', 'same']);
 const synonyms: Readonly<Record<string, string>> = { addition: 'add', adding: 'add', subtraction: 'subtract', subtracting: 'subtract', multiplication: 'multiply', multiplying: 'multiply', division: 'divide', dividing: 'divide', fractional: 'fraction', fractions: 'fraction', decimals: 'decimal', tens: 'ten', ones: 'one', hundreds: 'hundred', halves: 'half', quarters: 'quarter', multiples: 'multiple', factors: 'factor', shapes: 'shape', angles: 'angle', coins: 'money', symmetrical: 'symmetry', mirror: 'symmetry', patterns: 'pattern', partner: 'pair', pairs: 'pair', counting: 'count', counts: 'count', doubles: 'double', stories: 'story', word: 'story' };
 
 export function wordsOf(text: string): string[] {

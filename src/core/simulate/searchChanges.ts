@@ -26,6 +26,8 @@ export interface Change {
 }
 
 const gamesEach = 240;
+/** Several versions are searched for one skill, so each change is played less often. */
+const gamesForSkill = 96;
 const changesShown = 3;
 /** An effect must stand out from the noise by so many standard errors. */
 const leastErrors = 3;
@@ -66,7 +68,7 @@ function gainOf(wish: Wish | SkillWish, before: number, after: number): number {
 function measure(mechanism: Mechanism, parameters: object, seats: number, wish: Wish | SkillWish, seed: number): { measured: Estimate; minutes: Estimate } | null {
   const table = tableOf(mechanism.id, parameters, seats);
   if (!table.ok) return null;
-  const sim = new Simulation(table.value.mechanism, table.value.seats, typeof wish === 'string' ? null : wish.graph, { seed, games: gamesEach });
+  const sim = new Simulation(table.value.mechanism, table.value.seats, typeof wish === 'string' ? null : wish.graph, { seed, games: typeof wish === 'string' ? gamesEach : gamesForSkill });
   while (!sim.advance());
   const seconds = sim.column(record.SECONDS);
   const games = sim.column(record.GAMES);

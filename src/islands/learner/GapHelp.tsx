@@ -1,7 +1,8 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Button } from '../../ui/Button';
-import { get, link } from '../shared/api';
+import { Progress } from '../../ui/Empty';
+import { api, follow, link } from '../shared/api';
 import { messageOf } from '../shared/App';
 import panel from '../shared/panel.module.css';
 import { useSkills } from '../shared/useSkills';
@@ -18,7 +19,12 @@ const shown = (value: unknown): string => (value === true ? 'yes' : value === fa
 export function GapHelp({ skill, who }: { skill: string; who: string | null }) {
   const skills = useSkills();
   const [asked, setAsked] = useState(false);
-  const help = useQuery({ queryKey: ['gap-help', skill], queryFn: () => get<Help>(`/skills/${skill}/help`), enabled: asked, staleTime: Infinity });
+  const [share, setShare] = useState(0);
+  const help = useQuery({ queryKey: ['gap-help', skill], queryFn: async ({ signal }) => {
+      const first = await api<Help & { job?: string }>('POST', `/skills/${skill}/help?wait=0`, {});
+      return first.job ? follow<Help>(first.job, setShare, signal) : first;
+    },
+    enabled: asked, staleTime: Infinity });
   const d = help.data;
   return (
     <div className={styles.suggestion}>
@@ -30,7 +36,7 @@ export function GapHelp({ skill, who }: { skill: string; who: string | null }) {
           </Button>
         )}
       </p>
-      {help.isLoading && <p role="status">Turning the parameters of what is nearest …</p>}
+      {help.isLoading && <Progress share={share} label="turning the parameters of what is nearest" />}
       {help.error && <p className={panel.bad}>{messageOf(help.error)}</p>}
       {d && (
         <ul className={styles.excluded}>

@@ -10,7 +10,8 @@ import { usualSeats } from '../simulations/profileStore';
 import type { SkillGraph } from '../../core/skills/skillGraph';
 import { breadthsOf } from '../../core/skills/breadth';
 import { offersOf } from './offers';
-import { gapHelp } from './gapHelp';
+import { answerOf, waitQuery } from '../simulations/routes';
+import { startGapHelp } from './gapHelp';
 import { suitsHere } from './suits';
 import { materialsByVariant, wireGames, wireVariant, wireVariants } from './wireShelf';
 import { importShelf } from './importShelf';
@@ -62,11 +63,12 @@ export const shelfRoutes: readonly Route[] = [
   { method: 'POST', path: '/variants/{id}/retire', summary: 'Put a variant away', response: changed, handle: ({ db, params, now }) => setRetired(db, 'variant', params['id']!, true, now) },
   { method: 'POST', path: '/variants/{id}/restore', summary: 'Bring a variant back', response: changed, handle: ({ db, params, now }) => setRetired(db, 'variant', params['id']!, false, now) },
   {
-    method: 'GET',
+    method: 'POST',
     path: '/skills/{id}/help',
     summary: 'What would practise a skill: shipped games not on the shelf, and changes of versions that are, measured',
-    response: obj({ skill: str, library: arr(obj({ game: str, title: str, version: str, perTenMinutes: num, standardError: num })), changes: arr(obj({ variant: str, parameter: str, before: obj({}), after: obj({}) })) }),
-    handle: ({ db, params }) => gapHelp(db, params['id']!),
+    query: waitQuery,
+    response: any,
+    handle: async ({ db, params, query }) => answerOf(await startGapHelp(db, params['id']!), query['wait'], (help) => help),
   },
   {
     method: 'GET',

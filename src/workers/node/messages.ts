@@ -42,8 +42,15 @@ export interface ChangesTask {
   readonly mechanism: string;
   readonly parameters: object;
   readonly seats: number;
-  /** A wish by name, or chances for one skill. */
-  readonly wish: Wish | { readonly skill: string };
+  readonly wish: Wish;
+  readonly seed: number;
+}
+
+/** Which single changes of several versions bring chances for one skill. */
+export interface GapTask {
+  readonly kind: 'gap';
+  readonly skill: string;
+  readonly versions: readonly { readonly mechanism: string; readonly parameters: object; readonly seats: number }[];
   readonly seed: number;
 }
 
@@ -62,7 +69,7 @@ export interface CrashTask {
   readonly kind: 'crash';
 }
 
-export type Task = SimulateTask | FairnessTask | ChangesTask | StoryTask | PlanTask | CrashTask;
+export type Task = SimulateTask | FairnessTask | ChangesTask | GapTask | StoryTask | PlanTask | CrashTask;
 
 /** A task, and the skills the owner added, which a worker cannot look up. */
 export interface ToWorker {
@@ -75,6 +82,8 @@ export interface TaskResults {
   plan: PlannedMeeting[];
   fairness: Fairness | null;
   changes: readonly Change[];
+  /** By version, in the order asked. */
+  gap: readonly (readonly Change[])[];
   story: Story;
   crash: never;
 }

@@ -9,8 +9,9 @@ import { tellGame } from '../../core/simulate/storyLog';
 import { DEFAULT_TIME } from '../../core/simulate/timeModel';
 import { simulationResult } from '../../core/simulate/simulationResult';
 import { fairnessOf } from '../../core/simulate/fairness';
+import { onlySkill } from '../../core/skills/skillGraph';
 import { searchChanges } from '../../core/simulate/searchChanges';
-import type { ChangesTask, FairnessTask, FromWorker, SimulateTask, StoryTask, Task, ToWorker } from './messages';
+import type { ChangesTask, FairnessTask, FromWorker, GapTask, SimulateTask, StoryTask, Task, ToWorker } from './messages';
 
 const port = parentPort!;
 const send = (message: FromWorker): void => port.postMessage(message);
@@ -33,6 +34,7 @@ async function run(task: Task): Promise<void> {
   if (task.kind === 'simulate') return simulate(task);
   if (task.kind === 'fairness') return fairness(task);
   if (task.kind === 'changes') return changes(task);
+  if (task.kind === 'gap') return gap(task);
   if (task.kind === 'story') return story(task);
   const solve = await loadSolver();
   let last = 0;
@@ -60,11 +62,25 @@ function story(task: StoryTask): void {
 function changes(task: ChangesTask): void {
   const table = checkTable(task.mechanism, task.parameters, task.seats);
   if (!table.ok) return send({ type: 'failed', problem: table.problem });
-  const steps = searchChanges(table.value.mechanism, task.parameters, task.seats, typeof task.wish === 'string' ? task.wish : { skill: task.wish.skill, graph: graphInUse() }, task.seed);
+  const steps = searchChanges(table.value.mechanism, task.parameters, task.seats, task.wish, task.seed);
   for (let step = steps.next(); ; step = steps.next()) {
     if (step.done) return send({ type: 'done', result: step.value });
     send({ type: 'progress', share: step.value });
   }
+}
+
+function gap(task: GapTask): void {
+  const wish = { skill: task.skill, graph: onlySkill(graphInUse(), task.skill) };
+  const result = task.versions.map((v, i) => {
+    const table = checkTable(v.mechanism, v.parameters, v.seats);
+    if (!table.ok) return [];
+    const steps = searchChanges(table.value.mechanism, v.parameters, v.seats, wish, task.seed);
+    for (let step = steps.next(); ; step = steps.next()) {
+      if (step.done) return step.value;
+      send({ type: 'progress', share: (i + step.value) / task.versions.length });
+    }
+  });
+  send({ type: 'done', result });
 }
 
 function simulate(task: SimulateTask): void {
