@@ -41,6 +41,19 @@ test('lines fold, and the keyboard walks past the fold', async ({ page }) => {
   await expect(page.locator(`[data-skill="${focused}"]`)).toHaveAttribute('aria-pressed', 'true');
 });
 
+test('a sheet of ten says which came right, and the facts stand in the grid', async ({ page }) => {
+  await page.goto(at('/learners/fern?skill=add-in-10'));
+  await page.getByRole('button', { name: 'A sheet of ten' }).click();
+  const dialog = page.getByRole('dialog', { name: 'A sheet for Fern' });
+  for (const n of [0, 1, 2]) await dialog.getByRole('button', { name: 'right', exact: true }).nth(n).click();
+  await dialog.getByRole('button', { name: 'practise again' }).nth(3).click();
+  await expect(dialog.getByText('3 right of 4 done.')).toBeVisible();
+  await dialog.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByText(/check-in by an organiser: 3 of 4 right/)).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Facts noted' })).toBeVisible();
+  await expect(page.getByText('Practise again:')).toBeVisible();
+});
+
 test('a goal is agreed on, and a child goes by goals alone', async ({ page }) => {
   await page.goto(at('/learners/fern?skill=times-2'));
   await page.getByRole('button', { name: 'Make it a goal' }).click();

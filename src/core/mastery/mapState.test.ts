@@ -79,6 +79,17 @@ describe('taking in evidence', () => {
   });
 });
 
+describe('a sheet', () => {
+  it('says less when a tool was in hand, unless this child keeps it', () => {
+    const sheet = (support: string | null): number => {
+      const e: Evidence = { id: 's', at: '2026-11-19T10:00:00Z', kind: 'check-in', skill: 'take-in-20', result: null, correct: 9, total: 10, how: null, support, items: [], by: { role: 'organiser', ownChild: false } };
+      return readMap(graph, finch, mapOf(graph, finch, [e], today), today).find((x) => x.skill === 'take-in-20')!.mastery;
+    };
+    expect(sheet('hundred-chart')).toBeLessThan(sheet(null));
+    expect(sheet('bead-frame')).toBe(sheet(null));
+  });
+});
+
 describe('the level of a line', () => {
   it('moves ahead with what is held beyond the norm, carries over to other lines in part, and starts at the norm', () => {
     const e = noLevelEvidence(2);

@@ -4,7 +4,7 @@ import { chancesOf } from '../skills/skillGraph';
 import { ageOn, daysBetween, type Evidence, type LearnerFacts, type NotedItem } from './evidence';
 import { learn, sheetPosterior, softPosterior } from './knowledgeTracing';
 import { type LevelEvidence, levelOf, levelPrior, noLevelEvidence, seeLevel } from './levelGrid';
-import { hitWeight, howCredit, type KnowledgeParameters, missWeight, ownChildWeight, PARAMETERS, supportCredit } from './parameters';
+import { guessWithTool, hitWeight, howCredit, type KnowledgeParameters, missWeight, ownChildWeight, PARAMETERS, supportCredit } from './parameters';
 import { afterForgetting, type Memory, type Rating, remember, retention } from './retention';
 
 /** One step of the chain that led to an estimate. */
@@ -62,7 +62,9 @@ export function seeEvidence(graph: SkillGraph, learner: LearnerFacts, map: MapSt
   if (e.total !== null && e.total > 0) {
     const share = (e.correct ?? 0) / e.total;
     level(graph, learner, map, k, e, share, weight);
-    s.known = before + weight * (sheetPosterior(before, e.correct ?? 0, e.total, p) - before);
+    // A tool in hand makes right answers say less, unless this child keeps it.
+    const withTool = e.support !== null && !learner.permanentSupports.includes(e.support);
+    s.known = before + weight * (sheetPosterior(before, e.correct ?? 0, e.total, withTool ? { ...p, guess: guessWithTool } : p) - before);
     s.known = learn(s.known, p);
     rating = share < 0.5 ? 'stuck' : share < 0.8 ? 'support' : 'alone';
   } else if (e.result !== null) {

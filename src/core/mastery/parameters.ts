@@ -21,6 +21,8 @@ export const PARAMETERS: Readonly<Record<EvidenceKind, KnowledgeParameters>> = {
 
 /** How much of "right" an answer with a support in hand is worth. */
 export const supportCredit = 0.35;
+/** With a tool in hand a sheet is guessed this well without holding the skill (common practice, no source). */
+export const guessWithTool = 0.5;
 /** A parent's note on the own child pulls a little less. */
 export const ownChildWeight = 0.7;
 /** A missed fact pulls on the hardest skill it belongs to. */

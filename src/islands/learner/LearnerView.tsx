@@ -20,6 +20,7 @@ import { FactsSeen } from './FactsSeen';
 import { HelpNext } from './HelpNext';
 import styles from './learner.module.css';
 import { NoteDialog } from './NoteDialog';
+import { SheetDialog } from './SheetDialog';
 import { WhyPanel } from './WhyPanel';
 
 export default function LearnerView({ id, focus }: { id: string; focus: string | null }) {
@@ -38,7 +39,7 @@ function Learner({ id, first }: { id: string; first: string | null }) {
   const mastery = useQuery({ queryKey: ['mastery', id], queryFn: () => get<Page<EstimateWire>>(`/learners/${id}/mastery?limit=1000`) });
   const evidence = useQuery({ queryKey: ['evidence', id], queryFn: () => get<Page<EvidenceWire>>(`/evidence?learner=${id}&limit=5000`) });
   const [focus, setFocus] = useState<string | null>(first);
-  const [dialog, setDialog] = useState<'note' | 'edit' | 'erase' | null>(null);
+  const [dialog, setDialog] = useState<'note' | 'sheet' | 'edit' | 'erase' | null>(null);
   const refresh = (): void => void client.invalidateQueries();
   const map = useMemo(() => new Map(mastery.data?.items.map((e) => [e.skill, e])), [mastery.data]);
   if (learner.error) return <Failure message={messageOf(learner.error)} />;
@@ -67,6 +68,7 @@ function Learner({ id, first }: { id: string; first: string | null }) {
         <Figure big={String(all.filter((e) => e.dueForReview).length)} small="due for review" />
         <span className={panel.spring} />
         <LinkButton href={link(`/learners/${id}/place`)}>{all.some((e) => e.seen) ? 'Place again' : 'Place'}</LinkButton>
+        <Button onClick={() => setDialog('sheet')}>A sheet of ten</Button>
         <Button kind="main" onClick={() => setDialog('note')}>
           Note something
         </Button>
@@ -154,6 +156,19 @@ function Learner({ id, first }: { id: string; first: string | null }) {
             setDialog(null);
             refresh();
             tell('Noted; the map moved.');
+          }}
+        />
+      )}
+      {dialog === 'sheet' && (
+        <SheetDialog
+          learner={l}
+          skill={focus}
+          skills={skills}
+          onClose={() => setDialog(null)}
+          onSaved={() => {
+            setDialog(null);
+            refresh();
+            tell('On record; the map moved.');
           }}
         />
       )}
