@@ -100,7 +100,13 @@ function answered(who: Inhabitant, k: number, day: number, count: number, rng: R
   if (!predicate) return [];
   const facts = exampleItems(predicate, count * 2, 1 + below(rng, 1000)).match.filter((i) => ['add', 'subtract', 'multiply', 'divide'].includes(i.op));
   const p = chanceOfRight(who.truth, k, day, nature, false);
-  return facts.slice(0, count).map((i) => ({ op: i.op, a: i.a, b: i.b, correct: uniform(rng) < p }));
+  return facts.slice(0, count).map((i) => ({ op: i.op, a: i.a, b: i.b, correct: uniform(rng) < p + (1 - p) * easeOf(i) }));
+}
+
+/** How much easier a fact is than its skill as a whole: with a nought, a one or a two in it, much. */
+function easeOf(i: { readonly op: string; readonly a: number; readonly b: number; readonly result: number }): number {
+  const small = i.op === 'subtract' || i.op === 'divide' ? Math.min(i.b, i.result) : Math.min(i.a, i.b);
+  return small <= 1 ? 0.92 : small === 2 ? 0.6 : small === 3 ? 0.3 : 0;
 }
 
 const sheetItems = 10;

@@ -4,7 +4,7 @@ import { chancesOf } from '../skills/skillGraph';
 import { ageOn, daysBetween, type Evidence, type LearnerFacts, type NotedItem } from './evidence';
 import { learn, sheetPosterior, softPosterior } from './knowledgeTracing';
 import { type LevelEvidence, levelOf, levelPrior, noLevelEvidence, seeLevel } from './levelGrid';
-import { guessWithTool, hitWeight, howCredit, type KnowledgeParameters, missWeight, ownChildWeight, PARAMETERS, supportCredit } from './parameters';
+import { guessWithTool, hitWeight, howCredit, type KnowledgeParameters, missWeight, ownChildWeight, PARAMETERS, supportCredit, surest } from './parameters';
 import { afterForgetting, type Memory, type Rating, remember, retention } from './retention';
 
 /** One step of the chain that led to an estimate. */
@@ -112,6 +112,7 @@ function beginning(graph: SkillGraph, learner: LearnerFacts, map: MapState, k: n
 }
 
 function seen(s: SkillState, e: Evidence, notes: number, rating: Rating): void {
+  s.known = Math.min(surest, Math.max(1 - surest, s.known));
   s.memory = remember(s.memory, s.lastSeen ? daysBetween(s.lastSeen, e.at) : 0, rating);
   s.notes += notes;
   s.lastSeen = e.at;

@@ -51,6 +51,9 @@ export const level = { yearsEachWay: 3, steps: 25, spreadYears: 1.3, otherLines:
  */
 export const forgetting = { memoryDaysPerDay: 0.16666666666666666, takes: 1 };
 
+/** Nobody is ever surer than this, so that a few notes can always turn an estimate. */
+export const surest = 0.98;
+
 /** Prior from the framework's norm: weak, so that a few notes overrule it. */
 export const prior = { least: 0.05, most: 0.95, widthYears: 0.6, leadYears: 0.2 };
 /** Notes that the prior is worth when an interval is drawn. */

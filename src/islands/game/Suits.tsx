@@ -33,7 +33,7 @@ export function Suits({ variant }: { variant: VariantWire }) {
   const suits = useQuery({ queryKey: ['suits', variant.id, variant.version], queryFn: () => get<Page<SuitsWire>>(`/variants/${variant.id}/suits`) });
   if (!suits.data || suits.data.items.length === 0) return null;
   return (
-    <section className={panel.sheet}>
+    <section className={`${panel.sheet} ${styles.wide}`}>
       <h2>Whom it suits now</h2>
       <table className={styles.suits}>
         <thead>
