@@ -240,6 +240,14 @@ test('every route answers as described', async ({ request }) => {
   await go('POST', '/frameworks/{id}/ties', { path: `/frameworks/${framework.id}/ties`, body: { ties: [{ identifier: expectations[0].identifier, skill: 'pairs-of-10', relation: 'same' }] } });
   expect((await go('GET', '/frameworks')).items.find((f: any) => f.id === framework.id).tied).toBe(1);
   expect((await go('GET', '/frameworks/{id}/case', { path: `/frameworks/${framework.id}/case` })).CFAssociations.at(-1).associationType).toBe('exactMatchOf');
+  // A learner may go by it: what it ties is wanted when it says.
+  const follower = await go('GET', '/learners/{id}', { path: `/learners/${oak.id}` });
+  await go('PATCH', '/learners/{id}', { path: `/learners/${oak.id}`, body: { framework: framework.id, version: follower.version } });
+  const pairs = (await go('GET', '/skills', { query: { limit: '5000' } })).items.find((s: any) => s.id === 'pairs-of-10');
+  expect(pairs.wantedAt[framework.id]).toBe(6);
+  expect((await go('DELETE', '/frameworks/{id}', { path: `/frameworks/${framework.id}`, status: 409 })).error.message).toContain('Oak goes by this framework');
+  await go('PATCH', '/learners/{id}', { path: `/learners/${oak.id}`, body: { framework: 'us', version: follower.version + 1 } });
+  await go('PATCH', '/learners/{id}', { path: `/learners/${oak.id}`, body: { framework: 'nowhere', version: follower.version + 2 }, status: 422 });
   const dangling = JSON.parse(text);
   dangling.CFAssociations[0].destinationNodeURI.identifier = '00000000-0000-4000-8000-000000000099';
   expect((await go('POST', '/imports/framework', { body: { text: JSON.stringify(dangling), commit: true }, status: 422 })).error).toMatchObject({ code: 'dangling', field: 'CFAssociations.0.destinationNodeURI' });

@@ -43,7 +43,7 @@ test('lines fold, and the keyboard walks past the fold', async ({ page }) => {
 
 test('a sheet of ten says which came right, and the facts stand in the grid', async ({ page }) => {
   await page.goto(at('/learners/fern?skill=add-in-10'));
-  await page.getByRole('button', { name: 'A sheet of ten' }).click();
+  await page.getByRole('button', { name: 'Sheet of ten' }).click();
   const dialog = page.getByRole('dialog', { name: 'A sheet for Fern' });
   for (const n of [0, 1, 2]) await dialog.getByRole('button', { name: 'right', exact: true }).nth(n).click();
   await dialog.getByRole('button', { name: 'practise again' }).nth(3).click();

@@ -7,6 +7,8 @@ import { shippedGraph, shippedSkillFiles } from './shippedData';
 export interface OwnAdditions {
   readonly skills: readonly Skill[];
   readonly edges: readonly { readonly skill: string; readonly needs: string; readonly sort: PrerequisiteSort }[];
+  /** Ages by which frameworks that were brought in want a skill, by framework and skill. */
+  readonly norms?: Readonly<Record<string, Readonly<Record<string, number>>>>;
 }
 const none: OwnAdditions = { skills: [], edges: [] };
 
@@ -17,7 +19,8 @@ let graph: SkillGraph | null = null;
 export function graphWith(additions: OwnAdditions): Result<SkillGraph> {
   const extended = (s: Skill): Skill => {
     const more = additions.edges.filter((e) => e.skill === s.id && !s.prerequisites.some((p) => p.id === e.needs));
-    return more.length === 0 ? s : { ...s, prerequisites: [...s.prerequisites, ...more.map((e) => ({ id: e.needs, sort: e.sort }))] };
+    const norms = Object.entries(additions.norms ?? {}).flatMap(([framework, ages]) => (ages[s.id] === undefined ? [] : [[framework, ages[s.id]!] as const]));
+    return more.length + norms.length === 0 ? s : { ...s, wantedAt: { ...s.wantedAt, ...Object.fromEntries(norms) }, prerequisites: [...s.prerequisites, ...more.map((e) => ({ id: e.needs, sort: e.sort }))] };
   };
   return skillGraph(
     shippedSkillFiles.map((file) => {
@@ -33,7 +36,7 @@ export function useOwnAdditions(additions: OwnAdditions): void {
   const built = graphWith(additions);
   if (!built.ok) throw new Error(built.problem.message);
   own = additions;
-  graph = additions.skills.length + additions.edges.length === 0 ? null : built.value;
+  graph = additions.skills.length + additions.edges.length + Object.keys(additions.norms ?? {}).length === 0 ? null : built.value;
 }
 
 export const ownAdditions = (): OwnAdditions => own;

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { shippedGraph } from '../../contract/shippedData';
 import { paraphrases, shippedFrameworks } from '../../contract/shippedFrameworks';
+import { ageOfLevel } from './ageOfLevel';
 import { matchIndex, proposeMatches, sameCode } from './proposeMatches';
 import { readCase } from './readCase';
 import { educationLevel, writeCase } from './writeCase';
@@ -54,6 +55,14 @@ describe('writing a CASE package', () => {
   it('names education levels', () => {
     expect(['K', '3'].map((g) => educationLevel('us', g))).toEqual(['KG', '03']);
     expect(['R', 'Y1', 'Y4'].map((g) => educationLevel('england', g))).toEqual(['PK', 'KG', '03']);
+  });
+});
+
+describe('education levels', () => {
+  // CEDS codes and the spellings met in files; grade n ends at about n + 6.
+  it('become the age at the end of the year', () => {
+    expect(['PK', 'KG', 'K', '01', '3', 'Grade 5'].map(ageOfLevel)).toEqual([5, 6, 6, 7, 9, 11]);
+    expect([null, 'UG', '', '99'].map(ageOfLevel)).toEqual([null, null, null, null]);
   });
 });
 

@@ -1,3 +1,4 @@
+import { wantedBy } from '../skills/skill';
 import { prerequisitesOf, type SkillGraph } from '../skills/skillGraph';
 import { ageOn, daysBetween, type Evidence, type LearnerFacts } from './evidence';
 import { levelOf, levelPrior, normPrior, yearsAhead } from './levelGrid';
@@ -90,7 +91,7 @@ function beforeNeighbours(graph: SkillGraph, learner: LearnerFacts, map: MapStat
     const steps = s.known - now > leastTold ? [...s.steps, { evidence: null, at: null, because: 'forgotten' as const, what: String(days), before: s.known, after: now }] : s.steps;
     return { now, asSeen: s.known, retained, notes: s.notes, lastSeen: s.lastSeen, steps };
   }
-  const wanted = graph.skills[k]!.wantedAt[learner.framework];
+  const wanted = wantedBy(graph.skills[k]!, learner.framework);
   const norm = normPrior(age, wanted);
   const steps: EstimateStep[] = [{ evidence: null, at: null, because: 'norm', what: graph.skills[k]!.id, before: norm, after: norm }];
   if (map.newest === '') return { now: norm, asSeen: norm, retained: 1, notes: 0, lastSeen: null, steps };
@@ -137,7 +138,7 @@ function infer(graph: SkillGraph, w: Work, because: 'later-skill' | 'earlier-ski
 function estimateOf(graph: SkillGraph, learner: LearnerFacts, work: readonly Work[], k: number, age: number, goals: ReadonlySet<number>): SkillEstimate {
   const w = work[k]!;
   const skill = graph.skills[k]!;
-  const wantedAt = skill.wantedAt[learner.framework];
+  const wantedAt = wantedBy(skill, learner.framework);
   const seen = w.notes > 0;
   const held = w.asSeen >= heldAt;
   const faded = seen && w.retained < worthCheckingBelow;

@@ -29,7 +29,8 @@ export interface Evidence {
 export interface LearnerFacts {
   /** Birth month, `YYYY-MM`. */
   readonly born: string;
-  readonly framework: 'us' | 'england';
+  /** `us`, `england`, or the id of a framework that was brought in. */
+  readonly framework: string;
   /** Tools this child may always use with full credit. */
   readonly permanentSupports: readonly string[];
   /** Tools in use now: they open what *needs it by heart*. */

@@ -1,3 +1,4 @@
+import { wantedBy } from '../skills/skill';
 import { type Item, resultOf } from '../items/item';
 import type { SkillGraph } from '../skills/skillGraph';
 import { chancesOf } from '../skills/skillGraph';
@@ -92,14 +93,14 @@ function level(graph: SkillGraph, learner: LearnerFacts, map: MapState, k: numbe
   const { slip, guess } = PARAMETERS[e.kind];
   const ifKnown = credit * (1 - slip) + (1 - credit) * slip;
   const ifNot = credit * guess + (1 - credit) * (1 - guess);
-  seeLevel(map.levels, strandIndex(graph, k), ageOn(learner.born, e.at), graph.skills[k]!.wantedAt[learner.framework], ifKnown, ifNot, weight / (1 + map.skills[k]!.notes));
+  seeLevel(map.levels, strandIndex(graph, k), ageOn(learner.born, e.at), wantedBy(graph.skills[k]!, learner.framework), ifKnown, ifNot, weight / (1 + map.skills[k]!.notes));
 }
 
 /** The state of a skill when it is seen: begun from level and norm the first time, a little forgotten since the last. */
 function beginning(graph: SkillGraph, learner: LearnerFacts, map: MapState, k: number, at: string): SkillState {
   const s = map.skills[k]!;
   if (s.lastSeen === null) {
-    const wanted = graph.skills[k]!.wantedAt[learner.framework];
+    const wanted = wantedBy(graph.skills[k]!, learner.framework);
     s.known = levelPrior(levelOf(map.levels, strandIndex(graph, k)), ageOn(learner.born, at), wanted);
     s.steps.push({ evidence: null, at, because: 'norm', what: graph.skills[k]!.id, before: s.known, after: s.known });
     return s;

@@ -1,3 +1,4 @@
+import { wantedBy } from '../skills/skill';
 import type { SkillGraph } from '../skills/skillGraph';
 import { ageOn, daysBetween, type EvidenceResult, type LearnerFacts } from './evidence';
 import { levelOf, normPrior, offsets } from './levelGrid';
@@ -42,7 +43,7 @@ export function nextQuestion(graph: SkillGraph, learner: LearnerFacts, map: MapS
     const members = graph.skills.flatMap((s, k) => (s.strand === id ? [k] : []));
     if (members.length === 0) continue;
     const weights = levelOf(map.levels, strandIndex(graph, members[0]!));
-    const table = members.map((k) => Float64Array.from(offsets, (o) => normPrior(age + o, graph.skills[k]!.wantedAt[learner.framework])));
+    const table = members.map((k) => Float64Array.from(offsets, (o) => normPrior(age + o, wantedBy(graph.skills[k]!, learner.framework))));
     const quiet = members.map((k) => (map.skills[k]!.lastSeen === null ? null : daysBetween(map.skills[k]!.lastSeen!, today)));
     const settled = quiet.map((days) => days !== null && days < askAgainDays);
     // What was seen long ago stands where it was left, a little forgotten, and may be asked again.

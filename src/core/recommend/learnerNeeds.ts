@@ -1,3 +1,4 @@
+import { wantedBy } from '../skills/skill';
 import { chanceRight } from '../mastery/knowledgeTracing';
 import { heartThere, heldAt, ideaThere, PARAMETERS } from '../mastery/parameters';
 import type { Accommodation } from './accommodations';
@@ -7,7 +8,7 @@ export interface NeedyLearner {
   readonly id: string;
   readonly nickname: string;
   readonly age: number;
-  readonly framework: 'us' | 'england';
+  readonly framework: string;
   /** A support is in use: it opens what *needs it by heart*. */
   readonly supported: boolean;
   /** Indices of agreed goals and what they need. */
@@ -55,7 +56,7 @@ export function learnerNeeds(graph: SkillGraph, learner: NeedyLearner, known: Fl
     ready[k] = graph.needs[k]!.every(({ index, sort }) => (sort === 'heart' ? learner.supported || known[index]! >= heartThere : known[index]! >= ideaThere)) ? 1 : 0;
     // A goal is wanted now, whatever the age; without norms nothing else presses.
     const goal = learner.goals?.has(k) ?? false;
-    const ahead = goal ? 0 : learner.withoutNorms ? notGoalYears : Math.max(0, graph.skills[k]!.wantedAt[learner.framework] - learner.age);
+    const ahead = goal ? 0 : learner.withoutNorms ? notGoalYears : Math.max(0, wantedBy(graph.skills[k]!, learner.framework) - learner.age);
     const gap = Math.max(0, heldAt + 0.05 - known[k]!);
     need[k] = gap * (ready[k] ? 1 : notReadyShare) * Math.exp(-ahead / aheadYears) + (due[k] ? reviewNeed : 0);
   }

@@ -64,8 +64,8 @@ export interface Skill {
   readonly looksLike: string;
   readonly strand: string;
   readonly nature: SkillNature;
-  /** Age in years by which each framework usually wants it. */
-  readonly wantedAt: { readonly us: number; readonly england: number };
+  /** Age in years by which each framework usually wants it: the two shipped, and those brought in that speak of it. */
+  readonly wantedAt: { readonly us: number; readonly england: number; readonly [framework: string]: number };
   readonly prerequisites: readonly Prerequisite[];
   readonly codes: readonly string[];
   readonly predicate: ItemPredicate | null;
@@ -86,3 +86,6 @@ export interface Strand {
   readonly ladder: readonly string[];
   readonly skills: readonly string[];
 }
+
+/** Age by which a framework wants a skill; where it does not speak of it, the US-style norm stands in. */
+export const wantedBy = (skill: Pick<Skill, 'wantedAt'>, framework: string): number => skill.wantedAt[framework] ?? skill.wantedAt.us;

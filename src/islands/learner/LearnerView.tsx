@@ -62,13 +62,13 @@ function Learner({ id, first }: { id: string; first: string | null }) {
     <>
       <div className={panel.head}>
         <h1>{l.nickname}</h1>
-        <Figure big={ageWords(l.born)} small={l.withoutNorms ? 'own goals, no norms' : `${l.framework === 'us' ? 'US-style' : 'England-style'} norms`} />
-        <Figure big={String(wanted.filter((e) => e.asSeen >= 0.85).length)} small={`on their own of ${wanted.length} ${l.withoutNorms ? 'on the way to own goals' : 'wanted by now'}${assumed > 0 ? `, ${assumed} of them assumed` : ''}`} />
+        <Figure big={ageWords(l.born)} small={l.withoutNorms ? 'own goals, no norms' : `${normWords[l.framework] ?? 'own framework’s'} norms`} />
+        <Figure big={String(wanted.filter((e) => e.asSeen >= 0.85).length)} small={`on their own of ${wanted.length} ${l.withoutNorms ? 'on the way to own goals' : 'wanted by now'}${assumed > 0 ? `, ${assumed} assumed` : ''}`} />
         <Figure big={String(next.size)} small="good next" />
         <Figure big={String(all.filter((e) => e.dueForReview).length)} small="due for review" />
         <span className={panel.spring} />
         <LinkButton href={link(`/learners/${id}/place`)}>{all.some((e) => e.seen) ? 'Place again' : 'Place'}</LinkButton>
-        <Button onClick={() => setDialog('sheet')}>A sheet of ten</Button>
+        <Button onClick={() => setDialog('sheet')}>Sheet of ten</Button>
         <Button kind="main" onClick={() => setDialog('note')}>
           Note something
         </Button>
@@ -186,6 +186,8 @@ function Learner({ id, first }: { id: string; first: string | null }) {
     </>
   );
 }
+
+const normWords: Readonly<Record<string, string>> = { us: 'US-style', england: 'England-style' };
 
 function Figure({ big, small }: { big: string; small: string }) {
   return (

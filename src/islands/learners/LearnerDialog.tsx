@@ -23,6 +23,7 @@ export function LearnerDialog({ learner, onClose, onSaved }: { learner: LearnerW
   const [withoutNorms, setWithoutNorms] = useState(learner?.withoutNorms ?? false);
   const [allowances, setAllowances] = useState<string[]>(learner?.accommodations ?? []);
   const [key] = useState(writeKey);
+  const frameworks = useQuery({ queryKey: ['frameworks'], queryFn: () => get<Page<{ id: string; title: string }>>('/frameworks?limit=1000') });
   const kinds = useQuery({ queryKey: ['kinds'], queryFn: () => get<Page<{ id: string; title: string }>>('/kinds?limit=5000') });
   const tools = kinds.data?.items.filter((k) => ['bead-frame', 'hundred-chart', 'number-line', 'two-colour-counters', 'ten-frame-cards', 'linking-cubes'].includes(k.id)) ?? [];
   const save = useMutation({
@@ -52,9 +53,12 @@ export function LearnerDialog({ learner, onClose, onSaved }: { learner: LearnerW
           </Field>
           <Field label="Norms">
             {(p) => (
-              <select {...p} value={framework} onChange={(e) => setFramework(e.target.value as 'us' | 'england')}>
-                <option value="us">US style, K–6</option>
-                <option value="england">England style, by year</option>
+              <select {...p} value={framework} onChange={(e) => setFramework(e.target.value)}>
+                {(frameworks.data?.items ?? [{ id: framework, title: framework }]).map((f) => (
+                  <option key={f.id} value={f.id}>
+                    {f.title}
+                  </option>
+                ))}
               </select>
             )}
           </Field>

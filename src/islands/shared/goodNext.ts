@@ -1,3 +1,4 @@
+import { wantedBy } from '../../core/skills/skill';
 import type { EstimateWire, LearnerWire } from './types';
 import type { Skills } from './useSkills';
 import { pageToday } from './words';
@@ -13,7 +14,7 @@ export function goodNext(all: readonly EstimateWire[], skills: Skills, learner: 
   const [y, m] = learner.born.split('-').map(Number);
   const [ty, tm] = pageToday().split('-').map(Number);
   const age = ty! - y! + (tm! - m!) / 12;
-  const worth = (e: EstimateWire): number => (0.9 - e.mastery) * (e.seen ? 1 : assumedShare) * Math.exp(-Math.max(0, (skills.byId.get(e.skill)?.wantedAt[learner.framework] ?? 0) - age) / aheadYears);
+  const worth = (e: EstimateWire): number => (0.9 - e.mastery) * (e.seen ? 1 : assumedShare) * Math.exp(-Math.max(0, wantedBy(skills.byId.get(e.skill)!, learner.framework) - age) / aheadYears);
   return all
     .filter((e) => e.frontier && e.asSeen < 0.85)
     .sort((x, z) => worth(z) - worth(x))

@@ -39,7 +39,7 @@ export interface SkillWire {
   looksLike: string;
   strand: string;
   nature: SkillNature;
-  wantedAt: { us: number; england: number };
+  wantedAt: { us: number; england: number; [framework: string]: number };
   prerequisites: { id: string; sort: PrerequisiteSort }[];
   codes: string[];
   predicate: ItemPredicate | null;
@@ -106,7 +106,7 @@ export interface LearnerWire {
   id: string;
   nickname: string;
   born: string;
-  framework: 'us' | 'england';
+  framework: string;
   group: string | null;
   permanentSupports: string[];
   supportsInUse: string[];

@@ -82,7 +82,7 @@ export const learners = sqliteTable(
     id: text().primaryKey(),
     nickname: text().notNull(),
     born: text().notNull(),
-    framework: text({ enum: ['us', 'england'] }).notNull(),
+    framework: text().notNull(),
     permanentSupports: text({ mode: 'json' }).$type<string[]>().notNull(),
     supportsInUse: text({ mode: 'json' }).$type<string[]>().notNull(),
     /** What helpers should do (seeing side, large print …), never a diagnosis. */

@@ -1,13 +1,14 @@
 import { createHash } from 'node:crypto';
 import { and, eq } from 'drizzle-orm';
-import { graphInUse } from '../../contract/graphInUse';
+import { graphInUse, useOwnAdditions } from '../../contract/graphInUse';
 import { paraphrases, shippedFrameworks } from '../../contract/shippedFrameworks';
 import { type MatchIndex, matchIndex, proposeMatches } from '../../core/frameworks/proposeMatches';
 import { readCase } from '../../core/frameworks/readCase';
 import { writeCase } from '../../core/frameworks/writeCase';
 import type { SkillGraph } from '../../core/skills/skillGraph';
 import type { Db } from '../db/db';
-import { crosswalk, expectations, frameworks } from '../db/schema';
+import { ownIn } from '../db/ownIn';
+import { crosswalk, expectations, frameworks, learners } from '../db/schema';
 import { notFound, ProblemError, refuse } from '../http/problemError';
 
 /** UUID version 5 (RFC 9562) in the URL namespace: the same name always gives the same identifier. */
@@ -81,12 +82,16 @@ export function importCase(db: Db, text: string, commit: boolean, now: string): 
       f.expectations.forEach((e, position) => tx.insert(expectations).values({ frameworkId: f.id, ...e, position }).run());
       for (const k of kept) if (f.expectations.some((e) => e.identifier === k.identifier)) tx.insert(crosswalk).values(k).run();
     });
+  if (commit) useOwnAdditions(ownIn(db));
   return { committed: commit, id: f.id, title: f.title, creator: f.creator, expectations: f.expectations.length, remarks: f.remarks, sample: f.expectations.slice(0, 8).map((e) => ({ code: e.code, statement: e.statement, band: e.band })) };
 }
 
 export function removeFramework(db: Db, id: string): { ok: true } {
   rowOf(db, id);
+  const followers = db.select().from(learners).where(eq(learners.framework, id)).all();
+  if (followers.length > 0) throw refuse('conflict', `${followers.map((l) => l.nickname).join(', ')} ${followers.length === 1 ? 'goes' : 'go'} by this framework. Choose another for them first.`, 'id');
   db.delete(frameworks).where(eq(frameworks.id, id)).run();
+  useOwnAdditions(ownIn(db));
   return { ok: true };
 }
 
@@ -101,6 +106,7 @@ export function tie(db: Db, id: string, ties: readonly { identifier: string; ski
       if (t.relation) tx.insert(crosswalk).values({ frameworkId: id, identifier: t.identifier, skill: t.skill, relation: t.relation, acceptedAt: now }).run();
     }
   });
+  useOwnAdditions(ownIn(db));
   return { ok: true };
 }
 

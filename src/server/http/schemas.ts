@@ -48,7 +48,7 @@ export const gameResponse = obj({ id: str, title: str, bin: nullable(str), sourc
 export const variantResponse = obj({ id: str, game: str, title: str, mechanism: nullable(str), parameters: obj({}), ages: arr(num), players: obj({ min: int, max: int }), minutes: num, materials: arr(obj({ kind: str, quantity: int })), helper: str, preparationMinutes: num, declared: arr(any), retired: bool, version: int });
 export const changed = obj({ id: str, version: int, change: str }, ['id']);
 
-export const learnerFields: Record<string, Schema> = { nickname: str, born: str, framework: oneOf('us', 'england'), group: nullable(str), permanentSupports: arr(str), supportsInUse: arr(str), actions: arr(str), goals: arr(str), withoutNorms: bool, accommodations: arr(oneOf(...accommodations)), likings: arr(str) };
+export const learnerFields: Record<string, Schema> = { nickname: str, born: str, framework: str, group: nullable(str), permanentSupports: arr(str), supportsInUse: arr(str), actions: arr(str), goals: arr(str), withoutNorms: bool, accommodations: arr(oneOf(...accommodations)), likings: arr(str) };
 export const learnerResponse = obj({ id: str, nickname: str, born: str, framework: str, group: nullable(str), permanentSupports: arr(str), supportsInUse: arr(str), actions: arr(str), goals: arr(str), withoutNorms: bool, accommodations: arr(str), likings: arr(str), version: int });
 
 export const notedItem = closed({ op: oneOf(...operations), a: num, b: num, correct: bool }, ['op', 'a', 'b', 'correct']);

@@ -1,11 +1,12 @@
 import { readdirSync } from 'node:fs';
 import { graphInUse } from '../../contract/graphInUse';
+import { shippedFrameworks } from '../../contract/shippedFrameworks';
 import { and, eq, isNull } from 'drizzle-orm';
 import { checkBorn, readBirthMonth } from '../../core/content/readRoster';
 import type { Accommodation } from '../../core/recommend/accommodations';
 import type { Db, Tx } from '../db/db';
 import { dataDirectory } from '../db/open';
-import { evidence, games, groups, idempotency, learners, memberships, plans } from '../db/schema';
+import { evidence, frameworks, games, groups, idempotency, learners, memberships, plans } from '../db/schema';
 import { notFound, refuse } from '../http/problemError';
 import { freeId, sameVersion } from '../shelf/shelfStore';
 
@@ -13,7 +14,7 @@ export type LearnerRow = typeof learners.$inferSelect;
 export interface LearnerInput {
   nickname?: string;
   born?: string;
-  framework?: 'us' | 'england';
+  framework?: string;
   group?: string | null;
   permanentSupports?: string[];
   supportsInUse?: string[];
@@ -42,7 +43,7 @@ export function insertLearner(tx: Tx, input: LearnerInput, today: string, now: s
   const nickname = nicknameOf(tx, input.nickname, null);
   const born = bornOf(input.born, today);
   const id = freeId(nickname, (x) => tx.select().from(learners).where(eq(learners.id, x)).get() !== undefined);
-  tx.insert(learners).values({ id, nickname, born, framework: input.framework ?? 'us', permanentSupports: input.permanentSupports ?? [], supportsInUse: input.supportsInUse ?? [], actions: input.actions ?? [], goals: goalsOf(input.goals ?? []), withoutNorms: input.withoutNorms ?? false, accommodations: input.accommodations ?? [], likings: likingsOf(tx, input.likings ?? []), createdAt: now }).run();
+  tx.insert(learners).values({ id, nickname, born, framework: frameworkOf(tx, input.framework ?? 'us'), permanentSupports: input.permanentSupports ?? [], supportsInUse: input.supportsInUse ?? [], actions: input.actions ?? [], goals: goalsOf(input.goals ?? []), withoutNorms: input.withoutNorms ?? false, accommodations: input.accommodations ?? [], likings: likingsOf(tx, input.likings ?? []), createdAt: now }).run();
   if (input.group) join(tx, id, input.group, today);
   return id;
 }
@@ -54,6 +55,11 @@ function nicknameOf(tx: Tx, asked: string | undefined, own: string | null): stri
   const twin = tx.select().from(learners).all().find((l) => l.nickname.toLowerCase() === nickname.toLowerCase() && l.id !== own);
   if (twin) throw refuse('duplicate', `There is a "${twin.nickname}" already. Choose another nickname.`, 'nickname');
   return nickname;
+}
+
+function frameworkOf(tx: Tx, asked: string): string {
+  if (!shippedFrameworks.some((f) => f.id === asked) && !tx.select().from(frameworks).where(eq(frameworks.id, asked)).get()) throw refuse('unknown-value', `There is no framework "${asked}". Bring it in first.`, 'framework');
+  return asked;
 }
 
 function goalsOf(asked: string[]): string[] {
@@ -108,7 +114,7 @@ export function updateLearner(db: Db, id: string, input: LearnerInput, version: 
       .set({
         ...(input.nickname === undefined ? {} : { nickname: nicknameOf(tx, input.nickname, id) }),
         ...(input.born === undefined ? {} : { born: bornOf(input.born, today) }),
-        ...(input.framework === undefined ? {} : { framework: input.framework }),
+        ...(input.framework === undefined ? {} : { framework: frameworkOf(tx, input.framework) }),
         ...(input.permanentSupports === undefined ? {} : { permanentSupports: input.permanentSupports }),
         ...(input.supportsInUse === undefined ? {} : { supportsInUse: input.supportsInUse }),
         ...(input.actions === undefined ? {} : { actions: input.actions }),
