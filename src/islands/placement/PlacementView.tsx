@@ -67,7 +67,7 @@ function Placement({ id }: { id: string }) {
     <>
       <div className={panel.head}>
         <h1>Where is {learner.data.nickname}?</h1>
-        <p className={panel.lead}>Do it with real things at the table, or show the example. Tap what you see; leave out what you do not know; stop any time. This is no test and gives no grade.</p>
+        <p className={panel.lead}>With real things at the table, or the example shown. Tap what you see; stop any time. No test, no grade.</p>
         <span className={panel.spring} />
         <LinkButton href={link(`/learners/${id}/script`)}>Print the script</LinkButton>
         <LinkButton href={link(`/learners/${id}`)}>Leave for now</LinkButton>
