@@ -18,13 +18,21 @@ const pictures = [
   ['group', '/learners/group'],
   ['skills', '/learners/skills', undefined, (page) => page.getByRole('button', { name: 'Add', exact: true }).click()],
   ['frameworks', '/learners/frameworks'],
-  ['placement', '/learners/wren/place', undefined, (page) => page.getByRole('button', { name: 'Shapes' }).click()],
+  ['placement', '/learners/robin/place', undefined, placing],
   ['term', '/plan'],
   ['plan', `/plan/${next.id}`],
   ['prep', `/prep?plan=${next.id}`],
   ['play', `/play?plan=${next.id}`, { width: 390, height: 800 }, (page) => page.getByRole('button', { name: /^Table 1/ }).first().click()],
   ['review', '/review'],
 ];
+/** A line that was hardly asked about, and two answers. */
+async function placing(page) {
+  await page.getByRole('button', { name: 'Ask on all the same' }).click();
+  for (const answer of ['can', 'with help']) {
+    await page.getByRole('button', { name: answer, exact: true }).click();
+    await page.waitForTimeout(500);
+  }
+}
 async function bench(page) {
   await page.getByRole('tab', { name: /Bench/ }).click();
   await page.getByLabel('Direction').selectOption('up-and-down');

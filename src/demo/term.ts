@@ -37,7 +37,8 @@ export function settle(id: string, l: DemoLearner, facts: LearnerFacts, ageAtSta
   return { id, facts, truth, supports: l.supportsInUse ?? [] };
 }
 
-const mostQuestions = 14;
+/** Questions on the lines of number, and on all others afterwards. */
+const mostQuestions: readonly [number, number] = [14, 4];
 
 /** The placement a helper would have made on the first day, question by question. */
 export function placed(who: Inhabitant, day: string, seed: number): EvidenceInput[] {
@@ -45,8 +46,8 @@ export function placed(who: Inhabitant, day: string, seed: number): EvidenceInpu
   const rng = createRng(seed, 900 + who.truth.age * 12);
   const map = emptyMap(graph);
   const out: EvidenceInput[] = [];
-  for (const lines of [numberStrands, graph.strands.map((s) => s.id)]) {
-    for (let q = 0; q < mostQuestions; q++) {
+  for (const [i, lines] of [numberStrands, graph.strands.map((s) => s.id)].entries()) {
+    for (let q = 0; q < mostQuestions[i]!; q++) {
       const next = nextQuestion(graph, who.facts, map, day, lines);
       if (!next) break;
       const at = `${day}T09:${String(out.length).padStart(2, '0')}:00.000Z`;

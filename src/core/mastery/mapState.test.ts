@@ -144,5 +144,14 @@ describe('the next question of a placement', () => {
     expect(asked).toBeGreaterThan(2);
     expect(asked).toBeLessThan(12);
   });
+  it('asks on when somebody wants to know more exactly', () => {
+    const map = emptyMap(graph);
+    const count = (thorough: boolean): number => {
+      const out = new Set<string>();
+      for (let next = nextQuestion(graph, finch, map, today, lines, out, thorough); next; next = nextQuestion(graph, finch, map, today, lines, out, thorough)) out.add(graph.skills[next.skill]!.id);
+      return out.size;
+    };
+    expect(count(true)).toBeGreaterThan(count(false));
+  });
   it('has nothing to ask about no line', () => expect(nextQuestion(graph, finch, emptyMap(graph), today, [])).toBeNull());
 });

@@ -17,6 +17,8 @@ export interface NextQuestion {
 
 /** Asking goes on while a question is expected to settle this many bits. */
 const leastBits = 0.6;
+/** The same for somebody who wants to know more exactly. */
+const leastBitsThorough = 0.08;
 /** What was seen less than so many days ago is not asked again. */
 const askAgainDays = 21;
 /** How likely each answer is from somebody who holds a step, and who does not (common practice, no source). */
@@ -34,7 +36,7 @@ const bits = (p: number): number => (p <= 0 || p >= 1 ? 0 : -(p * Math.log2(p) +
  * (D. V. Lindley 1956, on the measure of the information provided by an experiment).
  * Null when no question is worth asking. Cost: skills² · levels per line.
  */
-export function nextQuestion(graph: SkillGraph, learner: LearnerFacts, map: MapState, today: string, strands: readonly string[], leaveOut: ReadonlySet<string> = new Set()): NextQuestion | null {
+export function nextQuestion(graph: SkillGraph, learner: LearnerFacts, map: MapState, today: string, strands: readonly string[], leaveOut: ReadonlySet<string> = new Set(), thorough = false): NextQuestion | null {
   const age = ageOn(learner.born, today);
   let best: { skill: number; information: number } | null = null;
   let open = 0;
@@ -71,7 +73,7 @@ export function nextQuestion(graph: SkillGraph, learner: LearnerFacts, map: MapS
       if (!best || information > best.information) best = { skill: k, information };
     }
   }
-  if (!best || best.information < leastBits) return null;
+  if (!best || best.information < (thorough ? leastBitsThorough : leastBits)) return null;
   return { ...best, open: Math.min(1, open / (atStart || 1)) };
 }
 

@@ -35,11 +35,12 @@ function Placement({ id }: { id: string }) {
   const [answers, setAnswers] = useDraft(id);
   const [skipped, setSkipped] = useState<readonly string[]>([]);
   const [lines, setLines] = useState<readonly string[]>(numberStrands);
+  const [thorough, setThorough] = useState(false);
   const [key] = useState(writeKey);
   const sent = [...answers].map(([skill, result]) => ({ skill, result }));
   const question = useQuery({
-    queryKey: ['placement', id, sent, lines, skipped],
-    queryFn: () => api<Next>('POST', `/learners/${id}/placement`, { answers: sent, strands: lines, leaveOut: skipped }),
+    queryKey: ['placement', id, sent, lines, skipped, thorough],
+    queryFn: () => api<Next>('POST', `/learners/${id}/placement`, { answers: sent, strands: lines, leaveOut: skipped, thorough }),
     placeholderData: (before) => before,
   });
   const save = useMutation({
@@ -91,6 +92,7 @@ function Placement({ id }: { id: string }) {
             <>
               <h2>{lines.length === 0 ? 'Choose a line to ask about' : 'Enough for now'}</h2>
               {lines.length > 0 && <p className={styles.looks}>{answers.size > 0 ? 'Another question would tell little. Save, and let play show the rest.' : 'Enough was seen on these lines lately. Choose another line, or let play show the rest.'}</p>}
+              {lines.length > 0 && !thorough && <Button onClick={() => setThorough(true)}>Ask on all the same</Button>}
               {answers.size > 0 && (
                 <Button kind="plain" onClick={undoLast}>
                   Back to the last question

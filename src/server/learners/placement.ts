@@ -13,7 +13,7 @@ export interface PlacementAnswer {
 }
 
 /** The question to ask next, given what is on record and the answers of this sitting, which are not saved yet. */
-export function placementNext(db: Db, id: string, answers: readonly PlacementAnswer[], strands: readonly string[] | undefined, leaveOut: readonly string[], today: string): object {
+export function placementNext(db: Db, id: string, answers: readonly PlacementAnswer[], strands: readonly string[] | undefined, leaveOut: readonly string[], thorough: boolean, today: string): object {
   const graph = graphInUse();
   const learner = learnerById(db, id);
   const wrong = (strands ?? []).find((s) => !graph.strands.some((x) => x.id === s));
@@ -22,6 +22,6 @@ export function placementNext(db: Db, id: string, answers: readonly PlacementAns
   const now: Evidence[] = answers.map((a, i) => ({ id: `now-${String(i).padStart(3, '0')}`, at: `${today}T23:59:${String(i % 60).padStart(2, '0')}.000Z`, kind: 'placement', skill: a.skill, result: a.result, correct: null, total: null, how: null, support: null, items: [], by: { role: 'organiser', ownChild: false } }));
   const kept = evidenceOf(db, id).filter((r) => r.retractedAt === null).map(asEvidence);
   const map = mapOf(graph, learner, [...kept, ...now], today);
-  const next = nextQuestion(graph, learner, map, today, strands ?? graph.strands.map((s) => s.id), new Set(leaveOut));
+  const next = nextQuestion(graph, learner, map, today, strands ?? graph.strands.map((s) => s.id), new Set(leaveOut), thorough);
   return { next: next ? graph.skills[next.skill]!.id : null, information: next?.information ?? 0, open: next?.open ?? 0 };
 }
