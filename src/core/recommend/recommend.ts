@@ -1,7 +1,7 @@
 import type { SkillGraph } from '../skills/skillGraph';
 import type { LearnerNeeds } from './learnerNeeds';
 import type { Offer } from './offer';
-import { expectedSuccess, gateOf, type Gate, saturation, valueOf } from './valueOf';
+import { expectedSuccess, gateOf, type Gate, practised, saturation, valueOf } from './valueOf';
 
 export interface RecommendOptions {
   readonly minutes: number;
@@ -148,8 +148,7 @@ function bestSeat(graph: SkillGraph, mix: readonly Offer[], learner: LearnerNeed
 export function mainSkill(offer: Offer, learner: LearnerNeeds, minutes: number): number {
   let best = -1;
   let bestWorth = -1;
-  for (let k = 0; k < offer.doses.length; k++) {
-    if (offer.doses[k]! === 0) continue;
+  for (const k of practised(offer.doses)) {
     const worth = learner.need[k]! * saturation((offer.doses[k]! * minutes) / 10) + offer.doses[k]! * 1e-6;
     if (worth > bestWorth) {
       best = k;

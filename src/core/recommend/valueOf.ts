@@ -16,6 +16,18 @@ const heartShare = 0.35;
 /** Prerequisites count as missing a little later than they count as there. */
 const gateSlack = 0.2;
 
+const metOf = new WeakMap<Float64Array, Int32Array>();
+
+/** Indices of the skills an offer practises at all: few of many, so every sum runs over these only. */
+export function practised(doses: Float64Array): Int32Array {
+  let met = metOf.get(doses);
+  if (!met) {
+    met = Int32Array.from([...doses.keys()].filter((k) => doses[k]! !== 0));
+    metOf.set(doses, met);
+  }
+  return met;
+}
+
 /** What a dose of `chances` in the round gives of one skill: 1 − e^(−chances/12). */
 export function saturation(chances: number): number {
   return 1 - Math.exp(-chances / enoughChances);
@@ -34,9 +46,8 @@ export function expectedSuccess(offer: Offer, needs: LearnerNeeds): number {
   let sum = 0;
   let weight = 0;
   const doses = offer.doses;
-  for (let k = 0; k < doses.length; k++) {
+  for (const k of practised(doses)) {
     const dose = doses[k]!;
-    if (dose === 0) continue;
     sum += dose * needs.success[k]!;
     weight += dose;
   }
@@ -48,7 +59,7 @@ export function valueOf(offer: Offer, needs: LearnerNeeds, minutes: number): num
   let value = 0;
   const scale = minutes / 10;
   const doses = offer.doses;
-  for (let k = 0; k < doses.length; k++) {
+  for (const k of practised(doses)) {
     const dose = doses[k]!;
     if (dose > 0) value += needs.need[k]! * saturation(dose * scale);
   }
@@ -69,9 +80,10 @@ export function gateOf(graph: SkillGraph, offer: Offer, needs: LearnerNeeds): Ga
   const what = notFor(offer, needs.accommodations);
   if (what) return { because: 'accommodation', what };
   let strongest = 0;
-  for (const dose of offer.doses) if (dose > strongest) strongest = dose;
+  const met = practised(offer.doses);
+  for (const k of met) if (offer.doses[k]! > strongest) strongest = offer.doses[k]!;
   if (strongest === 0) return null;
-  for (let k = 0; k < offer.doses.length; k++) {
+  for (const k of met) {
     if (offer.doses[k]! < strongest * heartShare) continue;
     for (const { index, sort } of graph.needs[k]!) {
       if (sort === 'heart' && needs.supported) continue;
