@@ -26,6 +26,7 @@ describe('the map of a group', () => {
     expect(map.stuck).toEqual([{ learner: 'wren', skill: 'add-in-10', times: 2, since: '2026-11-03' }]);
   });
   it('seats together those who are ready for the same, and somebody saw at least one of them', () => {
+    expect(map.together.length).toBeGreaterThan(0);
     for (const t of map.together) {
       expect(t.learners.length).toBeGreaterThanOrEqual(2);
       expect(t.learners.length).toBeLessThanOrEqual(5);

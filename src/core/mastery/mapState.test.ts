@@ -6,7 +6,7 @@ import { mapOf, readMap } from './estimateMastery';
 import type { Evidence, LearnerFacts } from './evidence';
 import { levelOf, noLevelEvidence, offsets, seeLevel, yearsAhead } from './levelGrid';
 import { emptyMap, leastTold, seeEvidence } from './mapState';
-import { nextQuestion } from './nextQuestion';
+import { nextQuestion, openShare } from './nextQuestion';
 import { forgetting } from './parameters';
 import { afterForgetting, remember, retention } from './retention';
 
@@ -152,6 +152,18 @@ describe('the next question of a placement', () => {
       return out.size;
     };
     expect(count(true)).toBeGreaterThan(count(false));
+  });
+  it('tells how much is left open, less after every answer and not nothing at the end', () => {
+    const map = emptyMap(graph);
+    const open = [openShare(graph, finch, map, today, lines)];
+    expect(open[0]).toBeCloseTo(1, 9);
+    for (let q = 0, next = nextQuestion(graph, finch, map, today, lines); next; next = nextQuestion(graph, finch, map, today, lines), q++) {
+      const s = graph.skills[next.skill]!;
+      seeEvidence(graph, finch, map, { id: `o${q}`, at: `2026-11-20T10:00:${String(q).padStart(2, '0')}Z`, kind: 'placement', skill: s.id, result: s.wantedAt.us < 8.2 ? 'alone' : 'stuck', correct: null, total: null, how: null, support: null, items: [], by: { role: 'organiser', ownChild: false } });
+      open.push(openShare(graph, finch, map, today, lines));
+    }
+    expect(open.at(-1)!).toBeLessThan(open[0]!);
+    expect(open.at(-1)!).toBeGreaterThan(0.05);
   });
   it('has nothing to ask about no line', () => expect(nextQuestion(graph, finch, emptyMap(graph), today, [])).toBeNull());
 });

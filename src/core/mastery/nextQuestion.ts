@@ -1,7 +1,7 @@
 import { wantedBy } from '../skills/skill';
 import type { SkillGraph } from '../skills/skillGraph';
 import { ageOn, daysBetween, type EvidenceResult, type LearnerFacts } from './evidence';
-import { levelOf, normPrior, offsets } from './levelGrid';
+import { levelOf, noLevelEvidence, normPrior, offsets } from './levelGrid';
 import { type MapState, strandIndex } from './mapState';
 import { afterForgetting, retention } from './retention';
 
@@ -11,8 +11,6 @@ export interface NextQuestion {
   readonly skill: number;
   /** Expected fall of uncertainty by asking, in bits over all steps of the lines asked about. */
   readonly information: number;
-  /** Share of the uncertainty at the start that is left. */
-  readonly open: number;
 }
 
 /** Asking goes on while a question is expected to settle this many bits. */
@@ -39,8 +37,6 @@ const bits = (p: number): number => (p <= 0 || p >= 1 ? 0 : -(p * Math.log2(p) +
 export function nextQuestion(graph: SkillGraph, learner: LearnerFacts, map: MapState, today: string, strands: readonly string[], leaveOut: ReadonlySet<string> = new Set(), thorough = false): NextQuestion | null {
   const age = ageOn(learner.born, today);
   let best: { skill: number; information: number } | null = null;
-  let open = 0;
-  let atStart = 0;
   for (const id of strands) {
     const members = graph.skills.flatMap((s, k) => (s.strand === id ? [k] : []));
     if (members.length === 0) continue;
@@ -51,8 +47,6 @@ export function nextQuestion(graph: SkillGraph, learner: LearnerFacts, map: MapS
     // What was seen long ago stands where it was left, a little forgotten, and may be asked again.
     const now = members.map((k, i) => (quiet[i] === null ? mean(table[i]!, weights) : afterForgetting(map.skills[k]!.known, retention(map.skills[k]!.memory, quiet[i]!))));
     const uncertain = now.reduce((sum, p, i) => (settled[i] ? sum : sum + bits(p)), 0);
-    open += uncertain;
-    atStart += table.reduce((sum, row) => sum + bits(mean(row, blank)), 0);
     for (const [i, k] of members.entries()) {
       if (settled[i] || leaveOut.has(graph.skills[k]!.id)) continue;
       let after = 0;
@@ -74,15 +68,25 @@ export function nextQuestion(graph: SkillGraph, learner: LearnerFacts, map: MapS
     }
   }
   if (!best || best.information < (thorough ? leastBitsThorough : leastBits)) return null;
-  return { ...best, open: Math.min(1, open / (atStart || 1)) };
+  return best;
+}
+
+/** Share of the uncertainty about some lines that is left, against knowing only the age; what was seen counts as settled. */
+export function openShare(graph: SkillGraph, learner: LearnerFacts, map: MapState, today: string, strands: readonly string[]): number {
+  const age = ageOn(learner.born, today);
+  let open = 0;
+  let atStart = 0;
+  for (const [k, s] of graph.skills.entries()) {
+    if (!strands.includes(s.strand)) continue;
+    const row = Float64Array.from(offsets, (o) => normPrior(age + o, wantedBy(s, learner.framework)));
+    atStart += bits(mean(row, blank));
+    if (map.skills[k]!.lastSeen === null) open += bits(mean(row, levelOf(map.levels, strandIndex(graph, k))));
+  }
+  return atStart === 0 ? 0 : Math.min(1, open / atStart);
 }
 
 /** The levels before anything is known. */
-const blank = ((): Float64Array => {
-  const prior = Float64Array.from(offsets, (o) => Math.exp(-(o * o) / 2));
-  const sum = prior.reduce((a, b) => a + b, 0);
-  return prior.map((w) => w / sum);
-})();
+const blank = levelOf(noLevelEvidence(1), 0);
 
 function mean(row: Float64Array, weights: Float64Array): number {
   let sum = 0;

@@ -41,6 +41,11 @@ function Learner({ id, first }: { id: string; first: string | null }) {
   const [focus, setFocus] = useState<string | null>(first);
   const [dialog, setDialog] = useState<'note' | 'sheet' | 'edit' | 'erase' | null>(null);
   const refresh = (): void => void client.invalidateQueries();
+  const saved = (words: string): void => {
+    setDialog(null);
+    refresh();
+    tell(words);
+  };
   const map = useMemo(() => new Map(mastery.data?.items.map((e) => [e.skill, e])), [mastery.data]);
   if (learner.error) return <Failure message={messageOf(learner.error)} />;
   if (!learner.data || !mastery.data || !skills) return <Loading what="Drawing the map …" />;
@@ -146,32 +151,8 @@ function Learner({ id, first }: { id: string; first: string | null }) {
           </section>
         </aside>
       </div>
-      {dialog === 'note' && (
-        <NoteDialog
-          learner={l}
-          skill={focus}
-          skills={skills}
-          onClose={() => setDialog(null)}
-          onSaved={() => {
-            setDialog(null);
-            refresh();
-            tell('Noted; the map moved.');
-          }}
-        />
-      )}
-      {dialog === 'sheet' && (
-        <SheetDialog
-          learner={l}
-          skill={focus}
-          skills={skills}
-          onClose={() => setDialog(null)}
-          onSaved={() => {
-            setDialog(null);
-            refresh();
-            tell('On record; the map moved.');
-          }}
-        />
-      )}
+      {dialog === 'note' && <NoteDialog learner={l} skill={focus} skills={skills} onClose={() => setDialog(null)} onSaved={() => saved('Noted; the map moved.')} />}
+      {dialog === 'sheet' && <SheetDialog learner={l} skill={focus} skills={skills} onClose={() => setDialog(null)} onSaved={() => saved('On record; the map moved.')} />}
       {dialog === 'edit' && (
         <LearnerDialog
           learner={l}

@@ -1,18 +1,18 @@
-import { useMutation, useQuery } from '@tanstack/react-query';
+import { useMutation } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
 import { ladderOf } from '../../core/mastery/nextSupport';
 import { exampleItems } from '../../core/skills/exampleItems';
 import type { Item } from '../../core/items/item';
-import { helpWords } from '../../text/sentences';
 import { questionText } from '../../text/itemText';
 import { Dialog } from '../../ui/Dialog';
 import { Field } from '../../ui/Field';
 import { FormActions } from '../../ui/FormActions';
-import { api, get, type Page, writeKey } from '../shared/api';
+import { api, writeKey } from '../shared/api';
 import { messageOf } from '../shared/App';
 import panel from '../shared/panel.module.css';
-import type { KindWire, LearnerWire } from '../shared/types';
+import type { LearnerWire } from '../shared/types';
 import type { Skills } from '../shared/useSkills';
+import { useSupportTitle } from '../shared/useSupportTitle';
 import styles from './learner.module.css';
 
 const itemsAsked = 10;
@@ -28,7 +28,7 @@ export function SheetDialog({ learner, skill, skills, onClose, onSaved }: { lear
   const [tool, setTool] = useState('');
   const [minutes, setMinutes] = useState('');
   const [key] = useState(writeKey);
-  const kinds = useQuery({ queryKey: ['kinds'], queryFn: () => get<Page<KindWire>>('/kinds?limit=5000'), staleTime: Infinity });
+  const title = useSupportTitle();
   const s = skills.byId.get(chosen)!;
   const items = useMemo((): Item[] => {
     const seen = new Set<string>();
@@ -55,7 +55,6 @@ export function SheetDialog({ learner, skill, skills, onClose, onSaved }: { lear
     else copy.set(i, correct);
     setAnswers(copy);
   };
-  const title = (id: string): string => helpWords[id] ?? kinds.data?.items.find((k) => k.id === id)?.title.toLowerCase() ?? id.replaceAll('-', ' ');
   return (
     <Dialog title={`A sheet for ${learner.nickname}`} onClose={onClose} wide>
       <form

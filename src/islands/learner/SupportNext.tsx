@@ -1,10 +1,8 @@
-import { useQuery } from '@tanstack/react-query';
 import { ladderOf, nextSupport } from '../../core/mastery/nextSupport';
-import { helpWords } from '../../text/sentences';
-import { get, type Page } from '../shared/api';
 import panel from '../shared/panel.module.css';
-import type { EstimateWire, EvidenceWire, KindWire, LearnerWire, SkillWire } from '../shared/types';
+import type { EstimateWire, EvidenceWire, LearnerWire, SkillWire } from '../shared/types';
 import type { Skills } from '../shared/useSkills';
+import { useSupportTitle } from '../shared/useSupportTitle';
 import styles from './learner.module.css';
 
 const reasons = {
@@ -16,11 +14,10 @@ const reasons = {
 
 /** The ladder of tools for a skill, with the one to play with next. */
 export function SupportNext({ skill, estimate, skills, learner, evidence }: { skill: SkillWire; estimate: EstimateWire; skills: Skills; learner: LearnerWire; evidence: readonly EvidenceWire[] }) {
-  const kinds = useQuery({ queryKey: ['kinds'], queryFn: () => get<Page<KindWire>>('/kinds?limit=5000'), staleTime: Infinity });
+  const title = useSupportTitle();
   const ladder = ladderOf(skill, skills.strandOf(skill.id)!);
   const notes = evidence.filter((e) => e.skill === skill.id && !e.retracted && e.result !== null).sort((x, y) => (x.at < y.at ? 1 : -1));
   const next = nextSupport(ladder, estimate.mastery, notes, learner.permanentSupports);
-  const title = (id: string): string => helpWords[id] ?? kinds.data?.items.find((k) => k.id === id)?.title.toLowerCase() ?? id.replaceAll('-', ' ');
   return (
     <>
       <h3>Tool to play with next</h3>

@@ -2,6 +2,7 @@ import { groupPdf } from '../../adapters/pdf/groupPdf';
 import { writeCsv } from '../../adapters/csv/writeCsv';
 import { graphInUse } from '../../contract/graphInUse';
 import { groupMap, type GroupMap } from '../../core/group/groupMap';
+import type { SkillEstimate } from '../../core/mastery/estimateMastery';
 import { statusWords } from '../../text/sentences';
 import type { Db } from '../db/db';
 import { asEvidence, evidenceOf, masteryOf } from '../evidence/evidenceStore';
@@ -16,6 +17,7 @@ interface Asked {
   readonly nickname: (id: string) => string;
   readonly title: (skill: string) => string;
   readonly what: string;
+  readonly estimates: ReadonlyMap<string, readonly SkillEstimate[]>;
 }
 
 function asked({ db, query: q, today }: Pick<RequestContext, 'db' | 'query' | 'today'>): Asked {
@@ -27,18 +29,17 @@ function asked({ db, query: q, today }: Pick<RequestContext, 'db' | 'query' | 't
   const members = people.map((l) => ({ id: l.id, estimates: masteryOf(db, l, today), evidence: evidenceOf(db, l.id).filter((r) => r.retractedAt === null).map(asEvidence) }));
   const names = new Map(people.map((l) => [l.id, l.nickname]));
   const lines = strands ? graph.strands.filter((s) => strands.includes(s.id)).map((s) => s.title).join(', ') : 'all lines';
-  return { map: groupMap(graph, members, strands, q['edge'] !== 'false'), nickname: (id) => names.get(id) ?? id, title: (skill) => graph.skills[graph.indexOf.get(skill)!]!.title, what: `${q['group'] || 'Everybody'}, ${lines}` };
+  return { map: groupMap(graph, members, strands, q['edge'] !== 'false'), nickname: (id) => names.get(id) ?? id, title: (skill) => graph.skills[graph.indexOf.get(skill)!]!.title, what: `${q['group'] || 'Everybody'}, ${lines}`, estimates: new Map(members.map((m) => [m.id, m.estimates])) };
 }
 
 /** One row a learner and skill, for a spreadsheet. */
 function csv(db: Db, context: Pick<RequestContext, 'query' | 'today'>): string {
-  const { map, nickname } = asked({ db, ...context });
+  const { map, nickname, title, estimates } = asked({ db, ...context });
   const graph = graphInUse();
-  const people = new Map(allLearners(db).map((l) => [l.id, masteryOf(db, l, context.today)]));
   const rows = map.learners.flatMap((id) =>
     map.skills.map((skill) => {
-      const e = people.get(id)![graph.indexOf.get(skill)!]!;
-      return [nickname(id), graph.skills[graph.indexOf.get(skill)!]!.title, skill, statusWords[e.status], e.mastery.toFixed(3), e.interval[0].toFixed(3), e.interval[1].toFixed(3), e.notes.toFixed(2), e.seen ? 'seen' : 'assumed', e.lastSeen?.slice(0, 10) ?? ''];
+      const e = estimates.get(id)![graph.indexOf.get(skill)!]!;
+      return [nickname(id), title(skill), skill, statusWords[e.status], e.mastery.toFixed(3), e.interval[0].toFixed(3), e.interval[1].toFixed(3), e.notes.toFixed(2), e.seen ? 'seen' : 'assumed', e.lastSeen?.slice(0, 10) ?? ''];
     }),
   );
   return writeCsv([['learner', 'skill', 'skill id', 'how it stands', 'estimate', 'low', 'high', 'notes', 'seen or assumed', 'last seen'], ...rows]);

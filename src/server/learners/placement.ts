@@ -1,7 +1,7 @@
 import { graphInUse } from '../../contract/graphInUse';
 import { mapOf } from '../../core/mastery/estimateMastery';
 import type { Evidence, EvidenceResult } from '../../core/mastery/evidence';
-import { nextQuestion } from '../../core/mastery/nextQuestion';
+import { nextQuestion, openShare } from '../../core/mastery/nextQuestion';
 import type { Db } from '../db/db';
 import { asEvidence, evidenceOf } from '../evidence/evidenceStore';
 import { refuse } from '../http/problemError';
@@ -22,6 +22,7 @@ export function placementNext(db: Db, id: string, answers: readonly PlacementAns
   const now: Evidence[] = answers.map((a, i) => ({ id: `now-${String(i).padStart(3, '0')}`, at: `${today}T23:59:${String(i % 60).padStart(2, '0')}.000Z`, kind: 'placement', skill: a.skill, result: a.result, correct: null, total: null, how: null, support: null, items: [], by: { role: 'organiser', ownChild: false } }));
   const kept = evidenceOf(db, id).filter((r) => r.retractedAt === null).map(asEvidence);
   const map = mapOf(graph, learner, [...kept, ...now], today);
-  const next = nextQuestion(graph, learner, map, today, strands ?? graph.strands.map((s) => s.id), new Set(leaveOut), thorough);
-  return { next: next ? graph.skills[next.skill]!.id : null, information: next?.information ?? 0, open: next?.open ?? 0 };
+  const lines = strands ?? graph.strands.map((s) => s.id);
+  const next = nextQuestion(graph, learner, map, today, lines, new Set(leaveOut), thorough);
+  return { next: next ? graph.skills[next.skill]!.id : null, information: next?.information ?? 0, open: openShare(graph, learner, map, today, lines) };
 }
