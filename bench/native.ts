@@ -10,8 +10,10 @@ import { seatsFor, type SeatRequest } from '../src/core/simulate/seats';
 import { Simulation } from '../src/core/simulate/simulation';
 
 const sliceMs = 50;
-const rounds = 15;
-const binary = 'dist/bench/engine';
+const rounds = 31;
+const bareBinary = 'dist/bench/engine';
+/** The same games, filling the tallies the engine fills. */
+const talliesBinary = 'dist/bench/engine-tallies';
 
 /** The three games of the native program, as the engine knows them. */
 const games: readonly { readonly name: string; readonly mechanism: string; readonly parameters: object; readonly seats: readonly SeatRequest[]; readonly factor: number }[] = [
@@ -22,33 +24,57 @@ const games: readonly { readonly name: string; readonly mechanism: string; reado
 
 const median = (values: readonly number[]): number => [...values].sort((x, y) => x - y)[Math.floor(values.length / 2)]!;
 
-/** The engine against a hand-written native program of the same rules: paired slices, median ratio. */
+interface Native {
+  ask(game: string): Promise<{ perSecond: number; turns: number }>;
+  end(): void;
+}
+
+function startNative(binary: string, flags: readonly string[]): Native | null {
+  const built = spawnSync('g++', ['-O2', '-std=c++17', ...flags, '-o', binary, 'bench/native/engine.cpp']);
+  if (built.status !== 0) return null;
+  const child: ChildProcessWithoutNullStreams = spawn(binary);
+  const answers = createInterface({ input: child.stdout })[Symbol.asyncIterator]();
+  return {
+    ask: async (game) => {
+      child.stdin.write(`${game} ${sliceMs}\n`);
+      const line = String((await answers.next()).value);
+      const [perSecond, turns] = line.split(' ').map(Number);
+      return { perSecond: perSecond!, turns: turns! };
+    },
+    end: () => child.stdin.end(),
+  };
+}
+
+/** The engine against hand-written native programs of the same rules: paired slices, median ratio. */
 export async function benchNative(): Promise<void> {
-  console.log('\nEngine against a native program of the same rules, one core, median of paired slices');
+  console.log('\nEngine against a native program of the same rules that fills the same tallies, one core, median of paired slices');
   mkdirSync('dist/bench', { recursive: true });
-  const built = spawnSync('g++', ['-O2', '-std=c++17', '-o', binary, 'bench/native/engine.cpp']);
-  if (built.status !== 0) {
+  const tallies = startNative(talliesBinary, ['-DTALLIES']);
+  const bare = startNative(bareBinary, []);
+  if (!tallies || !bare) {
     console.log('  no compiler here, so nothing to compare with');
     return;
   }
-  const native = spawn(binary);
-  const answers = createInterface({ input: native.stdout })[Symbol.asyncIterator]();
   const engines = games.map((g) => endless(g));
   // Both warm up on every game first: alone, one style looks faster than beside others.
   for (const e of engines) slice(e, 4 * sliceMs);
   for (const [i, g] of games.entries()) {
     const ratios: number[] = [];
+    const bareRatios: number[] = [];
     let turns = 0;
     for (let r = 0; r < rounds; r++) {
-      const theirs = await ask(native, answers, g.name);
+      const theirs = await tallies.ask(g.name);
       const ours = slice(engines[i]!, sliceMs);
+      const leanest = await bare.ask(g.name);
       turns = theirs.turns;
       ratios.push(theirs.perSecond / ours);
+      bareRatios.push(leanest.perSecond / ours);
     }
     const mean = engines[i]!.meanTurns();
-    console.log(`  ${g.name} ${g.mechanism.padEnd(14)} ${median(ratios).toFixed(2)} × slower  (asked: ${g.factor} ×, ${(median(ratios) / g.factor).toFixed(2)} of it)  mean turns ${mean.toFixed(2)} here, ${turns.toFixed(2)} there`);
+    console.log(`  ${g.name} ${g.mechanism.padEnd(14)} ${median(ratios).toFixed(2)} × slower  (asked: ${g.factor} ×, ${(median(ratios) / g.factor).toFixed(2)} of it)  mean turns ${mean.toFixed(2)} here, ${turns.toFixed(2)} there; against the bare game, which counts items and turns only: ${median(bareRatios).toFixed(2)} ×`);
   }
-  native.stdin.end();
+  tallies.end();
+  bare.end();
 }
 
 interface Endless {
@@ -62,17 +88,24 @@ function endless(g: (typeof games)[number]): Endless {
   const seats = seatsFor(mechanism, g.parameters, g.seats);
   const start = (): Simulation => new Simulation(mechanism, seats, shippedGraph(), { seed: 7, precision: { length: 1e-9, share: 1e-9 } });
   let sim = start();
+  let lastMean = NaN;
   return {
     advance: () => {
       const before = sim.games;
       const over = sim.advance();
       const played = sim.games - before;
-      if (over) sim = start();
+      if (over) {
+        lastMean = meanOf(sim);
+        sim = start();
+      }
       return played;
     },
-    meanTurns: () => sim.column(1).reduce((a, b) => a + b, 0) / sim.games,
+    // Just after a new start the games before tell more.
+    meanTurns: () => (sim.games < 1000 && !Number.isNaN(lastMean) ? lastMean : meanOf(sim)),
   };
 }
+
+const meanOf = (sim: Simulation): number => sim.column(1).reduce((a, b) => a + b, 0) / sim.games;
 
 /** Games a second over one slice. */
 function slice(e: Endless, ms: number): number {
@@ -86,13 +119,6 @@ function slice(e: Endless, ms: number): number {
   return (played / (now - began)) * 1000;
 }
 
-async function ask(native: ChildProcessWithoutNullStreams, answers: AsyncIterator<string>, name: string): Promise<{ perSecond: number; turns: number }> {
-  native.stdin.write(`${name} ${sliceMs}\n`);
-  const line = String((await answers.next()).value);
-  const [perSecond, turns] = line.split(' ').map(Number);
-  return { perSecond: perSecond!, turns: turns! };
-}
-
 const tasks = 6;
 const gamesEach = 60_000;
 
@@ -101,8 +127,8 @@ export async function benchWorkers(): Promise<void> {
   console.log('\nTwo workers against one (asked: 1.7 times as fast)');
   const one = await timeOf(1);
   const two = await timeOf(2);
-  const control = spawnSync('sh', ['-c', `(echo "G2 1500" | ${binary}) & (echo "G2 1500" | ${binary}); wait`], { encoding: 'utf8' });
-  const alone = spawnSync('sh', ['-c', `echo "G2 1500" | ${binary}`], { encoding: 'utf8' });
+  const control = spawnSync('sh', ['-c', `(echo "G2 1500" | ${bareBinary}) & (echo "G2 1500" | ${bareBinary}); wait`], { encoding: 'utf8' });
+  const alone = spawnSync('sh', ['-c', `echo "G2 1500" | ${bareBinary}`], { encoding: 'utf8' });
   const rate = (out: string): number => out.trim().split('\n').reduce((sum, line) => sum + Number(line.split(' ')[0]), 0);
   const native = alone.status === 0 ? `; two native programs ${(rate(control.stdout) / rate(alone.stdout)).toFixed(2)} ×` : '';
   console.log(`  ${(one / two).toFixed(2)} × as fast${native}`);

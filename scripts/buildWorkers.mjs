@@ -13,6 +13,8 @@ export async function buildWorkers() {
     external: ['highs', 'better-sqlite3'],
     // Ajv is CommonJS and asks for `require` when bundled.
     banner: { js: "import { createRequire as __createRequire } from 'node:module'; const require = __createRequire(import.meta.url);" },
+    // Written-out constants stay constants, which the turn loops run faster with.
+    minifySyntax: true,
     logLevel: 'warning',
   });
 }

@@ -29,7 +29,8 @@ export function createRng(seed: number, stream = 0): Rng {
 /** Points the generator at the start of a stream without allocating. */
 export function reseed(rng: Rng, seed: number, stream: number): void {
   const low = seed >>> 0;
-  const high = Math.floor(seed / 4294967296) >>> 0;
+  // Most seeds fit in 32 bits; this runs once a game.
+  const high = seed === low ? 0 : Math.floor(seed / 4294967296) >>> 0;
   rng.keyA = mix(low ^ mix(stream + 0x9e3779b9) ^ Math.imul(high, 0x85ebca6b));
   rng.keyB = mix(rng.keyA ^ mix(stream ^ 0x5bd1e995) ^ low);
   rng.counter = 0;
@@ -56,16 +57,16 @@ export function nextUint(rng: Rng): number {
 
 /** 2⁻³², by which multiplying is exact. */
 const perUint = 2.3283064365386963e-10;
-const sixteenBits = 0xffff;
 
 /**
  * A uniform integer in 0 .. limit − 1, ⌊bits · limit / 2³²⌋, for limits below 2³¹; the
- * bias is below limit / 2³². Small limits multiply in two halves, which needs no floating point.
+ * bias is below limit / 2³². Small limits multiply in two halves of 16 bits, which needs no
+ * floating point. The numbers stand in the formula: a bundle would read a name anew each time.
  */
 export function below(rng: Rng, limit: number): number {
   const bits = nextBits(rng);
-  if (limit > sixteenBits) return ((bits >>> 0) * limit * perUint) | 0;
-  return (Math.imul(bits >>> 16, limit) + (Math.imul(bits & sixteenBits, limit) >>> 16)) >>> 16;
+  if (limit > 0xffff) return ((bits >>> 0) * limit * 2.3283064365386963e-10) | 0;
+  return (Math.imul(bits >>> 16, limit) + (Math.imul(bits & 0xffff, limit) >>> 16)) >>> 16;
 }
 
 /** A uniform number in [0, 1). */

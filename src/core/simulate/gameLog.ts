@@ -20,8 +20,8 @@ export interface LooseCount {
 const ticksASecond = 100;
 const ticksOf = (seconds: number): number => Math.round(seconds * ticksASecond);
 
-/** More moves than this take no longer to weigh. */
-const knownChoices = 512;
+/** More moves than this take no longer to weigh; also written out in `turn`, which runs hottest. */
+const mostWeighed = 511;
 
 /**
  * What one game reports while it is played. Dense typed arrays and plain numbers only:
@@ -75,7 +75,7 @@ export class GameLog {
     this.ticksOfSeat = new Int32Array(shape.seats);
     this.scores = new Float64Array(shape.seats);
     this.strideSeat = shape.strideSeat;
-    this.turnTicks = Int32Array.from({ length: knownChoices }, (_, n) => this.handlingTicks + ticksOf(choosingSeconds(time, n)));
+    this.turnTicks = Int32Array.from({ length: mostWeighed + 1 }, (_, n) => this.handlingTicks + ticksOf(choosingSeconds(time, n)));
   }
 
   /** Clears what belongs to one game; the tally runs on over the batch. */
@@ -96,7 +96,7 @@ export class GameLog {
   turn(seat: number, options: number): void {
     this.turns++;
     this.choices += options;
-    this.ticksOfSeat[seat]! += this.turnTicks[options < knownChoices ? options : knownChoices - 1]!;
+    this.ticksOfSeat[seat]! += this.turnTicks[options > 511 ? 511 : options]!;
     if (options === 0) this.movelessTurns++;
   }
 
@@ -113,11 +113,23 @@ export class GameLog {
     const row = (a - c.lowA) | 0;
     const column = (b - c.lowB) | 0;
     // As unsigned numbers, what lies below the range lies above it too.
-    if (row >>> 0 >= c.rows || column >>> 0 >= c.stride || row + c.lowA !== a || column + c.lowB !== b) {
+    if (row >>> 0 >= c.rows || column >>> 0 >= c.stride || (a | 0) !== a || (b | 0) !== b) {
       this.looseItem(seat, channel, a, b);
       return;
     }
-    const place = c.offset + row * c.stride + column;
+    this.itemAt(seat, c.offset + row * c.stride + column);
+  }
+
+  /** Where an item stands in a seat's block, −1 off the dense grid: for rules that meet the same few items again and again. */
+  placeOf(channel: number, a: number, b: number): number {
+    const c = this.places[channel]!;
+    const row = a - c.lowA;
+    const column = b - c.lowB;
+    return Number.isInteger(a) && Number.isInteger(b) && row >= 0 && row < c.rows && column >= 0 && column < c.stride ? c.offset + row * c.stride + column : -1;
+  }
+
+  /** An item by its place. */
+  itemAt(seat: number, place: number): void {
     const at = seat * this.strideSeat + place;
     if (this.tally[at]!++ === 0) this.met[this.metCount++] = at;
     this.ticksOfSeat[seat]! += this.itemTicks[place]!;
@@ -142,7 +154,7 @@ export class GameLog {
     return sum / ticksASecond;
   }
 
-  private looseItem(seat: number, channel: number, a: number, b: number): void {
+  protected looseItem(seat: number, channel: number, a: number, b: number): void {
     const key = `${seat}|${channel}|${a.toFixed(6)}|${b.toFixed(6)}`;
     const known = this.loose.get(key);
     const c = this.shape.channels[channel]!;

@@ -78,6 +78,8 @@ export class Simulation {
   private readonly time: TimeModel;
   private readonly simultaneous: boolean;
   private batchGames: number;
+  /** How many measures of its own the mechanism has. */
+  private readonly measures: number;
 
   constructor(
     readonly mechanism: Mechanism,
@@ -91,6 +93,7 @@ export class Simulation {
     this.log = new GameLog(this.shape, this.time);
     this.tally = new Float64Array(this.shape.size);
     this.play = mechanism.createTable(seats);
+    this.measures = mechanism.extraMeasures.length;
     this.simultaneous = mechanism.simultaneous(seats[0]!.parameters);
     this.batchGames = options.games ? Math.max(1, Math.ceil(options.games / leastBatches)) : firstBatchGames;
   }
@@ -147,10 +150,10 @@ export class Simulation {
     this.play(this.rng, log);
     this.games++;
     const seats = this.shape.seats;
-    let seconds = this.simultaneous ? log.longestSeconds() : log.allSeconds();
+    const busy = log.allSeconds();
+    let seconds = this.simultaneous ? log.longestSeconds() : busy;
     seconds = Math.max(seconds, (log.turns * this.time.leastTurnSeconds) / (this.simultaneous ? seats : 1));
-    let waiting = 0;
-    for (let s = 0; s < seats; s++) waiting += 1 - log.secondsOf(s) / (seconds || 1);
+    const waiting = seats - busy / (seconds || 1);
     record[GAMES]! += 1;
     record[TURNS]! += log.turns;
     record[ROUNDS]! += log.rounds;
@@ -164,7 +167,7 @@ export class Simulation {
     let score = 0;
     for (let s = 0; s < seats; s++) score += log.scores[s]!;
     record[SCORE]! += score / seats;
-    for (let e = 0; e < 8; e++) record[EXTRA + e]! += log.extra[e]!;
+    for (let e = 0; e < this.measures; e++) record[EXTRA + e]! += log.extra[e]!;
     this.turnCounts[Math.min(log.turns, TURN_CAP + 1)]!++;
     this.roundCounts[Math.min(log.rounds, TURN_CAP + 1)]!++;
     this.minuteCounts[Math.min(minutesBins - 1, Math.floor(seconds / 60 / minutesPerBin))]!++;

@@ -2,7 +2,7 @@ import { type Item, resultOf } from '../items/item';
 import type { Mechanism, Seat } from '../mechanisms/mechanism';
 import { createRng } from '../shared/rng';
 import { GameLog } from './gameLog';
-import { tallyShape } from './itemChannel';
+import { itemAt, tallyShape } from './itemChannel';
 import { DEFAULT_TIME } from './timeModel';
 
 /** What happened, in order: a turn begins, something is told, an item is met. */
@@ -30,8 +30,13 @@ export class StoryLog extends GameLog {
     this.events.push({ kind: 'told', seat, sentence, x, y });
   }
 
-  override item(seat: number, channel: number, a: number, b: number): void {
-    super.item(seat, channel, a, b);
+  override itemAt(seat: number, place: number): void {
+    super.itemAt(seat, place);
+    this.events.push({ kind: 'item', seat, item: itemAt(this.shape, place) });
+  }
+
+  protected override looseItem(seat: number, channel: number, a: number, b: number): void {
+    super.looseItem(seat, channel, a, b);
     const c = this.shape.channels[channel]!;
     this.events.push({ kind: 'item', seat, item: { op: c.op, a, b, result: resultOf(c.op, a, b), unknown: c.unknown, rep: c.rep } });
   }

@@ -3,7 +3,7 @@ import type { Rng } from '../../shared/rng';
 import type { GameLog } from '../../simulate/gameLog';
 import { type PlayGame, type Seat, TURN_CAP } from '../mechanism';
 import type { PairMemoryParameters } from './parameters';
-import { chooseFirst, chooseSecond, recall } from './policies';
+import { chooseFirst, chooseSecond, newMind, recall } from './policies';
 import { flip, isPair, lay, type MemoryState, newState, pairsOf, take } from './rules';
 
 /** Channels, in the order of `index.ts`. */
@@ -16,7 +16,7 @@ export function createTable(seats: readonly Seat<PairMemoryParameters>[]): PlayG
   const p = seats[0]!.parameters;
   const state = newState(p);
   const pairs = pairsOf(p);
-  const inMind = new Uint8Array(state.value.length);
+  const mind = newMind(state.value.length);
   const count = seats.length;
   const looks = [p.firstLook, p.secondLook].map((look) => look !== 'numerals' && look !== 'words');
   const fractions = p.relation === 'equal-fraction';
@@ -28,11 +28,11 @@ export function createTable(seats: readonly Seat<PairMemoryParameters>[]): PlayG
     while (state.left > 0 && log.turns < TURN_CAP) {
       const seat = seats[s]!;
       log.turn(s, state.left > 2 ? state.left : 1);
-      recall(state, seat, inMind, rng);
-      const x = chooseFirst(state, inMind, rng);
+      recall(state, seat, mind, rng);
+      const x = chooseFirst(state, mind, rng);
       look(state, x, s, readsFirst, readsSecond, log);
       askPartner(p, s, state.value[x]!, log);
-      const y = chooseSecond(state, inMind, x, rng);
+      const y = chooseSecond(state, mind, x, rng);
       look(state, y, s, readsFirst, readsSecond, log);
       const found = isPair(state, x, y);
       if (p.relation === 'equal' || p.relation === 'equal-fraction') log.item(s, PARTNER, state.value[x]!, state.value[y]!);

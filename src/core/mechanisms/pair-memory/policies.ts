@@ -3,55 +3,66 @@ import type { Seat } from '../mechanism';
 import type { PairMemoryParameters } from './parameters';
 import { isPair, type MemoryState } from './rules';
 
-/** Marks every place whose card this seat has in mind for the coming move. */
-export function recall(state: MemoryState, seat: Seat<PairMemoryParameters>, inMind: Uint8Array, rng: Rng): void {
+/** The places still on the table as one seat sees them before a move, each list from low to high. */
+export interface Mind {
+  readonly known: Int32Array;
+  readonly fresh: Int32Array;
+  knownCount: number;
+  freshCount: number;
+}
+
+export const newMind = (places: number): Mind => ({ known: new Int32Array(places), fresh: new Int32Array(places), knownCount: 0, freshCount: 0 });
+
+/** Parts the places still there into those whose card this seat has in mind for the coming move, and the others. */
+export function recall(state: MemoryState, seat: Seat<PairMemoryParameters>, mind: Mind, rng: Rng): void {
   const depth = seat.parameters.memory;
-  if (seat.policy === 'random' || depth === 0) {
-    inMind.fill(0);
-    return;
-  }
-  const { there, seenAt } = state;
+  const blank = seat.policy === 'random' || depth === 0;
+  const { there, seenAt, flips } = state;
+  const { known, fresh } = mind;
   const forgets = seat.policy === 'typical' ? seat.errorRate : 0;
-  const since = depth < 0 ? 0 : state.flips - depth;
-  for (let place = 0; place < inMind.length; place++) {
-    const seen = seenAt[place]!;
-    inMind[place] = there[place] === 1 && seen > 0 && seen > since && (forgets === 0 || uniform(rng) >= forgets) ? 1 : 0;
+  const since = depth < 0 ? 0 : Math.max(0, flips - depth);
+  const places = there.length;
+  let knownCount = 0;
+  let freshCount = 0;
+  for (let place = 0; place < places; place++) {
+    if (there[place] === 0) continue;
+    if (!blank && seenAt[place]! > since && (forgets === 0 || uniform(rng) >= forgets)) known[knownCount++] = place;
+    else fresh[freshCount++] = place;
   }
+  mind.knownCount = knownCount;
+  mind.freshCount = freshCount;
 }
 
 /** The first card: one of a known pair if there is one, else a card not in mind, else any. */
-export function chooseFirst(state: MemoryState, inMind: Uint8Array, rng: Rng): number {
+export function chooseFirst(state: MemoryState, mind: Mind, rng: Rng): number {
   const { card, fits } = state;
-  const places = inMind.length;
-  for (let x = 0; x < places; x++) {
-    if (inMind[x] === 0) continue;
-    const row = card[x]! * places;
-    for (let y = x + 1; y < places; y++) if (inMind[y] === 1 && fits[row + card[y]!] === 1) return x;
+  const { known, knownCount } = mind;
+  const cards = card.length;
+  for (let i = 0; i < knownCount; i++) {
+    const row = card[known[i]!]! * cards;
+    for (let j = i + 1; j < knownCount; j++) if (fits[row + card[known[j]!]!] === 1) return known[i]!;
   }
-  return chooseOther(state, inMind, -1, rng);
+  return chooseOther(mind, -1, rng);
 }
 
 /** The second card: a partner in mind, else a card not in mind, else any other. */
-export function chooseSecond(state: MemoryState, inMind: Uint8Array, first: number, rng: Rng): number {
-  for (let y = 0; y < inMind.length; y++) if (y !== first && inMind[y] === 1 && isPair(state, first, y)) return y;
-  return chooseOther(state, inMind, first, rng);
+export function chooseSecond(state: MemoryState, mind: Mind, first: number, rng: Rng): number {
+  const { known, knownCount } = mind;
+  for (let i = 0; i < knownCount; i++) if (known[i] !== first && isPair(state, first, known[i]!)) return known[i]!;
+  return chooseOther(mind, first, rng);
 }
 
 /** Any card not in mind, or any at all when every card is; each as likely as the others. */
-function chooseOther(state: MemoryState, inMind: Uint8Array, except: number, rng: Rng): number {
-  const { there } = state;
-  let fresh = 0;
-  let any = 0;
-  for (let place = 0; place < inMind.length; place++) {
-    if (there[place] === 0 || place === except) continue;
-    any++;
-    if (inMind[place] === 0) fresh++;
-  }
-  const onlyFresh = fresh > 0;
-  let left = below(rng, onlyFresh ? fresh : any);
-  for (let place = 0; place < inMind.length; place++) {
-    if (there[place] === 0 || place === except || (onlyFresh && inMind[place] === 1)) continue;
-    if (left-- === 0) return place;
-  }
-  return -1;
+function chooseOther(mind: Mind, except: number, rng: Rng): number {
+  const freshLeft = mind.freshCount - timesIn(mind.fresh, mind.freshCount, except);
+  const list = freshLeft > 0 ? mind.fresh : mind.known;
+  const left = freshLeft > 0 ? freshLeft : mind.knownCount - timesIn(mind.known, mind.knownCount, except);
+  let at = below(rng, left);
+  for (let i = 0; i <= at; i++) if (list[i] === except) at++;
+  return list[at]!;
+}
+
+function timesIn(list: Int32Array, count: number, place: number): number {
+  if (place >= 0) for (let i = 0; i < count; i++) if (list[i] === place) return 1;
+  return 0;
 }

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { createRng } from '../../shared/rng';
 import { DEFAULTS, type PairMemoryParameters } from './parameters';
-import { chooseFirst, chooseSecond, recall } from './policies';
+import { chooseFirst, chooseSecond, newMind, recall } from './policies';
 import { flip, isPair, lay, newState, pairsOf, take } from './rules';
 
 const layout = fc.record({ rows: fc.integer({ min: 1, max: 5 }), columns: fc.constantFrom(2, 4, 6), sum: fc.integer({ min: 4, max: 18 }), relation: fc.constantFrom('sum', 'equal', 'difference', 'equal-fraction') as fc.Arbitrary<PairMemoryParameters['relation']> }).map((p): PairMemoryParameters => ({ ...DEFAULTS, ...p, secondLook: 'dots' }));
@@ -37,10 +37,11 @@ describe('remembering', () => {
     const state = newState(DEFAULTS);
     lay(state, pairsOf(DEFAULTS), createRng(1));
     for (const place of [0, 1, 2, 3]) flip(state, place);
-    const inMind = new Uint8Array(12);
+    const mind = newMind(12);
     const known = (memory: number): number[] => {
-      recall(state, seat(memory), inMind, createRng(1));
-      return [...inMind.keys()].filter((i) => inMind[i] === 1);
+      recall(state, seat(memory), mind, createRng(1));
+      expect([...mind.known.slice(0, mind.knownCount), ...mind.fresh.slice(0, mind.freshCount)].sort((a, b) => a - b)).toEqual([0, 1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11]);
+      return [...mind.known.slice(0, mind.knownCount)];
     };
     expect(known(-1)).toEqual([0, 1, 2, 3]);
     expect(known(2)).toEqual([2, 3]);
@@ -52,15 +53,54 @@ describe('remembering', () => {
         const rng = createRng(seed);
         const state = newState(DEFAULTS);
         lay(state, pairsOf(DEFAULTS), rng);
-        const inMind = new Uint8Array(12).fill(1);
-        const x = chooseFirst(state, inMind, rng);
-        const y = chooseSecond(state, inMind, x, rng);
+        const mind = newMind(12);
+        for (let place = 0; place < 12; place++) flip(state, place);
+        recall(state, seat(-1), mind, rng);
+        const x = chooseFirst(state, mind, rng);
+        const y = chooseSecond(state, mind, x, rng);
         expect(y).not.toBe(x);
         expect(isPair(state, x, y)).toBe(true);
-        inMind.fill(0);
-        const a = chooseFirst(state, inMind, rng);
-        expect(chooseSecond(state, inMind, a, rng)).not.toBe(a);
+        recall(state, seat(0), mind, rng);
+        const a = chooseFirst(state, mind, rng);
+        expect(chooseSecond(state, mind, a, rng)).not.toBe(a);
       }),
     );
+  });
+  it('turns a card it has not in mind while there is one, each as often as the others', () => {
+    const rng = createRng(5);
+    const state = newState(DEFAULTS);
+    lay(state, pairsOf(DEFAULTS), rng);
+    const places = state.there.length;
+    // A card and the partner of none of the others: nothing known makes a pair.
+    const alone = [0, [...state.there.keys()].find((i) => i > 0 && !isPair(state, 0, i))!];
+    for (const place of alone) flip(state, place);
+    const mind = newMind(places);
+    recall(state, seat(-1), mind, rng);
+    const turned = new Map<number, number>();
+    const moves = 20_000;
+    for (let i = 0; i < moves; i++) {
+      const x = chooseFirst(state, mind, rng);
+      turned.set(x, (turned.get(x) ?? 0) + 1);
+    }
+    expect([...turned.keys()].sort((a, b) => a - b)).toEqual([...state.there.keys()].filter((i) => !alone.includes(i)));
+    const expected = moves / turned.size;
+    for (const n of turned.values()) expect(Math.abs(n - expected)).toBeLessThan(4 * Math.sqrt(expected));
+  });
+  it('turns one of the cards in mind when no other is left', () => {
+    const rng = createRng(6);
+    const state = newState(DEFAULTS);
+    lay(state, pairsOf(DEFAULTS), rng);
+    const x = 0;
+    const y = [...state.there.keys()].find((i) => i > 0 && isPair(state, x, i))!;
+    for (const place of state.there.keys()) if (place !== x && place !== y) state.there[place] = 0;
+    const mind = newMind(state.there.length);
+    // Only the first is in mind, so the second must be the one that is not; and the other way round.
+    flip(state, x);
+    recall(state, seat(-1), mind, rng);
+    expect(chooseFirst(state, mind, rng)).toBe(y);
+    expect(chooseSecond(state, mind, y, rng)).toBe(x);
+    recall(state, seat(0), mind, rng);
+    const first = chooseFirst(state, mind, rng);
+    expect(chooseSecond(state, mind, first, rng)).toBe(x + y - first);
   });
 });

@@ -12,7 +12,7 @@ interface Thrower {
   readonly faces: number;
   readonly returns: boolean;
   readonly sums: boolean;
-  /** Two dice added, which has a quick path of its own. */
+  /** Two dice added. */
   readonly pair: boolean;
   readonly state: ColumnsState;
 }
@@ -23,20 +23,35 @@ export function createTable(seats: readonly Seat<SumColumnsParameters>[]): PlayG
   const throwers = seats.map(({ parameters: p }): Thrower => ({ dice: p.dice, low: p.lowestFace, faces: p.highestFace - p.lowestFace + 1, returns: p.draw === 'return', sums: p.combine === 'sum', pair: p.dice === 2 && p.combine === 'sum' && p.draw === 'return', state: newState({ ...p, lastColumn }) }));
   const shared = throwers[0]!.state;
   const count = seats.length;
+  const alike = throwers.every((t) => t.pair && t.low === throwers[0]!.low && t.faces === throwers[0]!.faces);
+  // Two dice added is the commonest throw: where its items stand is looked up once.
+  let placesOfThrows: Int32Array | null = null;
   const rankings = seats.map((seat) => rankColumns(seat.parameters, board));
   return (rng: Rng, log: GameLog): void => {
     for (let s = 0; s < count; s++) clear(throwers[s]!.state);
     for (let s = 0; s < count; s++) pickAll(shared, seats[s]!, s, rankings[s]!, lastColumn - firstColumn + 1, rng, log);
+    // What the loop reads stands in plain constants of this call, which it reads fastest.
     const { telling } = log;
-    const marks = shared.marks;
+    const { marks } = shared;
+    const { low, faces } = throwers[0]!;
+    const first = firstColumn;
+    const last = lastColumn;
+    const full = height;
+    const pairs = alike;
+    const places = (placesOfThrows ??= placesOfPairs(throwers[0]!, log));
     let s = 0;
     for (let turn = 0; turn < TURN_CAP; turn++) {
-      const t = throwers[s]!;
-      const value = t.pair ? throwPair(t, s, rng, log) : throwOnce(t, s, rng, log);
-      const printed = value >= firstColumn && value <= lastColumn;
-      log.turn(s, printed ? 1 : 0);
-      if (telling) log.note(s, printed ? 1 : 0, value, 0);
-      if (printed && ++marks[value]! >= height) {
+      let value: number;
+      if (pairs === true) {
+        const x = below(rng, faces);
+        const y = below(rng, faces);
+        log.itemAt(s, places[x * faces + y]!);
+        value = low + low + x + y;
+      } else value = throwOnce(throwers[s]!, s, rng, log);
+      const printed = value >= first && value <= last ? 1 : 0;
+      log.turn(s, printed);
+      if (telling === true) log.note(s, printed, value, 0);
+      if (printed === 1 && ++marks[value]! >= full) {
         log.rounds = Math.ceil((turn + 1) / count);
         finish(shared.pickedBy[value]!, count, log);
         let empty = 0;
@@ -61,14 +76,6 @@ function pickAll(shared: ColumnsState, seat: Seat<SumColumnsParameters>, s: numb
   }
 }
 
-/** Two dice added, the commonest throw. */
-function throwPair(t: Thrower, s: number, rng: Rng, log: GameLog): number {
-  const x = t.low + below(rng, t.faces);
-  const y = t.low + below(rng, t.faces);
-  log.item(s, 0, x, y);
-  return x + y;
-}
-
 /** Throws (or draws) and joins, one item a join; what they make. */
 function throwOnce(t: Thrower, s: number, rng: Rng, log: GameLog): number {
   let sum = t.returns ? t.low + below(rng, t.faces) : drawCard(t.state, rng);
@@ -84,6 +91,11 @@ function throwOnce(t: Thrower, s: number, rng: Rng, log: GameLog): number {
     sum += face;
   }
   return sum;
+}
+
+/** The place of each throw of two dice, row by row. */
+function placesOfPairs(t: Thrower, log: GameLog): Int32Array {
+  return Int32Array.from({ length: t.faces ** 2 }, (_, i) => log.placeOf(0, t.low + Math.floor(i / t.faces), t.low + (i % t.faces)));
 }
 
 function rankColumns(p: SumColumnsParameters, board: SumColumnsParameters): Int32Array {
