@@ -40,7 +40,7 @@ export function itemText(item: Item): string {
     case 'compare':
       return result === 0 ? `${x} is as much as ${y}` : `${x} is ${result > 0 ? 'more' : 'less'} than ${y}`;
     case 'count':
-      return `counts [${x}]`;
+      return `counts [${x}] ${a === 1 ? 'thing' : 'things'}`;
     case 'subitise':
       return `sees [${x}] at a glance`;
     case 'read-numeral':

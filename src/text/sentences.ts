@@ -15,6 +15,9 @@ export interface Names {
   readonly skill: (id: string) => string;
 }
 
+/** A rounded number of chances: “1 chance”, “12 chances”. */
+const chancesWords = (n: number): string => (Math.round(n) === 1 ? '1 chance' : `${Math.round(n)} chances`);
+
 /** Two lines: what they practise, and why it fits. */
 export function suggestionReasons(graph: SkillGraph, s: Suggestion, names: Names): string[] {
   const bySkill = new Map<number, { learners: string[]; chances: number }>();
@@ -24,7 +27,7 @@ export function suggestionReasons(graph: SkillGraph, s: Suggestion, names: Names
     entry.chances += seat.chances;
     bySkill.set(seat.skill, entry);
   }
-  const first = [...bySkill].filter(([k]) => k >= 0).map(([k, { learners, chances }]) => `${learners.join(' and ')}: about ${Math.round(chances / learners.length)} chances for “${lower(graph.skills[k]!.title)}”`);
+  const first = [...bySkill].filter(([k]) => k >= 0).map(([k, { learners, chances }]) => `${learners.join(' and ')}: about ${chancesWords(chances / learners.length)} for “${lower(graph.skills[k]!.title)}”`);
   const success = s.seats.reduce((sum, seat) => sum + seat.success, 0) / s.seats.length;
   const fresh = s.recentDays === null ? 'Not played lately' : s.recentDays < 1 ? 'Played today already' : `Last played ${Math.round(s.recentDays)} days ago`;
   return [`${first.join('; ')}.`, `${fresh}; about ${percent(success)} of answers should be right.`];
@@ -116,7 +119,7 @@ export function relaxSentence(o: { relax: string; kind?: string; unseatedBefore:
 export function seatSentence(seat: { skill: string | null; chances: number; success: number; stretched: boolean }, nickname: string, skillTitle: (id: string) => string): string {
   if (seat.stretched) return `The nearest thing on the shelf for ${nickname}; play it with help.`;
   if (!seat.skill) return `A seat in good company for ${nickname}.`;
-  return `${nickname} is ready for “${lower(skillTitle(seat.skill))}”: about ${Math.round(seat.chances)} chances here, ${percent(seat.success)} likely right.`;
+  return `${nickname} is ready for “${lower(skillTitle(seat.skill))}”: about ${chancesWords(seat.chances)} here, ${percent(seat.success)} likely right.`;
 }
 
 export const howWords = { 'counted-all': 'counted all', 'counted-on': 'counted on', 'worked-out': 'worked it out', knew: 'knew it' } as const;

@@ -110,8 +110,8 @@ export function LineDiagram({ lines, junctions, focus, onFocus }: { lines: reado
                 <title>To the left of this tick: usually wanted by now</title>
               </path>
             )}
-            {behind > 0 && <Fold x={labelWidth + 2} y={y} text={`‹ ${behind}`} words={`${line.title}: ${behind} earlier steps`} onOpen={() => slide(line.id, Math.max(0, line.from - mostStops + 2))} />}
-            {ahead > 0 && <Fold x={last + 34} y={y} text={`${ahead} ›`} words={`${line.title}: ${ahead} later steps`} onOpen={() => slide(line.id, line.from + mostStops - 2)} />}
+            {behind > 0 && <Fold x={labelWidth + 2} y={y} text={`‹ ${behind}`} lamp={line.all.slice(0, line.from).some((s) => s.frontier)} words={`${line.title}: ${behind} earlier steps`} onOpen={() => slide(line.id, Math.max(0, line.from - mostStops + 2))} />}
+            {ahead > 0 && <Fold x={last + 34} y={y} text={`${ahead} ›`} lamp={line.all.slice(line.from + line.skills.length).some((s) => s.frontier)} words={`${line.title}: ${ahead} later steps`} onOpen={() => slide(line.id, line.from + mostStops - 2)} />}
             {line.skills.map((s, i) => {
               const p = place.get(s.id)!;
               const tight = line.skills.length > 6;
@@ -133,11 +133,12 @@ export function LineDiagram({ lines, junctions, focus, onFocus }: { lines: reado
   );
 }
 
-/** The folded end of a line: how many steps lie beyond, and a way there. */
-function Fold({ x, y, text, words, onOpen }: { x: number; y: number; text: string; words: string; onOpen: () => void }) {
+/** The folded end of a line: how many steps lie beyond, a lamp if one of them is good next, and a way there. */
+function Fold({ x, y, text, words, lamp, onOpen }: { x: number; y: number; text: string; words: string; lamp: boolean; onOpen: () => void }) {
   return (
-    <g role="button" tabIndex={0} aria-label={words} className={styles.fold} onClick={onOpen} onKeyDown={(e) => (e.key === 'Enter' || e.key === ' ' ? (e.preventDefault(), onOpen()) : undefined)}>
+    <g role="button" tabIndex={0} aria-label={lamp ? `${words}, one of them good next` : words} className={styles.fold} onClick={onOpen} onKeyDown={(e) => (e.key === 'Enter' || e.key === ' ' ? (e.preventDefault(), onOpen()) : undefined)}>
       <rect x={x - 4} y={y - 22} width={34} height={44} fill="transparent" />
+      {lamp && <circle cx={x + 12} cy={y - 12} r={13} className={styles.lamp} />}
       <text x={x + 12} y={y - 8} textAnchor="middle">
         {text}
       </text>

@@ -1,9 +1,9 @@
+import { heldAt } from '../core/mastery/parameters';
 import styles from './signal.module.css';
 
 const flatDegrees = 8;
 const uprightDegrees = 88;
 /** From here on an arm stands upright. */
-const heldAt = 0.85;
 
 /** Angle of the arm above the line, in degrees: flat = not yet, upright = on their own. */
 export function armAngle(mastery: number): number {

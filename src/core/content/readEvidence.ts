@@ -49,6 +49,8 @@ export function evidenceColumnOf(header: string): string | null {
 
 const results: Readonly<Record<string, EvidenceResult>> = { stuck: 'stuck', 'not yet': 'stuck', support: 'support', 'with support': 'support', 'with help': 'support', help: 'support', alone: 'alone', 'on their own': 'alone', can: 'alone' };
 const ways: Readonly<Record<string, How>> = { 'counted all': 'counted-all', 'counted on': 'counted-on', 'worked out': 'worked-out', 'worked it out': 'worked-out', knew: 'knew', 'knew it': 'knew' };
+/** What people call a column where its name here is terse. */
+const said: Readonly<Record<string, string>> = { at: 'day', correct: 'right', total: 'of' };
 const most = 200;
 
 /** Reads rows of a CSV of observations; every fault names its row and column. */
@@ -59,7 +61,7 @@ export function readEvidence(rows: readonly CsvRow[], context: EvidenceContext):
   for (const { row, cells } of rows) {
     const before = problems.length;
     const cell = (name: string): string => (cells[name] ?? '').trim();
-    const fault = (field: string, code: Problem['code'], message: string): void => void problems.push({ code, field, row, message: `Row ${row}, ${field}: ${message}` });
+    const fault = (field: string, code: Problem['code'], message: string): void => void problems.push({ code, field, row, message: `Row ${row}, ${said[field] ?? field}: ${message}` });
     const learner = context.learners.get(cell('learner').toLowerCase());
     if (learner === undefined) fault('learner', 'unknown-value', cell('learner') === '' ? 'The learner is missing.' : `There is no learner "${cell('learner')}".`);
     const at = momentOf(cell('at'));

@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { shippedGraph } from '../../contract/shippedData';
 import { learnerNeeds, type LearnerNeeds } from './learnerNeeds';
 import type { Offer } from './offer';
+import { openGaps } from './openGaps';
 import { recommend, type RecommendOptions } from './recommend';
 import { expectedSuccess, fitOf, gateOf, saturation, valueOf } from './valueOf';
 
@@ -100,5 +101,57 @@ describe('recommending', () => {
     const fresh = recommend(graph, shelf, [wren], options).items.find((s) => s.game === 'bridge')!.value;
     const again = recommend(graph, shelf, [wren], { ...options, daysSincePlayed: new Map([['bridge', 0]]) }).items.find((s) => s.game === 'bridge')!.value;
     expect(again).toBeLessThan(fresh);
+  });
+});
+
+describe('what a cupboard allows', () => {
+  const stock = new Map([['two-colour-counter', 40]]);
+  const counters = (quantity: number): Partial<Offer> => ({ materials: [{ kind: 'two-colour-counter', quantity }] });
+  it('offers the version there are pieces for, even where another is worth more', () => {
+    const shelf = [offer('cart/many', { 'make-ten': 30 }, counters(45)), offer('cart/few', { 'make-ten': 12 }, counters(20))];
+    const { items, excluded } = recommend(graph, shelf, [wren], { ...options, stock });
+    expect(items.map((i) => i.seats[0]!.variant)).toEqual(['cart/few']);
+    expect(excluded).toEqual([]);
+    expect(recommend(graph, shelf, [wren], options).items[0]!.seats[0]!.variant).toBe('cart/many');
+  });
+  it('names the missing pieces where no version can be laid out', () => {
+    const shelf = [offer('cart/many', { 'make-ten': 30 }, counters(45)), offer('cart/more', { 'make-ten': 12 }, counters(60))];
+    expect(recommend(graph, shelf, [wren], { ...options, stock }).excluded).toEqual([{ game: 'cart', because: 'stock', missing: [{ kind: 'two-colour-counter', short: 5 }] }]);
+  });
+  it('says the gate, not the stock, where more pieces would not help', () => {
+    const shelf = [offer('cart/many', { 'make-ten': 20, 'add-in-20': 18 }, counters(45))];
+    expect(recommend(graph, shelf, [tad], { ...options, stock }).excluded[0]!.because).toBe('gate');
+  });
+  it('names no alternative that cannot be played today', () => {
+    const shaky = learner('x', base.filter((k) => k !== 'pairs-of-10'), ['make-ten']);
+    const alternative = (more: Partial<Offer>): unknown => {
+      const shelf = [offer('bridge/one', { 'make-ten': 20 }), offer('rather/tens', { 'pairs-of-10': 12, 'parts-to-5': 20 }, more)];
+      const found = recommend(graph, shelf, [shaky], { ...options, stock }).excluded.find((x) => x.game === 'bridge')!;
+      return found.because === 'gate' ? found.alternative : found.because;
+    };
+    expect(alternative({})).toBe('rather/tens');
+    expect(alternative(counters(45))).toBeNull();
+    expect(alternative({ minutes: 60 })).toBeNull();
+    expect(alternative({ source: 'none' })).toBeNull();
+  });
+});
+
+describe('needs that no game here serves', () => {
+  const almost = learner('almost', graph.skills.map((s) => s.id).filter((k) => k !== 'make-ten' && k !== 'add-in-10'), ['make-ten', 'add-in-10']);
+  const gapsOf = (shelf: readonly Offer[], who = almost) => openGaps(graph, shelf, [who], 15).map((g) => ({ skill: graph.skills[g.skill]!.id, barred: g.barred?.variant ?? null, because: g.barred?.because.gate.because ?? null }));
+  it('are those that are ready, great, and not practised enough by anything playable', () => {
+    const before = gapsOf([]);
+    expect(before.length).toBeGreaterThan(0);
+    for (const g of before) expect([almost.ready[at(g.skill)], g.barred]).toEqual([1, null]);
+    const served = before.map((g) => g.skill).find((k) => gateOf(graph, offer('it/one', { [k]: 20 }), almost) === null)!;
+    expect(gapsOf([offer('it/one', { [served]: 20 })]).map((g) => g.skill)).not.toContain(served);
+    // Two chances in a round are not practice.
+    expect(gapsOf([offer('it/one', { [served]: 1.3 })]).map((g) => g.skill)).toContain(served);
+    expect(gapsOf([offer('it/one', { [served]: 20 }, { source: 'none' })]).map((g) => g.skill)).toContain(served);
+  });
+  it('name the nearest game and what it wants first', () => {
+    const served = gapsOf([])[0]!.skill;
+    const found = gapsOf([offer('far/one', { [served]: 20 }, { ages: [14, 15] }), offer('far/two', { [served]: 9 }, { ages: [14, 15] })]).find((g) => g.skill === served);
+    expect(found).toEqual({ skill: served, barred: 'far/one', because: 'age' });
   });
 });

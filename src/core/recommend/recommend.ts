@@ -57,6 +57,8 @@ export interface Recommendation {
 
 /** A game longer than the round by more than this factor does not fit. */
 const lengthSlack = 1.25;
+/** Worth for each child below which a game is not worth naming. */
+const leastWorth = 0.01;
 /** A game played within a week loses this part of its worth. */
 const recentLoss = 0.4;
 
@@ -95,31 +97,53 @@ function judgeGame(graph: SkillGraph, game: string, group: readonly Offer[], all
   if (fitting.length === 0) return { game, because: 'players', least: Math.min(...measured.map((o) => o.players[0])), most: Math.max(...measured.map((o) => o.players[1])) };
   const short = fitting.filter((o) => o.minutes <= options.minutes * lengthSlack);
   if (short.length === 0) return { game, because: 'minutes', minutes: Math.min(...fitting.map((o) => o.minutes)) };
+  const best = bestTable(graph, short.filter((o) => inStock(o, options)), table, options.minutes);
+  if (!best.seats || best.value <= leastWorth * n) {
+    // Would a version that lacks something do? Then that is what keeps the game out.
+    const lacking = bestTable(graph, short, table, options.minutes);
+    if (lacking.seats && lacking.value > leastWorth * n) return { game, because: 'stock', missing: missingFor(short.filter((o) => lacking.seats!.some((s) => s.variant === o.variant)), options.stock!) };
+    const gate = best.seats ? null : lacking.gate;
+    return gate ? { game, because: 'gate', learner: gate.learner.learner, gate: gate.gate, alternative: alternativeFor(graph, all.filter((o) => usable(o, n, options)), gate) } : { game, because: 'nothing-needed' };
+  }
+  const recentDays = options.daysSincePlayed.get(game) ?? null;
+  const freshness = recentDays !== null && recentDays < 7 ? 1 - recentLoss * (1 - recentDays / 7) : 1;
+  return { game, seats: best.seats, value: best.value * freshness, missing: [], recentDays };
+}
+
+interface TableOfGame {
+  readonly seats: readonly SeatChoice[] | null;
+  readonly value: number;
+  /** The first thing that barred somebody. */
+  readonly gate: { readonly learner: LearnerNeeds; readonly gate: Exclude<Gate, null> } | null;
+}
+
+/** The versions of one game that can share a table and are worth most to the learners together; null where somebody finds none. */
+function bestTable(graph: SkillGraph, versions: readonly Offer[], table: readonly LearnerNeeds[], minutes: number): TableOfGame {
   let firstGate: { learner: LearnerNeeds; gate: Exclude<Gate, null> } | null = null;
   let best: SeatChoice[] | null = null;
   let bestValue = 0;
-  for (const mix of groupBy(short, (o) => o.mixClass).values()) {
+  for (const mix of groupBy(versions, (o) => o.mixClass).values()) {
     const seats: SeatChoice[] = [];
     for (const learner of table) {
-      const { seat, gate } = bestSeat(graph, mix, learner, options.minutes);
+      const { seat, gate } = bestSeat(graph, mix, learner, minutes);
       if (seat) seats.push(seat);
       else if (gate && !firstGate) firstGate = { learner, gate };
     }
-    if (seats.length < n) continue;
+    if (seats.length < table.length) continue;
     const value = seats.reduce((sum, s) => sum + s.value, 0);
     if (!best || value > bestValue) {
       best = seats;
       bestValue = value;
     }
   }
-  if (!best) return firstGate ? { game, because: 'gate', learner: firstGate.learner.learner, gate: firstGate.gate, alternative: alternativeFor(graph, all, firstGate) } : { game, because: 'nothing-needed' };
-  if (bestValue <= 0.01 * n) return { game, because: 'nothing-needed' };
-  const missing = options.stock ? missingFor(short.filter((o) => best.some((s) => s.variant === o.variant)), options.stock) : [];
-  if (missing.length > 0) return { game, because: 'stock', missing };
-  const recentDays = options.daysSincePlayed.get(game) ?? null;
-  const freshness = recentDays !== null && recentDays < 7 ? 1 - recentLoss * (1 - recentDays / 7) : 1;
-  return { game, seats: best, value: bestValue * freshness, missing, recentDays };
+  return { seats: best, value: bestValue, gate: firstGate };
 }
+
+const inStock = (o: Offer, options: RecommendOptions): boolean => options.stock === null || missingFor([o], options.stock).length === 0;
+
+/** Whether a version could be played at this table today at all. */
+const usable = (o: Offer, players: number, options: RecommendOptions): boolean =>
+  o.source !== 'none' && filteredOut(o, options.filters) === null && (players === 1 || (players >= o.players[0] && players <= o.players[1])) && o.minutes <= options.minutes * lengthSlack && inStock(o, options);
 
 function filteredOut(o: Offer, f: RecommendFilters | undefined): string | null {
   if (f?.withoutHelper && o.helper === 'needed') return 'helper';

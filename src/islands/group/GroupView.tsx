@@ -1,5 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
+import { heldAt } from '../../core/mastery/parameters';
 import { Empty, Failure, Loading } from '../../ui/Empty';
 import { LinkButton } from '../../ui/LinkButton';
 import { SignalArm } from '../../ui/SignalArm';
@@ -126,7 +127,7 @@ function Group() {
 function Matrix({ map, skills, name }: { map: GroupMapWire; skills: Skills; name: (id: string) => string }) {
   const width = names + map.skills.length * column + 90;
   const height = head + map.learners.length * row;
-  const words = (cell: GroupMapWire['cells'][number][number]): string => `${cell.height >= 0.85 ? 'on their own' : cell.height >= 0.4 ? 'growing' : 'not yet'}${cell.seen ? '' : ', assumed'}${cell.next ? ', good next' : ''}`;
+  const words = (cell: GroupMapWire['cells'][number][number]): string => `${cell.height >= heldAt ? 'on their own' : cell.height >= 0.4 ? 'growing' : 'not yet'}${cell.seen ? '' : ', assumed'}${cell.next ? ', good next' : ''}`;
   return (
     <>
       <svg viewBox={`0 0 ${width} ${height}`} width={width} height={height} aria-hidden="true" className={styles.matrix}>

@@ -1,5 +1,4 @@
 import { operationWords, operationHue } from '../../text/itemText';
-import type { Operation } from '../../core/items/item';
 import { ObservedGrid, type ObservedCell } from '../../ui/charts/ObservedGrid';
 import panel from '../shared/panel.module.css';
 import type { EvidenceWire } from '../shared/types';
@@ -10,6 +9,15 @@ import styles from './learner.module.css';
 const secureFrom = 3;
 /** Facts up to here fit a grid; larger ones are named in a list. */
 const gridMost = 12;
+/** A grid has one of these widths, so that neighbours look alike. */
+const gridSizes = [5, 10, gridMost] as const;
+/** The four operations in the order they are learned, with what their axes count. */
+const grids = [
+  ['add', 'one number', 'the other'],
+  ['subtract', 'taken away', 'what is left'],
+  ['multiply', 'one number', 'the other'],
+  ['divide', 'shared by', 'each gets'],
+] as const;
 
 /** Facts that people noted, right or missed; nothing simulated. */
 export function FactsSeen({ evidence }: { evidence: readonly EvidenceWire[] }) {
@@ -32,19 +40,19 @@ export function FactsSeen({ evidence }: { evidence: readonly EvidenceWire[] }) {
     const state = !f.answers.at(-1) ? 'missed' : last.length >= secureFrom && last.every(Boolean) ? 'secure' : 'seen';
     return { op: f.op, x: f.op === 'subtract' || f.op === 'divide' ? f.b : f.a, y: f.op === 'subtract' ? f.a - f.b : f.op === 'divide' ? f.a / f.b : f.b, state, text: `${f.a} ${signOf[f.op] ?? f.op} ${f.b}: right ${right} of ${f.answers.length}` };
   });
-  const ops = [...new Set(cells.map((c) => c.op))];
   const missed = [...facts.values()].filter((f) => !f.answers.at(-1));
   return (
     <section className={panel.sheet}>
       <h2>Facts noted</h2>
       <div className={styles.grids}>
-        {ops.map((op) => {
+        {grids.map(([op, across, up]) => {
           const here = cells.filter((c) => c.op === op && c.x <= gridMost && c.y <= gridMost);
           if (here.length === 0) return null;
+          const reach = Math.max(...here.map((c) => Math.max(c.x, c.y)));
           return (
             <figure key={op}>
-              <figcaption>{operationWords[op as Operation] ?? op}</figcaption>
-              <ObservedGrid cells={here} hue={`var(--strand-${operationHue(op)})`} label={`Facts noted, ${operationWords[op as Operation] ?? op}`} />
+              <figcaption>{operationWords[op]}</figcaption>
+              <ObservedGrid cells={here} hue={`var(--strand-${operationHue(op)})`} label={`Facts noted, ${operationWords[op]}`} axes={[across, up]} most={gridSizes.find((n) => n >= reach) ?? gridMost} />
             </figure>
           );
         })}

@@ -16,7 +16,7 @@ interface Help {
 const shown = (value: unknown): string => (value === true ? 'yes' : value === false ? 'no' : Array.isArray(value) ? value.join(', ') : String(value));
 
 /** A need that no game here serves, and what would: measured, when asked. */
-export function GapHelp({ skill, who }: { skill: string; who: string | null }) {
+export function GapHelp({ skill, who, barred }: { skill: string; who: string | null; barred: { title: string; because: string } | null }) {
   const skills = useSkills();
   const [asked, setAsked] = useState(false);
   const [share, setShare] = useState(0);
@@ -29,7 +29,7 @@ export function GapHelp({ skill, who }: { skill: string; who: string | null }) {
   return (
     <div className={styles.suggestion}>
       <p>
-        No good game here for “{skills?.title(skill) ?? skill}”{who ? ` (${who})` : ''}.{' '}
+        No good game here for “{skills?.title(skill) ?? skill}”{who ? ` (${who})` : ''}.{barred && ` Nearest: ${barred.title}. ${barred.because}`}{' '}
         {!asked && (
           <Button kind="plain" onClick={() => setAsked(true)}>
             What would help?

@@ -10,7 +10,7 @@ import styles from './learner.module.css';
 interface Recommendations {
   items: { game: string; title: string; value: number; source: string; seats: { learner: string; variant: string; variantTitle: string; chances: number; success: number }[]; reasons: string[] }[];
   excluded: { game: string; title: string; because: string; alternative: string | null }[];
-  open: { learner: string; skill: string }[];
+  open: { learner: string; skill: string; barred: { title: string; because: string } | null }[];
 }
 
 /** Games that help next, each with its two lines; and what kept the others out. */
@@ -48,7 +48,7 @@ export function HelpNext({ learners, nickname, limit = 4, title = 'Games that he
           <a href={link(`/shelf/${r.game}?version=${r.seats[0]!.variant}`)}>
             <b>{r.title}</b> {learners.length === 1 && r.seats[0]!.variantTitle}
           </a>
-          {learners.length > 1 && <p>{r.seats.map((s) => `${nickname?.(s.learner) ?? s.learner} plays “${s.variantTitle}”`).join(', ')}.</p>}
+          {learners.length > 1 && <p>{whoPlaysWhat(r.seats, (id) => nickname?.(id) ?? id)}</p>}
           {r.reasons.map((line) => (
             <p key={line}>{line}</p>
           ))}
@@ -56,7 +56,7 @@ export function HelpNext({ learners, nickname, limit = 4, title = 'Games that he
         </div>
       ))}
       {found.data?.items.length === 0 && <p>No game on the shelf fits what is needed now.</p>}
-      {found.data?.open.map((o) => <GapHelp key={`${o.learner}${o.skill}`} skill={o.skill} who={learners.length > 1 ? (nickname?.(o.learner) ?? null) : null} />)}
+      {found.data?.open.map((o) => <GapHelp key={`${o.learner}${o.skill}`} skill={o.skill} barred={o.barred} who={learners.length > 1 ? (nickname?.(o.learner) ?? null) : null} />)}
       {found.data && found.data.excluded.length > 0 && (
         <details>
           <summary>{found.data.excluded.length} games left out, and why</summary>
@@ -71,4 +71,12 @@ export function HelpNext({ learners, nickname, limit = 4, title = 'Games that he
       )}
     </section>
   );
+}
+
+/** Who plays which version, those with the same one together. */
+function whoPlaysWhat(seats: Recommendations['items'][number]['seats'], name: (id: string) => string): string {
+  const byVersion = new Map<string, string[]>();
+  for (const s of seats) byVersion.set(s.variantTitle, [...(byVersion.get(s.variantTitle) ?? []), name(s.learner)]);
+  if (byVersion.size === 1) return `All play “${seats[0]!.variantTitle}”.`;
+  return `${[...byVersion].map(([version, names]) => `${names.join(' and ')} ${names.length > 1 ? 'play' : 'plays'} “${version}”`).join('; ')}.`;
 }

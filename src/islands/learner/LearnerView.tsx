@@ -1,5 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
+import { heldAt } from '../../core/mastery/parameters';
 import { statusWords } from '../../text/sentences';
 import { Button } from '../../ui/Button';
 import { Dialog } from '../../ui/Dialog';
@@ -18,6 +19,8 @@ import { ageWords } from '../shared/words';
 import { LearnerDialog } from '../learners/LearnerDialog';
 import { FactsSeen } from './FactsSeen';
 import { HelpNext } from './HelpNext';
+import { MapTable } from './MapTable';
+import { OpenNow } from './OpenNow';
 import styles from './learner.module.css';
 import { NoteDialog } from './NoteDialog';
 import { SheetDialog } from './SheetDialog';
@@ -52,7 +55,7 @@ function Learner({ id, first }: { id: string; first: string | null }) {
   const l = learner.data;
   const all = mastery.data.items;
   const wanted = all.filter((e) => e.wantedNow);
-  const assumed = wanted.filter((e) => e.asSeen >= 0.85 && !e.seen).length;
+  const assumed = wanted.filter((e) => e.asSeen >= heldAt && !e.seen).length;
   const next = new Set(goodNext(all, skills, l).map((e) => e.skill));
   const lines = skills.strands.map((s) => ({
     ...s,
@@ -68,15 +71,15 @@ function Learner({ id, first }: { id: string; first: string | null }) {
       <div className={panel.head}>
         <h1>{l.nickname}</h1>
         <Figure big={ageWords(l.born)} small={l.withoutNorms ? 'own goals, no norms' : `${normWords[l.framework] ?? 'own framework’s'} norms`} />
-        <Figure big={String(wanted.filter((e) => e.asSeen >= 0.85).length)} small={`on their own of ${wanted.length} ${l.withoutNorms ? 'on the way to own goals' : 'wanted by now'}${assumed > 0 ? `, ${assumed} assumed` : ''}`} />
-        <Figure big={String(next.size)} small="good next" />
-        <Figure big={String(all.filter((e) => e.dueForReview).length)} small="due for review" />
+        <Figure big={`${wanted.filter((e) => e.asSeen >= heldAt).length} of ${wanted.length}`} small={`${l.withoutNorms ? 'toward own goals' : 'wanted by now'} on their own${assumed > 0 ? `, ${assumed} assumed` : ''}`} />
         <span className={panel.spring} />
+        <span className={panel.together}>
         <LinkButton href={link(`/learners/${id}/place`)}>{all.some((e) => e.seen) ? 'Place again' : 'Place'}</LinkButton>
         <Button onClick={() => setDialog('sheet')}>Sheet of ten</Button>
         <Button kind="main" onClick={() => setDialog('note')}>
           Note something
         </Button>
+        </span>
       </div>
       <div className={styles.columns}>
         <div className={styles.left}>
@@ -86,37 +89,9 @@ function Learner({ id, first }: { id: string; first: string | null }) {
             </div>
             <Legend />
           </section>
+          <OpenNow estimates={all} next={next} skills={skills} ownGoals={l.withoutNorms} onFocus={setFocus} />
           <FactsSeen evidence={evidence.data?.items ?? []} />
-          <details className={panel.sheet}>
-            <summary>The same as a table</summary>
-            <table className={styles.table}>
-              <thead>
-                <tr>
-                  <th>Skill</th>
-                  <th>How it stands</th>
-                  <th>Estimate</th>
-                  <th>Notes</th>
-                </tr>
-              </thead>
-              <tbody>
-                {skills.list.map((s) => {
-                  const e = map.get(s.id)!;
-                  return (
-                    <tr key={s.id}>
-                      <td>{s.title}</td>
-                      <td>
-                        {statusWords[e.status]}
-                        {e.seen ? '' : ' (assumed)'}
-                        {next.has(s.id) ? ', good next' : ''}
-                      </td>
-                      <td>{e.sure ? `${e.mastery.toFixed(2)} (${e.interval[0].toFixed(2)}–${e.interval[1].toFixed(2)})` : 'not sure yet'}</td>
-                      <td>{e.notes}</td>
-                    </tr>
-                  );
-                })}
-              </tbody>
-            </table>
-          </details>
+          <MapTable skills={skills} map={map} next={next} />
         </div>
         <aside className={styles.side}>
           {focus && map.get(focus) && <WhyPanel learner={l} skill={skills.byId.get(focus)!} estimate={map.get(focus)!} skills={skills} evidence={evidence.data?.items ?? []} onNote={() => setDialog('note')} onChanged={refresh} />}

@@ -1,7 +1,7 @@
 import { useMutation } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
 import { ladderOf } from '../../core/mastery/nextSupport';
-import { exampleItems } from '../../core/skills/exampleItems';
+import { sheetItems } from '../../core/skills/sheetItems';
 import type { Item } from '../../core/items/item';
 import { questionText } from '../../text/itemText';
 import { Dialog } from '../../ui/Dialog';
@@ -32,13 +32,13 @@ export function SheetDialog({ learner, skill, skills, onClose, onSaved }: { lear
   const s = skills.byId.get(chosen)!;
   const items = useMemo((): Item[] => {
     const seen = new Set<string>();
-    return exampleItems(s.predicate!, itemsAsked * 3, draw).match.filter((i) => {
+    return sheetItems(s, skills.list, itemsAsked * 2, draw).filter((i) => {
       const text = questionText(i);
       if (text === null || seen.has(text)) return false;
       seen.add(text);
       return true;
     }).slice(0, itemsAsked);
-  }, [s, draw]);
+  }, [s, skills, draw]);
   const right = [...answers.values()].filter(Boolean).length;
   const save = useMutation({
     mutationFn: () =>

@@ -1,5 +1,6 @@
 import { useQueries, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
+import { heldAt } from '../../core/mastery/parameters';
 import { Button } from '../../ui/Button';
 import { Dialog } from '../../ui/Dialog';
 import { Empty, Failure, Loading } from '../../ui/Empty';
@@ -165,6 +166,6 @@ function Learners() {
 }
 
 function strandWords(ids: readonly string[], map: ReadonlyMap<string, EstimateWire>): string {
-  const held = ids.filter((id) => (map.get(id)?.asSeen ?? 0) >= 0.85).length;
+  const held = ids.filter((id) => (map.get(id)?.asSeen ?? 0) >= heldAt).length;
   return `${held} of ${ids.length} on their own`;
 }

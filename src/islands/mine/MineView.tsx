@@ -1,5 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
+import { heldAt } from '../../core/mastery/parameters';
 import { Failure, Loading } from '../../ui/Empty';
 import { LinkButton } from '../../ui/LinkButton';
 import { api, get, link, type Page } from '../shared/api';
@@ -38,7 +39,7 @@ function Mine({ id }: { id: string }) {
   if (learner.error) return <Failure message={messageOf(learner.error)} />;
   if (!skills || !learner.data || !mastery.data || !games.data) return <Loading />;
   const l = learner.data;
-  const can = mastery.data.items.filter((e) => e.seen && e.asSeen >= 0.85).sort((x, y) => ((x.lastSeen ?? '') < (y.lastSeen ?? '') ? 1 : -1));
+  const can = mastery.data.items.filter((e) => e.seen && e.asSeen >= heldAt).sort((x, y) => ((x.lastSeen ?? '') < (y.lastSeen ?? '') ? 1 : -1));
   const next = goodNext(mastery.data.items, skills, l).slice(0, mostNext);
   const found = games.data.items.filter((g) => !g.retired && g.title.toLowerCase().includes(search.toLowerCase()));
   const toggle = (game: string): void => like.mutate(l.likings.includes(game) ? l.likings.filter((x) => x !== game) : [...l.likings, game]);

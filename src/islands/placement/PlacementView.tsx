@@ -68,7 +68,6 @@ function Placement({ id }: { id: string }) {
     <>
       <div className={panel.head}>
         <h1>Where is {learner.data.nickname}?</h1>
-        <p className={panel.lead}>With real things at the table, or the example shown. Tap what you see; stop any time. No test, no grade.</p>
         <span className={panel.spring} />
         <LinkButton href={link(`/learners/${id}/script`)}>Print the script</LinkButton>
         <LinkButton href={link(`/learners/${id}`)}>Leave for now</LinkButton>
@@ -76,6 +75,7 @@ function Placement({ id }: { id: string }) {
           Save {answers.size} {answers.size === 1 ? 'answer' : 'answers'}
         </Button>
       </div>
+      <p className={panel.lead}>With real things at the table, or the example shown. Tap what you see; stop any time. No test, no grade.</p>
       {save.error && <Failure message={messageOf(save.error)} />}
       <div className={styles.lines} role="group" aria-label="Lines to ask about">
         {skills.strands.map((s) => (

@@ -19,8 +19,10 @@ export default function ScriptView({ id }: { id: string }) {
 
 /** Steps printed on either side of where a line is open. */
 const around = 4;
+/** The script begins at the first step that is more likely open than not. */
+const openBelow = 0.7;
 
-/** The ladders on paper: begin at the mark, go right while it goes well, left while it does not. */
+/** The ladders on paper: begin at the mark, go down while it goes well, up while it does not. */
 function Script({ id }: { id: string }) {
   const skills = useSkills();
   const learner = useQuery({ queryKey: ['learner', id], queryFn: () => get<LearnerWire>(`/learners/${id}`) });
@@ -39,7 +41,7 @@ function Script({ id }: { id: string }) {
       </div>
       <p className={panel.lead}>Begin at the arrow. Can? Go down. Not yet? Go up. Two “not yet” in a row, and the line is done. Stop any time; leave open what you do not know.</p>
       {skills.strands.map((line) => {
-        const open = line.skills.findIndex((k) => (map.get(k) ?? 0) < 0.5);
+        const open = line.skills.findIndex((k) => (map.get(k) ?? 0) < openBelow);
         const start = open < 0 ? line.skills.length - 1 : open;
         const shown = line.skills.slice(Math.max(0, start - around), start + around);
         return (

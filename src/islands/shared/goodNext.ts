@@ -1,3 +1,4 @@
+import { heldAt } from '../../core/mastery/parameters';
 import { wantedBy } from '../../core/skills/skill';
 import type { EstimateWire, LearnerWire } from './types';
 import type { Skills } from './useSkills';
@@ -16,7 +17,7 @@ export function goodNext(all: readonly EstimateWire[], skills: Skills, learner: 
   const age = ty! - y! + (tm! - m!) / 12;
   const worth = (e: EstimateWire): number => (0.9 - e.mastery) * (e.seen ? 1 : assumedShare) * Math.exp(-Math.max(0, wantedBy(skills.byId.get(e.skill)!, learner.framework) - age) / aheadYears);
   return all
-    .filter((e) => e.frontier && e.asSeen < 0.85)
+    .filter((e) => e.frontier && e.asSeen < heldAt)
     .sort((x, z) => worth(z) - worth(x))
     .slice(0, most);
 }

@@ -1,8 +1,6 @@
 import { graphInUse } from '../../contract/graphInUse';
-import type { LearnerNeeds } from '../../core/recommend/learnerNeeds';
-import type { Offer } from '../../core/recommend/offer';
+import { openGaps } from '../../core/recommend/openGaps';
 import { recommend } from '../../core/recommend/recommend';
-import { gateOf } from '../../core/recommend/valueOf';
 import { termCalendar } from '../../adapters/calendar/termCalendar';
 import { exclusionReason, suggestionReasons } from '../../text/sentences';
 import { masteryOf, needsOf } from '../evidence/evidenceStore';
@@ -46,27 +44,9 @@ async function recommendations({ db, body, today }: RequestContext): Promise<obj
       source: offers.find((o) => o.variant === s.seats[0]!.variant)!.source,
       reasons: suggestionReasons(graph, s, names),
     })),
-    open: openGaps(offers, table, body.minutes ?? 15),
+    open: openGaps(graph, offers, table, body.minutes ?? 15).map((g) => ({ learner: g.learner, skill: graph.skills[g.skill]!.id, barred: g.barred && { variant: g.barred.variant, title: names.variant(g.barred.variant), because: exclusionReason(graph, g.barred.because, names) } })),
     excluded: found.excluded.map((x) => ({ game: x.game, title: names.game(x.game), because: exclusionReason(graph, x, names), alternative: x.because === 'gate' ? x.alternative : null })),
   };
-}
-
-/** How many of a learner's greatest needs are looked at, and the chances in a round below which a need goes without. */
-const needsLookedAt = 8;
-const enoughInRound = 4;
-
-/** Great needs that no game on the shelf serves which the learner may play. */
-function openGaps(offers: readonly Offer[], table: readonly LearnerNeeds[], minutes: number): { learner: string; skill: string }[] {
-  const graph = graphInUse();
-  return table.flatMap((l) => {
-    const playable = offers.filter((o) => o.source !== 'none' && gateOf(graph, o, l) === null);
-    return [...l.need.keys()]
-      .filter((k) => l.ready[k] === 1 && graph.skills[k]!.predicate !== null)
-      .sort((x, y) => l.need[y]! - l.need[x]!)
-      .slice(0, needsLookedAt)
-      .filter((k) => !playable.some((o) => (o.doses[k]! * minutes) / 10 >= enoughInRound))
-      .map((k) => ({ learner: l.learner, skill: graph.skills[k]!.id }));
-  });
 }
 
 async function calendar({ db, today }: RequestContext): Promise<Reply> {
@@ -92,7 +72,7 @@ export const planningRoutes: readonly Route[] = [
     path: '/recommendations',
     summary: 'Games for a learner or a table, with reasons and what excluded the others',
     body: closed({ learners: { type: 'array', items: str, maxItems: 30 }, minutes: { type: 'number', minimum: 3, maximum: 120 }, limit: { type: 'integer', minimum: 1, maximum: 200 }, withStock: bool, withoutHelper: bool, preparationMinutes: { type: 'number', minimum: 0, maximum: 600 }, withoutKinds: arr(str) }, ['learners']),
-    response: obj({ items: arr(obj({ game: str, seats: arr(obj({ learner: str, variant: str })), value: num, reasons: arr(str) })), excluded: arr(obj({ game: str, because: str })), open: arr(obj({ learner: str, skill: str })) }),
+    response: obj({ items: arr(obj({ game: str, seats: arr(obj({ learner: str, variant: str })), value: num, reasons: arr(str) })), excluded: arr(obj({ game: str, because: str })), open: arr(obj({ learner: str, skill: str, barred: nullable(obj({ variant: str, title: str, because: str })) })) }),
     handle: recommendations,
   },
   { method: 'GET', path: '/plans', summary: 'Plans, newest date first', query: { ...pageQuery, date: day }, response: list(obj({ id: str, date: str, status: str, objective: num, bound: num })), handle: ({ db, query }) => page(db.select().from(plans).all().filter((p) => query['date'] === undefined || p.date === query['date']).sort((x, y) => (x.date < y.date ? 1 : -1)).map(({ id, date, status, objective, bound, playedAt, forecast, edited }) => ({ id, date, status, objective, bound, playedAt, forecast, edited })), query) },

@@ -1,5 +1,6 @@
 import { scaleLinear, scaleTime } from 'd3-scale';
 import { curveStepAfter, line } from 'd3-shape';
+import { heldAt } from '../../core/mastery/parameters';
 import styles from './charts.module.css';
 
 export interface HistoryPoint {
@@ -29,7 +30,7 @@ export function HistoryLine({ points, title }: { points: readonly HistoryPoint[]
   const day = (p: HistoryPoint): string => p.at.slice(5, 10);
   return (
     <svg viewBox={`0 0 ${width} ${height}`} className={styles.history} role="img" aria-label={`${title}: ${points.map((p) => `${p.at.slice(0, 10)} ${p.height.toFixed(2)}`).join(', ')}`}>
-      {[0, 0.85].map((v) => (
+      {[0, heldAt].map((v) => (
         <path key={v} d={`M${pad.left} ${y(v)}H${width - pad.right}`} className={styles.historyAxis} strokeDasharray={v === 0 ? '' : '3 3'} />
       ))}
       <path d={path ?? ''} className={styles.historyLine} />
