@@ -1,22 +1,27 @@
 import { useState } from 'react';
 import { heldAt } from '../../core/mastery/parameters';
+import { movedLately } from '../../core/mastery/movedLately';
 import panel from '../shared/panel.module.css';
 import type { EstimateWire } from '../shared/types';
 import type { Skills } from '../shared/useSkills';
+import { pageToday } from '../shared/words';
 import styles from './learner.module.css';
 
 /** As many names as stand in a list before the rest is folded. */
 const shownFirst = 6;
 
-/** What is good next, what was wanted by now and is not there (the least sure first), and what is worth checking; each name opens its skill. */
+/** What moved, what is good next, what was wanted by now and is not there (the least sure first), and what is worth checking; each name opens its skill. */
 export function OpenNow({ estimates, next, skills, ownGoals, onFocus }: { estimates: readonly EstimateWire[]; next: ReadonlySet<string>; skills: Skills; ownGoals: boolean; onFocus: (skill: string) => void }) {
   const inOrder = [...estimates].sort((x, y) => (skills.byId.get(x.skill)?.wantedAt.us ?? 0) - (skills.byId.get(y.skill)?.wantedAt.us ?? 0));
   const gaps = inOrder.filter((e) => e.wantedNow && e.asSeen < heldAt && !next.has(e.skill)).sort((x, y) => x.asSeen - y.asSeen);
+  const byId = new Map(estimates.map((e) => [e.skill, e]));
+  const moved = movedLately(estimates, pageToday()).map((m) => byId.get(m.skill)!);
   const due = inOrder.filter((e) => e.dueForReview);
   return (
     <section className={`${panel.sheet} ${styles.open}`} aria-label="What to look at">
+      <Names title="Moved lately" none="No new notes in four weeks." list={moved} skills={skills} onFocus={onFocus} />
       <Names title="Good next" none="Nothing just now; let play go on." list={inOrder.filter((e) => next.has(e.skill))} skills={skills} onFocus={onFocus} />
-      <Names title={ownGoals ? 'On the way to own goals' : 'Wanted by now, the widest gap first'} none="No gap left." list={gaps} skills={skills} onFocus={onFocus} />
+      <Names title={ownGoals ? 'On the way to own goals' : 'Wanted by now'} none="No gap left." list={gaps} skills={skills} onFocus={onFocus} />
       <Names title="Worth checking" none="Nothing was away for long." list={due} skills={skills} onFocus={onFocus} />
     </section>
   );

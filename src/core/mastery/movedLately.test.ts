@@ -1,0 +1,36 @@
+import { describe, expect, it } from 'vitest';
+import { movedLately } from './movedLately';
+
+const today = '2026-11-25';
+const noted = (at: string, before: number, after: number) => ({ evidence: at, at: `${at}T10:00:00.000Z`, before, after });
+const forgotten = (at: string, before: number, after: number) => ({ ...noted(at, before, after), evidence: null });
+
+describe('what moved lately', () => {
+  it('is the rise from before the first to after the last note of four weeks, largest first', () => {
+    const found = movedLately(
+      [
+        { skill: 'a', steps: [noted('2026-09-01', 0.1, 0.4), noted('2026-11-02', 0.4, 0.6), noted('2026-11-20', 0.6, 0.9)] },
+        { skill: 'b', steps: [noted('2026-11-20', 0.1, 0.9)] },
+      ],
+      today,
+    );
+    expect(found).toEqual([
+      { skill: 'b', from: 0.1, to: 0.9 },
+      { skill: 'a', from: 0.4, to: 0.9 },
+    ]);
+  });
+  it('leaves out what is older, what fell, what hardly rose and what was only calculated', () => {
+    const found = movedLately(
+      [
+        { skill: 'older', steps: [noted('2026-10-20', 0.1, 0.9)] },
+        { skill: 'fell', steps: [noted('2026-11-20', 0.8, 0.4)] },
+        { skill: 'hardly', steps: [noted('2026-11-20', 0.8, 0.85)] },
+        { skill: 'up and down', steps: [noted('2026-11-10', 0.5, 0.8), noted('2026-11-20', 0.8, 0.5)] },
+        { skill: 'calculated', steps: [forgotten('2026-11-20', 0.1, 0.9)] },
+        { skill: 'nothing', steps: [] },
+      ],
+      today,
+    );
+    expect(found).toEqual([]);
+  });
+});

@@ -1,0 +1,24 @@
+import type { EstimateStep } from './mapState';
+
+/** How far back "lately" reaches, in days, and the rise from which a skill has moved. */
+const latelyDays = 28;
+const leastRise = 0.08;
+
+export interface Moved {
+  readonly skill: string;
+  /** Height before the first and after the last note of the time looked at. */
+  readonly from: number;
+  readonly to: number;
+}
+
+/** Skills that rose by what people noted lately (not by calculation alone), the largest rise first. */
+export function movedLately(estimates: readonly { readonly skill: string; readonly steps: readonly Pick<EstimateStep, 'evidence' | 'at' | 'before' | 'after'>[] }[], today: string): Moved[] {
+  const since = new Date(Date.parse(today) - latelyDays * 86_400_000).toISOString();
+  const moved = estimates.flatMap(({ skill, steps }): Moved[] => {
+    const noted = steps.filter((s) => s.evidence !== null && s.at !== null && s.at >= since);
+    if (noted.length === 0) return [];
+    const [from, to] = [noted[0]!.before, noted.at(-1)!.after];
+    return to - from >= leastRise ? [{ skill, from, to }] : [];
+  });
+  return moved.sort((x, y) => y.to - y.from - (x.to - x.from) || (x.skill < y.skill ? -1 : 1));
+}
