@@ -117,7 +117,7 @@ export class GameLog {
       this.looseItem(seat, channel, a, b);
       return;
     }
-    this.itemAt(seat, c.offset + row * c.stride + column);
+    this.itemAt(seat, (c.offset + Math.imul(row, c.stride) + column) | 0);
   }
 
   /** Where an item stands in a seat's block, −1 off the dense grid: for rules that meet the same few items again and again. */
@@ -130,7 +130,8 @@ export class GameLog {
 
   /** An item by its place. */
   itemAt(seat: number, place: number): void {
-    const at = seat * this.strideSeat + place;
+    // As 32-bit arithmetic, which needs no look at overflow or minus nought.
+    const at = (Math.imul(seat, this.strideSeat) + place) | 0;
     if (this.tally[at]!++ === 0) this.met[this.metCount++] = at;
     this.ticksOfSeat[seat]! += this.itemTicks[place]!;
   }

@@ -38,27 +38,31 @@ export function createTable(seats: readonly Seat<SumColumnsParameters>[]): PlayG
     const last = lastColumn;
     const full = height;
     const pairs = alike;
-    const places = (placesOfThrows ??= placesOfPairs(throwers[0]!, log));
+    const places = (placesOfThrows ??= alike ? placesOfPairs(throwers[0]!, log) : noPlaces);
     let s = 0;
     for (let turn = 0; turn < TURN_CAP; turn++) {
       let value: number;
       if (pairs === true) {
         const x = below(rng, faces);
         const y = below(rng, faces);
-        log.itemAt(s, places[x * faces + y]!);
+        log.itemAt(s, places[Math.imul(x, faces) + y]!);
         value = low + low + x + y;
       } else value = throwOnce(throwers[s]!, s, rng, log);
-      const printed = value >= first && value <= last ? 1 : 0;
-      log.turn(s, printed);
-      if (telling === true) log.note(s, printed, value, 0);
-      if (printed === 1 && ++marks[value]! >= full) {
-        log.rounds = Math.ceil((turn + 1) / count);
-        finish(shared.pickedBy[value]!, count, log);
-        let empty = 0;
-        for (let c = firstColumn; c <= lastColumn; c++) if (marks[c] === 0) empty++;
-        log.extra[0] = empty;
-        log.extra[2] = value;
-        return;
+      if (value < first || value > last) {
+        log.turn(s, 0);
+        log.note(s, 0, value, 0);
+      } else {
+        log.turn(s, 1);
+        if (telling === true) log.note(s, 1, value, 0);
+        if (++marks[value]! >= full) {
+          log.rounds = Math.ceil((turn + 1) / count);
+          finish(shared.pickedBy[value]!, count, log);
+          let empty = 0;
+          for (let c = first; c <= last; c++) if (marks[c] === 0) empty++;
+          log.extra[0] = empty;
+          log.extra[2] = value;
+          return;
+        }
       }
       if (++s === count) s = 0;
     }
@@ -92,6 +96,8 @@ function throwOnce(t: Thrower, s: number, rng: Rng, log: GameLog): number {
   }
   return sum;
 }
+
+const noPlaces = new Int32Array(0);
 
 /** The place of each throw of two dice, row by row. */
 function placesOfPairs(t: Thrower, log: GameLog): Int32Array {
