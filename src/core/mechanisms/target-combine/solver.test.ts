@@ -17,6 +17,19 @@ const countSolvable = (highest: number, target: number, rule: Intermediates, ops
   return count;
 };
 
+/** Every value that the numbers make, each used once, by plain recursion over pairs. */
+function reachable(numbers: readonly number[]): Set<number> {
+  if (numbers.length === 1) return new Set(numbers);
+  const found = new Set<number>();
+  for (let i = 0; i < numbers.length; i++)
+    for (let j = 0; j < numbers.length; j++) {
+      if (i === j) continue;
+      const [a, b] = [numbers[i]!, numbers[j]!];
+      for (const value of [a + b, a - b, a * b, a / b]) for (const v of reachable([value, ...numbers.filter((_, k) => k !== i && k !== j)])) found.add(v);
+    }
+  return found;
+}
+
 describe('the target solver', () => {
   // Exact counts by full enumeration outside this code; see data/check-values.
   it.each([['four.count.9.t24', 9, 24], ['four.count.9.t10', 9, 10], ['four.count.10.t24', 10, 24]])('%s: solvable hands under five rules', (id, highest, target) => {
@@ -39,6 +52,12 @@ describe('the target solver', () => {
       expect(solveTarget(hand, 24, all, 'rational').solutions.length).toBe(want.C1);
     },
   );
+
+  // Numbers that stand for symbols: what counts is the form, so every value they can reach is asked for.
+  it.each([[2, [3, 17]], [3, [3, 17, 101]]] as const)('four.all_expressions_%i_distinct: all forms of so many different numbers', (n, symbols) => {
+    const forms = new Set([...reachable(symbols)].flatMap((target) => solveTarget(symbols, target, all, 'rational').solutions.map((s) => s.text)));
+    expect(forms.size).toBe(checkValue<{ C1: number }>(`four.all_expressions_${n}_distinct`).C1);
+  });
 
   it('knows which hands need a fraction on the way', () => {
     const { hands: need } = checkValue<{ hands: string[] }>('four.fraction_needed.13.t24');

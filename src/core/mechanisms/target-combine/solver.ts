@@ -41,6 +41,9 @@ const gcd = (x: number, y: number): number => {
   return a || 1;
 };
 
+/** Far below the smallest true difference, 1 / scale, and far above what rounding brings. */
+const nearEnough = 1e-6;
+
 /** Order in which two numbers may be joined: a+b, a−b, b−a, a×b, a÷b, b÷a. */
 const JOINS: readonly { readonly op: CombineOperation; readonly swapped: boolean }[] = [
   { op: 'add', swapped: false },
@@ -103,7 +106,9 @@ export function solveTarget(numbers: readonly number[], target: number, operatio
             if (integersOnly && t % b !== 0) continue;
             if (noNegatives && (b < 0 ? -t : t) < 0) continue;
             count.searched++;
-            if (t !== target * b) continue;
+            // Whole sides differ by a whole number of scale steps; a decimal target is not exact (0.07 · 100).
+            const miss = t - target * b;
+            if (miss > nearEnough || miss < -nearEnough) continue;
             path[depth * 3] = i;
             path[depth * 3 + 1] = j;
             path[depth * 3 + 2] = code;
