@@ -12,7 +12,7 @@ test('a game of the library is taken onto the shelf, taken back, and taken again
   await page.goto('/shelf');
   await page.getByRole('link', { name: 'Look through the library' }).click();
   await page.waitForURL(/\/shelf\/library/);
-  await expect(page.getByText(/78 of 78 games, 204 versions/)).toBeVisible();
+  await expect(page.getByText(/83 of 83 games, 228 versions/)).toBeVisible();
   await page.getByLabel('Search the library').fill('signal frame');
   await page.getByLabel('Age').selectOption('8');
   const row = page.getByRole('listitem').filter({ has: page.getByRole('heading', { name: game }) });

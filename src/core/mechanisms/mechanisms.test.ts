@@ -32,6 +32,7 @@ function trueResult(op: string, a: number, b: number): number {
   if (op === 'equivalent-fraction') return Math.abs(n1 / d1 - n2 / d2) < 1e-12 ? 1 : 0;
   if (op === 'compare-fraction') return Math.sign(n1 / d1 - n2 / d2);
   if (op === 'add-fraction') return lowest(n1 * d2 + n2 * d1, d1 * d2);
+  if (op === 'subtract-fraction') return lowest(n1 * d2 - n2 * d1, d1 * d2);
   if (op === 'mirror') return 0 - a;
   return a;
 }

@@ -27,7 +27,7 @@ const beside: Readonly<Record<string, Readonly<Record<string, object>>>> = {
   'cover-grid': {},
   'split-and-spill': { first: { from: 'bag' }, second: { from: 'bag' }, order: { ends: 'all-seen', zeros: false }, zeros: { ends: 'all-seen', counters: 5 } },
   'continue-the-pattern': { step: { kind: 'grows' } },
-  'match-sets': { clockStep: { halves: 'clock-and-time' } },
+  'match-sets': { clockStep: { halves: 'clock-and-time' }, roundTo: { halves: 'number-and-rounded' } },
   'sequence-grid': { direction: { start: 100 }, start: { step: 5 } },
   'call-and-claim': { wait: { form: 'race' } },
   'place-digit-hop': { hops: { finish: 'hops-used' } },
@@ -36,7 +36,7 @@ const beside: Readonly<Record<string, Readonly<Record<string, object>>>> = {
   'part-whole-dice': { rounds: { ends: 'rounds' }, takeOther: { ends: 'one-grid-full', cells: 1 } },
   'take-away-piles': { last: { size: 9 } },
   'press-your-luck': { holdAt: { goal: 100 }, bust: { dice: 2 } },
-  'compare-cards': { tie: { cards: 1, highest: 3 }, draw: { cards: 3, highest: 4, copies: 3 } },
+  'compare-cards': { tie: { cards: 1, highest: 3 }, draw: { cards: 3, highest: 4, copies: 3 }, bottom: { join: 'fraction' }, sayHalf: { join: 'fraction' } },
   'deal-order-puzzle': { under: { help: 'none' }, starts: { help: 'none' }, pattern: { help: 'none' } },
 };
 

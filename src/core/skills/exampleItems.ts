@@ -1,4 +1,4 @@
-import { fractionCode } from '../items/fraction';
+import { compareFractions, denominatorOf, fractionCode, greatestCommonDivisor } from '../items/fraction';
 import { type Item, type Operation, operations, resultOf, type Unknown } from '../items/item';
 import { below, createRng, type Rng } from '../shared/rng';
 import { compilePredicate, operationsOf } from './compilePredicate';
@@ -51,7 +51,10 @@ function draw(op: Operation, p: ItemPredicate, rng: Rng): Omit<Item, 'rep' | 'un
       const d = pool[below(rng, pool.length)]!;
       return fractionCode(1 + below(rng, d), d);
     };
-    const [a, b] = [fraction(), fraction()];
+    let [a, b] = [fraction(), fraction()];
+    // A difference is taken from the larger, and a common bottom number has two digits at most, as fractions are written here.
+    if (op === 'subtract-fraction' && compareFractions(a, b) < 0) [a, b] = [b, a];
+    if ((op === 'add-fraction' || op === 'subtract-fraction') && denominatorOf(a) * denominatorOf(b) > 99 * greatestCommonDivisor(denominatorOf(a), denominatorOf(b))) return null;
     return { op, a, b, result: resultOf(op, a, b) };
   }
   const span = spans[below(rng, spans.length)]!;

@@ -2,9 +2,13 @@ import { missingCards, oneOf, parameters, whole, yesNo } from '../../play/parame
 
 export const { SCHEMA, DEFAULTS } = parameters({
   cards: whole('Cards each turns', 1, 3, 2),
-  join: oneOf('They are joined by', ['sum', 'difference', 'product', 'number'], 'sum'),
-  lowest: whole('Lowest card', 0, 20, 1),
+  join: oneOf('They are joined by', ['sum', 'difference', 'product', 'number', 'fraction'], 'sum'),
+  bottom: whole('Bottom number of the fraction, nought for the larger card', 0, 12, 0),
+  sayHalf: yesNo('Say first whether it is more than a half', false),
+  onLine: yesNo('Each is laid on a number line', false),
+  lowest: whole('Lowest card', -20, 20, 1),
   highest: whole('Highest card', 1, 100, 10),
+  worth: oneOf('A card counts in', [1, 10, 100, 1000], 1),
   copies: whole('Copies of each card', 1, 8, 4),
   draw: oneOf('Cards', ['dealt', 'returned'], 'dealt'),
   goal: oneOf('Who takes the round', ['higher', 'lower'], 'higher'),

@@ -1,4 +1,5 @@
 import { Deck, leftOf, numberCards } from '../../play/deck';
+import { compareFractions, fractionCode } from '../../items/fraction';
 import { settle } from '../../play/outcome';
 import type { Rng } from '../../shared/rng';
 import type { GameLog } from '../../simulate/gameLog';
@@ -10,6 +11,9 @@ const DIFFERENCE = 1;
 const PRODUCT = 2;
 const COMPARE = 3;
 const MORE = 4;
+
+/** One half, as fractions are written here. */
+const half = fractionCode(1, 2);
 
 type Player = Seat<CompareParameters>;
 
@@ -46,7 +50,13 @@ export function createTable(seats: readonly Player[]): PlayGame {
 function turnCards(p: CompareParameters, deck: Deck, s: number, rng: Rng, log: GameLog): number {
   log.turn(s, 1);
   if (deck.left < p.cards || p.draw === 'returned') deck.reset();
-  let value = deck.draw(rng);
+  let value = deck.draw(rng) * p.worth;
+  if (p.join === 'fraction') {
+    value = fractionOf(p, value, p.bottom > 0 ? p.bottom : deck.draw(rng));
+    if (p.sayHalf) log.item(s, COMPARE, value, half);
+    log.note(s, 0, value, 0);
+    return value;
+  }
   if (p.join === 'number') {
     // Two or three digits side by side are one number.
     for (let i = 1; i < p.cards; i++) value = value * 10 + (deck.draw(rng) % 10);
@@ -54,7 +64,7 @@ function turnCards(p: CompareParameters, deck: Deck, s: number, rng: Rng, log: G
     return value;
   }
   for (let i = 1; i < p.cards; i++) {
-    const next = deck.draw(rng);
+    const next = deck.draw(rng) * p.worth;
     if (p.join === 'sum') {
       log.item(s, SUM, value, next);
       value += next;
@@ -70,6 +80,12 @@ function turnCards(p: CompareParameters, deck: Deck, s: number, rng: Rng, log: G
   return value;
 }
 
+/** A card over the agreed bottom number, or the smaller of two over the larger. */
+function fractionOf(p: CompareParameters, first: number, second: number): number {
+  if (p.bottom > 0) return fractionCode(first, second);
+  return first < second ? fractionCode(first, second) : fractionCode(second, first);
+}
+
 /** Who takes the round, −1 when several are equal; everyone compares with the best so far. */
 function compareAll(values: Int32Array, p: CompareParameters, log: GameLog): number {
   let best = 0;
@@ -77,10 +93,11 @@ function compareAll(values: Int32Array, p: CompareParameters, log: GameLog): num
   for (let s = 1; s < values.length; s++) {
     const a = values[s]!;
     const b = values[best]!;
+    const order = p.join === 'fraction' ? compareFractions(a, b) : a - b;
     log.item(s, COMPARE, a, b);
-    if (p.howMuchMore && a !== b) log.item(s, MORE, a > b ? a : b, a > b ? b : a);
-    if (a === b) tied = true;
-    else if (a > b === (p.goal === 'higher')) {
+    if (p.howMuchMore && order !== 0) log.item(s, MORE, order > 0 ? a : b, order > 0 ? b : a);
+    if (order === 0) tied = true;
+    else if (order > 0 === (p.goal === 'higher')) {
       best = s;
       tied = false;
     }

@@ -2,7 +2,7 @@ import { firstOf, impossible, ownOnly } from '../../play/refuse';
 import type { Mechanism } from '../mechanism';
 import { DEFAULTS, type MatchParameters, SCHEMA } from './parameters';
 import { createTable } from './playOut';
-import { channelOf, matchesOf } from './rules';
+import { halves } from './halves';
 
 export const matchSets: Mechanism<MatchParameters> = {
   id: 'match-sets',
@@ -17,11 +17,11 @@ export const matchSets: Mechanism<MatchParameters> = {
   extraMeasures: ['beforeTimer', 'mismatches'],
   headStart: null,
   check: (p) => {
-    const n = p.lowest > p.highest ? 0 : matchesOf(p).length;
+    const n = p.lowest > p.highest ? 0 : halves[p.halves].list(p).length;
     return firstOf(n < p.sets && impossible('sets', `Only ${n} different pairs of halves can be made, and ${p.sets} are wanted.`));
   },
   checkTable: (seats) => ownOnly(seats, []),
-  channels: (p) => [channelOf(p), { ...channelOf(p), rep: 'words' }],
+  channels: (p) => [halves[p.halves].channel(p), { ...halves[p.halves].channel(p), rep: 'words' }],
   range: () => ({ low: 0, highA: 1, highB: 1 }),
   simultaneous: (p) => p.play === 'all-at-once',
   createTable,
@@ -29,5 +29,5 @@ export const matchSets: Mechanism<MatchParameters> = {
     { kind: 'match-halves', quantity: 1 },
     { kind: 'sand-timer', quantity: 1 },
   ],
-  sheets: (p) => [{ sheet: 'match-halves', copies: 1, data: { halves: p.halves, sets: p.sets, low: p.lowest, high: p.highest, clockStep: p.clockStep } }],
+  sheets: (p) => [{ sheet: 'match-halves', copies: 1, data: { halves: p.halves, sets: p.sets, low: p.lowest, high: p.highest, clockStep: p.clockStep, roundTo: p.roundTo } }],
 };

@@ -4,7 +4,7 @@ import { below, type Rng } from '../../shared/rng';
 import type { GameLog } from '../../simulate/gameLog';
 import type { PlayGame, Seat } from '../mechanism';
 import type { MatchParameters } from './parameters';
-import { matchesOf } from './rules';
+import { halves, partsDrawn } from './halves';
 
 const MATCH = 0;
 const SAY = 1;
@@ -15,7 +15,8 @@ const lookSeconds = 0.7;
 export function createTable(seats: readonly Seat<MatchParameters>[]): PlayGame {
   const count = seats.length;
   const p = seats[0]!.parameters;
-  const matches = matchesOf(p);
+  const matches = halves[p.halves].list(p);
+  const drawn = partsDrawn.includes(p.halves);
   const deck = new Deck(matches.map((_, i) => i));
   return (rng: Rng, log: GameLog): void => {
     deck.reset();
@@ -23,10 +24,9 @@ export function createTable(seats: readonly Seat<MatchParameters>[]): PlayGame {
     let s = below(rng, count);
     for (let tries = 0; left > 0 && tries < p.sets * 6; tries++) {
       const [x, y] = matches[deck.left > 0 ? deck.draw(rng) : below(rng, matches.length)]!;
-      const sum = p.halves === 'sum-and-result';
-      const part = sum ? between(rng, 1, x - 1) : 0;
-      const a = sum ? part : x;
-      const b = sum ? x - part : y;
+      const part = drawn ? between(rng, 1, x - 1) : 0;
+      const a = drawn ? part : x;
+      const b = drawn ? x - part : y;
       log.turn(s, left);
       log.spend(s, lookSeconds * 2 * left);
       log.item(s, MATCH, a, b);

@@ -27,6 +27,8 @@ export const measureAndRecord: Mechanism<MeasureParameters> = {
       { op: 'read-graph', unknown: 'result', rep: 'bars', a: [0, most], b: [1, 5] },
       { op: 'compare', unknown: 'result', rep: 'numerals', a: [0, most], b: [0, most] },
       { op: 'subtract', unknown: 'result', rep: 'numerals', a: [0, most], b: [0, most] },
+      { op: 'compare', unknown: 'result', rep: 'bars', a: [0, most], b: [0, most] },
+      { op: 'subtract', unknown: 'result', rep: 'bars', a: [0, most], b: [0, most] },
     ];
   },
   range: () => ({ low: 0, highA: 1, highB: 1 }),

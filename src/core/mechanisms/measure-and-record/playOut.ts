@@ -11,6 +11,8 @@ const WRITE = 2;
 const BAR = 3;
 const LONGER = 4;
 const HOW_MUCH = 5;
+const LONGER_BAR = 6;
+const HOW_MUCH_BARS = 7;
 /** Length of each unit in millimetres; a hand span is that of a seven-year-old (common practice, no source). */
 export const unitMm = { cubes: 20, dominoes: 48, 'hand-spans': 140, centimetres: 10, inches: 25 } as const;
 /** Seconds to lay one unit end to end, and to read a ruler (common practice, no source). */
@@ -54,6 +56,8 @@ function measureOne(seat: Seat<MeasureParameters>, s: number, rng: Rng, log: Gam
 }
 
 function askAbout(p: MeasureParameters, s: number, x: number, y: number, log: GameLog): void {
-  if (p.ask !== 'how-much-longer') log.item(s, LONGER, x, y);
-  if (p.ask !== 'which-is-longer') log.item(s, HOW_MUCH, Math.max(x, y), Math.min(x, y));
+  // Where a chart was drawn, the two bars are what is looked at.
+  const bars = p.chart === 'bars';
+  if (p.ask !== 'how-much-longer') log.item(s, bars ? LONGER_BAR : LONGER, x, y);
+  if (p.ask !== 'which-is-longer') log.item(s, bars ? HOW_MUCH_BARS : HOW_MUCH, Math.max(x, y), Math.min(x, y));
 }
