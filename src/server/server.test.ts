@@ -1,43 +1,26 @@
-import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
-import { tmpdir } from 'node:os';
+import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import type { Db } from './db/db';
-import { closeDb, openAt } from './db/open';
 import { evidence, games, memberships, variants } from './db/schema';
 import { addEvidence, evidenceOf, masteryOf, retractEvidence } from './evidence/evidenceStore';
-import { ProblemError } from './http/problemError';
 import { createLearner, eraseLearner, groupOf, learnerById, updateLearner } from './learners/learnerStore';
 import { importShelf } from './shelf/importShelf';
 import { createGame, createVariant, setRetired, setStock, updateGame } from './shelf/shelfStore';
 import { undoChange } from './shelf/undo';
 import { meetingsOf, putTerm, termView } from './term/termStore';
+import { problemOf, Workspace } from './workspace.testing';
 
+let place: Workspace;
 let db: Db;
-let directory: string;
 const now = '2026-11-10T10:00:00.000Z';
 const today = '2026-11-10';
 
 beforeEach(() => {
-  directory = mkdtempSync(join(tmpdir(), 'zeitgeber-'));
-  process.env['ZEITGEBER_DATA'] = directory;
-  db = openAt(directory);
+  place = new Workspace();
+  db = place.db;
 });
-afterEach(() => {
-  db.$client.close();
-  closeDb();
-  rmSync(directory, { recursive: true, force: true });
-});
-
-const problemOf = (run: () => unknown): { code: string; field?: string } => {
-  try {
-    run();
-  } catch (error) {
-    if (error instanceof ProblemError) return error.problem;
-    throw error;
-  }
-  throw new Error('nothing was refused');
-};
+afterEach(() => place.remove());
 
 describe('the database', () => {
   it('opens with its migrations, foreign keys and write-ahead log, and ships the kinds', () => {
@@ -47,9 +30,7 @@ describe('the database', () => {
   });
   it('keeps everything when it is opened again', () => {
     createGame(db, { title: 'Owl Clock' }, now);
-    db.$client.close();
-    closeDb();
-    db = openAt(directory);
+    db = place.openAgain();
     expect(db.select().from(games).all().map((g) => g.title)).toEqual(['Owl Clock']);
   });
 });
@@ -113,7 +94,7 @@ describe('learners and what was seen of them', () => {
     addEvidence(db, [{ learner: id, kind: 'note', skill: 'add-in-20', result: 'alone' }], today, now);
     expect(problemOf(() => eraseLearner(db, id, 'wren')).field).toBe('confirm');
     expect(eraseLearner(db, id, 'Zaunkoenig').evidence).toBe(1);
-    for (const file of ['zeitgeber.sqlite', 'zeitgeber.sqlite-wal']) expect(readFileSync(join(directory, file)).toString('latin1').toLowerCase()).not.toContain('zaunkoenig');
+    for (const file of ['zeitgeber.sqlite', 'zeitgeber.sqlite-wal']) expect(readFileSync(join(place.directory, file)).toString('latin1').toLowerCase()).not.toContain('zaunkoenig');
   });
 });
 

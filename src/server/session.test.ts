@@ -1,10 +1,7 @@
-import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
+import { readFileSync } from 'node:fs';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { eq } from 'drizzle-orm';
 import type { Db } from './db/db';
-import { closeDb, openAt } from './db/open';
 import { plans, simulations, variantMaterials, variants } from './db/schema';
 import { addEvidence } from './evidence/evidenceStore';
 import { ProblemError } from './http/problemError';
@@ -20,9 +17,10 @@ import { importShelf } from './shelf/importShelf';
 import { offersOf } from './shelf/offers';
 import { setStock } from './shelf/shelfStore';
 import { putTerm, startTermPlan, termView } from './term/termStore';
+import { Workspace } from './workspace.testing';
 
+let place: Workspace;
 let db: Db;
-let directory: string;
 const today = '2026-11-10';
 const now = '2026-11-10T10:00:00.000Z';
 let id = '';
@@ -30,9 +28,8 @@ let id = '';
 const shape = (present: string[]) => ({ date: today, present, rounds: 2, minutes: 15, tables: 3, helpers: 1, seed: 2, seconds: 0.2 });
 
 beforeAll(async () => {
-  directory = mkdtempSync(join(tmpdir(), 'zeitgeber-'));
-  process.env['ZEITGEBER_DATA'] = directory;
-  db = openAt(directory);
+  place = new Workspace();
+  db = place.db;
   importShelf(db, readFileSync('examples/shelf.csv'), true, now);
   importRoster(db, readFileSync('examples/roster.csv'), true, today, now);
   for (const [kind, n] of [['number-deck-1-10', 2], ['pip-die', 4], ['target-cards', 1], ['pair-cards', 2], ['dot-cards', 1]] as const) setStock(db, kind, n);
@@ -42,9 +39,7 @@ beforeAll(async () => {
 });
 afterAll(async () => {
   await closePool();
-  db.$client.close();
-  closeDb();
-  rmSync(directory, { recursive: true, force: true });
+  place.remove();
 });
 
 describe('offers', () => {

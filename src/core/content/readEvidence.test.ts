@@ -15,6 +15,8 @@ describe('a CSV of observations', () => {
   it.each([
     [{ learner: 'Nobody' }, 'learner', 'unknown-value'],
     [{ at: '10 November' }, 'at', 'malformed'],
+    [{ at: '2026-02-30' }, 'at', 'malformed'],
+    [{ at: '2026-02-30T10:00:00Z' }, 'at', 'malformed'],
     [{ at: '2026-12-01' }, 'at', 'in-the-future'],
     [{ skill: 'juggling' }, 'skill', 'unknown-skill'],
     [{ skill: '1.OA.C.6' }, 'skill', 'unknown-skill'],
@@ -33,6 +35,11 @@ describe('a CSV of observations', () => {
     const { problems } = readEvidence(rows, context);
     expect(problems.map((p) => p.row)).toEqual([7779]);
   });
+  it('leaves out what was taken back, and says so', () => {
+    const { drafts, remarks } = readEvidence([row({ withdrawn: '2026-11-11T08:00:00.000Z' }), row({}, 3)], context);
+    expect(drafts.map((d) => d.row)).toEqual([3]);
+    expect(remarks).toEqual([{ row: 2, message: 'It was taken back, so it is left out.' }]);
+  });
   it('knows other names of columns', () => expect(['Child', 'When', 'Code', 'Right', 'Tool'].map(evidenceColumnOf)).toEqual(['learner', 'at', 'skill', 'correct', 'support']));
 });
 
@@ -43,6 +50,10 @@ describe('xAPI statements', () => {
     expect(problems).toEqual([]);
     expect(drafts.map((d) => [d.learner, d.skill, d.result, d.correct, d.total])).toEqual([['owl', 'make-ten', 'alone', null, null], ['owl', 'make-ten', 'support', null, null], ['owl', 'make-ten', null, 7, 10]]);
     expect(drafts[0]!.at).toBe('2026-09-08T15:20:00.000Z');
+  });
+  it('reads an activity whose escapes are broken as it stands', () => {
+    const { problems, remarks } = readStatements([statement({ object: { id: 'https://coop.example/skills/%E0%A4%A' } })], context);
+    expect([problems, remarks[0]!.message]).toEqual([[], expect.stringContaining('names no skill')]);
   });
   it('leaves out what only says that something was played, and says so', () => {
     const { drafts, remarks } = readStatements({ statements: [statement({ verb: { id: 'http://activitystrea.ms/schema/1.0/play' }, result: { completion: true } })] }, context);

@@ -30,6 +30,8 @@ export interface EvidenceContext {
   /** Ids by nickname in lower case. */
   readonly learners: ReadonlyMap<string, string>;
   readonly today: string;
+  /** Ids of tools and other help by plain words; when left out, any word is taken. */
+  readonly supports?: ReadonlyMap<string, string>;
 }
 
 const columns: Readonly<Record<string, readonly string[]>> = {
@@ -41,6 +43,7 @@ const columns: Readonly<Record<string, readonly string[]>> = {
   total: ['total', 'of', 'questions'],
   how: ['how', 'strategy'],
   support: ['support', 'tool', 'help'],
+  withdrawn: ['taken back', 'withdrawn'],
 };
 export function evidenceColumnOf(header: string): string | null {
   const words = plainWords(header);
@@ -50,17 +53,22 @@ export function evidenceColumnOf(header: string): string | null {
 const results: Readonly<Record<string, EvidenceResult>> = { stuck: 'stuck', 'not yet': 'stuck', support: 'support', 'with support': 'support', 'with help': 'support', help: 'support', alone: 'alone', 'on their own': 'alone', can: 'alone' };
 const ways: Readonly<Record<string, How>> = { 'counted all': 'counted-all', 'counted on': 'counted-on', 'worked out': 'worked-out', 'worked it out': 'worked-out', knew: 'knew', 'knew it': 'knew' };
 /** What people call a column where its name here is terse. */
-const said: Readonly<Record<string, string>> = { at: 'day', correct: 'right', total: 'of' };
+const said: Readonly<Record<string, string>> = { at: 'day', correct: 'right', total: 'of', support: 'tool' };
 const most = 200;
 
 /** Reads rows of a CSV of observations; every fault names its row and column. */
 export function readEvidence(rows: readonly CsvRow[], context: EvidenceContext): EvidenceReading {
   const drafts: EvidenceDraft[] = [];
   const problems: Problem[] = [];
+  const remarks: { row: number; message: string }[] = [];
   const skillOf = skillFinder(context.graph);
   for (const { row, cells } of rows) {
     const before = problems.length;
     const cell = (name: string): string => (cells[name] ?? '').trim();
+    if (cell('withdrawn') !== '') {
+      remarks.push({ row, message: 'It was taken back, so it is left out.' });
+      continue;
+    }
     const fault = (field: string, code: Problem['code'], message: string): void => void problems.push({ code, field, row, message: `Row ${row}, ${said[field] ?? field}: ${message}` });
     const learner = context.learners.get(cell('learner').toLowerCase());
     if (learner === undefined) fault('learner', 'unknown-value', cell('learner') === '' ? 'The learner is missing.' : `There is no learner "${cell('learner')}".`);
@@ -79,15 +87,21 @@ export function readEvidence(rows: readonly CsvRow[], context: EvidenceContext):
     } else if (!result) fault('result', 'unknown-value', `"${cell('result')}" is none of stuck, support, alone.`);
     const how = ways[plainWords(cell('how'))];
     if (cell('how') !== '' && !how) fault('how', 'unknown-value', `"${cell('how')}" is none of counted all, counted on, worked out, knew.`);
+    const support = cell('support') === '' ? null : context.supports ? context.supports.get(plainWords(cell('support'))) : cell('support');
+    if (support === undefined) fault('support', 'unknown-value', `"${cell('support')}" is no tool or help known here.`);
     if (problems.length > before) continue;
-    drafts.push({ row, learner: learner!, at: at!, skill: skill[0]!, result: counted ? null : result!, correct: counted ? correct : null, total: counted ? total : null, how: how ?? null, support: cell('support') || null });
+    drafts.push({ row, learner: learner!, at: at!, skill: skill[0]!, result: counted ? null : result!, correct: counted ? correct : null, total: counted ? total : null, how: how ?? null, support: support ?? null });
   }
-  return { drafts, problems, remarks: [] };
+  return { drafts, problems, remarks };
 }
 
 /** A day becomes its noon; a moment must carry its zone. */
 function momentOf(cell: string): string | null {
-  if (/^\d{4}-\d{2}-\d{2}$/.test(cell)) return Number.isNaN(Date.parse(cell)) ? null : `${cell}T12:00:00.000Z`;
+  // A thirtieth of February is read as a day of March by some, so the day must come back as it was written.
+  const day = cell.slice(0, 10);
+  const parsedDay = Date.parse(day);
+  if (Number.isNaN(parsedDay) || new Date(parsedDay).toISOString().slice(0, 10) !== day) return null;
+  if (/^\d{4}-\d{2}-\d{2}$/.test(cell)) return `${cell}T12:00:00.000Z`;
   if (!/^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}(:\d{2}(\.\d+)?)?(Z|[+-]\d{2}:\d{2})$/.test(cell)) return null;
   const ms = Date.parse(cell);
   return Number.isNaN(ms) ? null : new Date(ms).toISOString();
@@ -113,6 +127,15 @@ const textAt = (x: unknown, ...path: string[]): string => {
   const found = inside(x, ...path);
   return typeof found === 'string' ? found : '';
 };
+/** A part of an IRI as words; as written when its escapes are broken. */
+function decoded(part: string): string {
+  try {
+    return decodeURIComponent(part);
+  } catch {
+    return part;
+  }
+}
+
 /** Share right from which a statement with a score says "alone", and from which "with support". */
 const aloneFrom = 0.8;
 const supportFrom = 0.5;
@@ -146,7 +169,7 @@ export function readStatements(raw: unknown, context: EvidenceContext): Evidence
     else if (at.slice(0, 10) > context.today) fault('timestamp', 'in-the-future', `${textAt(statement, 'timestamp')} lies after today, ${context.today}.`);
     const categories = inside(statement, 'context', 'contextActivities', 'category');
     const iris = [textAt(statement, 'object', 'id'), ...(Array.isArray(categories) ? categories.map((c) => textAt(c, 'id')) : [])];
-    const found = iris.map((iri) => skillOf(decodeURIComponent(iri.split(/[/#:]/).at(-1) ?? ''))).find((s) => s.length > 0) ?? [];
+    const found = iris.map((iri) => skillOf(decoded(iri.split(/[/#:]/).at(-1) ?? ''))).find((s) => s.length > 0) ?? [];
     const [points, max, scaled] = ['raw', 'max', 'scaled'].map((k) => inside(statement, 'result', 'score', k)) as [unknown, unknown, unknown];
     if (typeof scaled === 'number' && (scaled < -1 || scaled > 1)) fault('result.score.scaled', 'out-of-range', `${scaled} is not between −1 and 1.`);
     const success = inside(statement, 'result', 'success');
