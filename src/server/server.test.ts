@@ -7,7 +7,7 @@ import { addEvidence, evidenceOf, masteryOf, retractEvidence } from './evidence/
 import { createLearner, eraseLearner, groupOf, learnerById, updateLearner } from './learners/learnerStore';
 import { importShelf } from './shelf/importShelf';
 import { createGame, createVariant, setRetired, setStock, updateGame } from './shelf/shelfStore';
-import { undoChange } from './shelf/undo';
+import { undoChange } from './undo/undo';
 import { meetingsOf, putTerm, termView } from './term/termStore';
 import { problemOf, Workspace } from './workspace.testing';
 

@@ -4,6 +4,7 @@ import { Button } from '../../ui/Button';
 import { Failure, Loading } from '../../ui/Empty';
 import { LinkButton } from '../../ui/LinkButton';
 import { api, get, type Page } from '../shared/api';
+import { useTellUndo } from '../shared/useTellUndo';
 import { App, messageOf, useTell } from '../shared/App';
 import panel from '../shared/panel.module.css';
 import { useSkills } from '../shared/useSkills';
@@ -42,6 +43,7 @@ export default function FrameworksView() {
 function Frameworks() {
   const client = useQueryClient();
   const tell = useTell();
+  const tellUndo = useTellUndo();
   const skills = useSkills();
   const list = useQuery({ queryKey: ['frameworks'], queryFn: () => get<Page<FrameworkWire>>('/frameworks?limit=1000') });
   const [open, setOpen] = useState('us');
@@ -59,11 +61,11 @@ function Frameworks() {
     },
   });
   const remove = useMutation({
-    mutationFn: (id: string) => api('DELETE', `/frameworks/${id}`),
-    onSuccess: () => {
+    mutationFn: (id: string) => api<{ change: string }>('DELETE', `/frameworks/${id}`),
+    onSuccess: ({ change }) => {
       setOpen('us');
       refresh();
-      tell('Taken away. Bring the file in again to have it back.');
+      tellUndo('Taken away, with its ties.', change);
     },
     onError: (e) => tell(messageOf(e), { bad: true }),
   });

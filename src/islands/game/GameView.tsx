@@ -4,6 +4,7 @@ import { Button } from '../../ui/Button';
 import { Empty, Failure, Loading } from '../../ui/Empty';
 import { Light } from '../../ui/Light';
 import { api, get, link, type Page } from '../shared/api';
+import { useTellUndo } from '../shared/useTellUndo';
 import { App, messageOf, useTell } from '../shared/App';
 import panel from '../shared/panel.module.css';
 import type { GameWire, KindWire, VariantWire } from '../shared/types';
@@ -68,15 +69,7 @@ function Game({ id, version }: { id: string; version: string | null }) {
   const [chosen, setChosen] = useState<string | null>(version);
   const [editing, setEditing] = useState<'game' | 'variant' | 'new' | null>(null);
   const refresh = (): void => void client.invalidateQueries();
-  const tellUndo = (text: string, c: string): void =>
-    tell(text, {
-      action: {
-        label: 'Undo',
-        run: () => {
-          api('POST', '/undo', { change: c }).then(refresh, (e: unknown) => tell(messageOf(e), { bad: true }));
-        },
-      },
-    });
+  const tellUndo = useTellUndo();
   const change = useMutation({
     mutationFn: (path: string) => api<{ change: string }>('POST', path, {}),
     onSuccess: ({ change: c }) => {

@@ -8,6 +8,7 @@ import { Failure, Loading } from '../../ui/Empty';
 import { LinkButton } from '../../ui/LinkButton';
 import { ShareBar } from '../../ui/charts/ShareBar';
 import { api, get, link, type Page } from '../shared/api';
+import { useTellUndo } from '../shared/useTellUndo';
 import { App, messageOf, useTell } from '../shared/App';
 import panel from '../shared/panel.module.css';
 import { type Skills, useSkills } from '../shared/useSkills';
@@ -43,6 +44,7 @@ export default function LibraryView() {
 function Library() {
   const client = useQueryClient();
   const tell = useTell();
+  const tellUndo = useTellUndo();
   const skills = useSkills();
   const library = useQuery({ queryKey: ['library'], queryFn: () => get<Page<LibraryGameWire>>('/library?limit=1000') });
   const [text, setText] = useState('');
@@ -54,7 +56,7 @@ function Library() {
     mutationFn: (game: LibraryGameWire) => api<{ id: string; change: string }>('POST', `/library/${game.id}/take`, {}),
     onSuccess: ({ change }, game) => {
       refresh();
-      tell(`${game.title} is on your shelf.`, { action: { label: 'Undo', run: () => void api('POST', '/undo', { change }).then(refresh, (e: unknown) => tell(messageOf(e), { bad: true })) } });
+      tellUndo(`${game.title} is on your shelf.`, change);
     },
     onError: (e) => tell(messageOf(e), { bad: true }),
   });

@@ -21,7 +21,7 @@ const natures: readonly [SkillNature, string][] = [
 ];
 
 /** Adds or changes a skill of the owner's. */
-export function SkillDialog({ skill, skills, onClose, onSaved }: { skill: OwnSkill | null; skills: Skills; onClose: () => void; onSaved: () => void }) {
+export function SkillDialog({ skill, skills, onClose, onSaved }: { skill: OwnSkill | null; skills: Skills; onClose: () => void; onSaved: (change: string) => void }) {
   const [title, setTitle] = useState(skill?.title ?? '');
   const [looksLike, setLooksLike] = useState(skill?.looksLike ?? '');
   const [strand, setStrand] = useState(skill?.strand ?? 'add');
@@ -35,9 +35,9 @@ export function SkillDialog({ skill, skills, onClose, onSaved }: { skill: OwnSki
   const save = useMutation({
     mutationFn: () => {
       const body = { title, looksLike, strand, nature, wantedAt: { us: Number(age), england: skill?.wantedAt.england ?? Number(age) }, prerequisites: needs, predicate: byItems ? predicate : null, ...(byItems ? {} : { whyNoItems: why }) };
-      return skill ? api('PUT', `/skills/${skill.id}`, { ...body, version: skill.version }) : api('POST', '/skills', body, key);
+      return skill ? api<{ change: string }>('PUT', `/skills/${skill.id}`, { ...body, version: skill.version }) : api<{ change: string }>('POST', '/skills', body, key);
     },
-    onSuccess: onSaved,
+    onSuccess: ({ change }) => onSaved(change),
   });
   const problem = save.error instanceof ApiError ? save.error.problem : null;
   const at = (field: string): string | null => (problem?.field === field ? problem.message : null);

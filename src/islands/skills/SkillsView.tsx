@@ -5,6 +5,7 @@ import { itemText } from '../../text/itemText';
 import { Button } from '../../ui/Button';
 import { Failure, Loading } from '../../ui/Empty';
 import { api, get } from '../shared/api';
+import { useTellUndo } from '../shared/useTellUndo';
 import { App, messageOf, useTell } from '../shared/App';
 import panel from '../shared/panel.module.css';
 import type { SkillWire } from '../shared/types';
@@ -29,6 +30,7 @@ export default function SkillsView() {
 function Graph() {
   const client = useQueryClient();
   const tell = useTell();
+  const tellUndo = useTellUndo();
   const skills = useSkills();
   const own = useQuery({ queryKey: ['own-skills'], queryFn: () => get<Own>('/skills/own') });
   const [strand, setStrand] = useState('counting');
@@ -37,10 +39,10 @@ function Graph() {
   const [editing, setEditing] = useState<OwnSkill | 'new' | null>(null);
   const refresh = (): void => void client.invalidateQueries();
   const change = useMutation({
-    mutationFn: ({ method, path, body }: { method: 'POST' | 'DELETE'; path: string; body?: unknown; done: string }) => api(method, path, body),
-    onSuccess: (_, { done }) => {
+    mutationFn: ({ method, path, body }: { method: 'POST' | 'DELETE'; path: string; body?: unknown; done: string }) => api<{ change: string }>(method, path, body),
+    onSuccess: ({ change: c }, { done }) => {
       refresh();
-      tell(done);
+      tellUndo(done, c);
     },
     onError: (e) => tell(messageOf(e), { bad: true }),
   });
@@ -101,10 +103,10 @@ function Graph() {
           skill={editing === 'new' ? null : editing}
           skills={skills}
           onClose={() => setEditing(null)}
-          onSaved={() => {
+          onSaved={(c) => {
             setEditing(null);
             refresh();
-            tell('The skill stands on its line; profiles are made anew with it.');
+            tellUndo('The skill stands on its line; profiles are made anew with it.', c);
           }}
         />
       )}

@@ -221,7 +221,8 @@ export const changes = sqliteTable('changes', {
   undo: text({ mode: 'json' }).$type<UndoStep[]>().notNull(),
   undoneAt: text(),
 });
-export type UndoStep = { table: 'games' | 'variants' | 'variantMaterials' | 'kinds'; delete: Record<string, unknown> } | { table: 'games' | 'variants' | 'variantMaterials' | 'kinds'; put: Record<string, unknown> };
+type UndoTable = 'games' | 'variants' | 'variantMaterials' | 'kinds' | 'ownSkills' | 'ownEdges' | 'frameworks' | 'expectations' | 'crosswalk';
+export type UndoStep = { table: UndoTable; delete: Record<string, unknown> } | { table: UndoTable; put: Record<string, unknown> };
 
 /** Frameworks that were brought in; the two shipped ones stand in data files. */
 export const frameworks = sqliteTable('frameworks', {

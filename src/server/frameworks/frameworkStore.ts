@@ -10,6 +10,7 @@ import type { Db } from '../db/db';
 import { ownIn } from '../db/ownIn';
 import { crosswalk, expectations, frameworks, learners } from '../db/schema';
 import { notFound, ProblemError, refuse } from '../http/problemError';
+import { recordChange } from '../undo/undo';
 
 /** UUID version 5 (RFC 9562) in the URL namespace: the same name always gives the same identifier. */
 export function uuidOf(name: string): string {
@@ -86,13 +87,19 @@ export function importCase(db: Db, text: string, commit: boolean, now: string): 
   return { committed: commit, id: f.id, title: f.title, creator: f.creator, expectations: f.expectations.length, remarks: f.remarks, sample: f.expectations.slice(0, 8).map((e) => ({ code: e.code, statement: e.statement, band: e.band })) };
 }
 
-export function removeFramework(db: Db, id: string): { ok: true } {
-  rowOf(db, id);
+/** Takes a framework away that nobody goes by, with its ties; one step brings all of it back. */
+export function removeFramework(db: Db, id: string): { ok: true; change: string } {
+  const row = rowOf(db, id);
   const followers = db.select().from(learners).where(eq(learners.framework, id)).all();
   if (followers.length > 0) throw refuse('conflict', `${followers.map((l) => l.nickname).join(', ')} ${followers.length === 1 ? 'goes' : 'go'} by this framework. Choose another for them first.`, 'id');
-  db.delete(frameworks).where(eq(frameworks.id, id)).run();
+  const change = db.transaction((tx) => {
+    const items = tx.select().from(expectations).where(eq(expectations.frameworkId, id)).all();
+    const ties = tx.select().from(crosswalk).where(eq(crosswalk.frameworkId, id)).all();
+    tx.delete(frameworks).where(eq(frameworks.id, id)).run();
+    return recordChange(tx, `Took away the framework ${row.title}`, [{ table: 'frameworks', put: row }, ...items.map((put) => ({ table: 'expectations' as const, put })), ...ties.map((put) => ({ table: 'crosswalk' as const, put }))]);
+  });
   useOwnAdditions(ownIn(db));
-  return { ok: true };
+  return { ok: true, change };
 }
 
 /** Ties an expectation to a skill, or lets go of it. */

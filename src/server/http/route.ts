@@ -52,6 +52,8 @@ export const nullable = (schema: Schema): Schema => ({ anyOf: [schema, { type: '
 export const day: Schema = { type: 'string', pattern: '^\\d{4}-\\d{2}-\\d{2}$' };
 export const list = (items: Schema): Schema => obj({ items: arr(items), total: int });
 export const ok: Schema = obj({ ok: { const: true } });
+/** Done, and the change that `/undo` takes back. */
+export const undoable: Schema = obj({ ok: { const: true }, change: str });
 
 export const pageQuery = { limit: { type: 'integer', minimum: 1, maximum: 5000, default: 100 }, offset: { type: 'integer', minimum: 0, default: 0 } } as const;
 

@@ -10,7 +10,7 @@ import type { Db, Tx } from '../db/db';
 import { games, kinds, type UndoStep, variants } from '../db/schema';
 import { ProblemError } from '../http/problemError';
 import { freeId, insertGame, insertVariant } from './shelfStore';
-import { recordChange } from './undo';
+import { recordChange } from '../undo/undo';
 
 export interface ShelfImport {
   readonly committed: boolean;

@@ -7,7 +7,7 @@ import { games, type UndoStep, variants } from '../db/schema';
 import { notFound, refuse } from '../http/problemError';
 import { any, arr, list, obj, page, pageQuery, type Route, str } from '../http/route';
 import { freeId, insertGame, insertVariant } from './shelfStore';
-import { recordChange } from './undo';
+import { recordChange } from '../undo/undo';
 
 export const libraryRoutes: readonly Route[] = [
   {

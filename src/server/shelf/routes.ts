@@ -16,7 +16,7 @@ import { suitsHere } from './suits';
 import { materialsByVariant, wireGames, wireVariant, wireVariants } from './wireShelf';
 import { importShelf } from './importShelf';
 import { createGame, createVariant, gameById, setRetired, setStock, updateGame, updateVariant, variantById } from './shelfStore';
-import { undoChange } from './undo';
+import { undoChange } from '../undo/undo';
 
 export function bytesOf(body: { base64?: string; text?: string }): Uint8Array {
   if (body.base64 !== undefined) return Uint8Array.from(Buffer.from(body.base64, 'base64'));

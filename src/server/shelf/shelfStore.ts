@@ -6,7 +6,7 @@ import { mechanismById } from '../../core/mechanisms/registry';
 import type { Db, Tx } from '../db/db';
 import { bins, games, kinds, type UndoStep, variantMaterials, variants } from '../db/schema';
 import { notFound, ProblemError, refuse } from '../http/problemError';
-import { recordChange } from './undo';
+import { recordChange } from '../undo/undo';
 
 export type GameRow = typeof games.$inferSelect;
 export type VariantRow = typeof variants.$inferSelect;

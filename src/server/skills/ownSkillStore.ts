@@ -7,6 +7,7 @@ import { ownIn } from '../db/ownIn';
 import { evidence, ownEdges, ownSkills } from '../db/schema';
 import { notFound, ProblemError, refuse } from '../http/problemError';
 import { freeId, sameVersion } from '../shelf/shelfStore';
+import { recordChange } from '../undo/undo';
 
 export interface SkillInput {
   title: string;
@@ -25,48 +26,51 @@ export interface SkillInput {
 const mostWords = 14;
 
 /** Adds a skill of the owner's; the graph is checked as a whole, and nothing changes when it does not hold. */
-export function addSkill(db: Db, input: SkillInput, now: string): { id: string } {
+export function addSkill(db: Db, input: SkillInput, now: string): { id: string; change: string } {
   return changing(db, (tx) => {
     const id = freeId(input.title, (x) => graphInUse().indexOf.has(x));
     tx.insert(ownSkills).values({ id, skill: skillOf(id, input), createdAt: now }).run();
-    return { id };
+    return { id, change: recordChange(tx, `Added the skill ${input.title.trim()}`, [{ table: 'ownSkills', delete: { id } }]) };
   });
 }
 
-export function changeSkill(db: Db, id: string, input: SkillInput, version: number): { id: string; version: number } {
+export function changeSkill(db: Db, id: string, input: SkillInput, version: number): { id: string; version: number; change: string } {
   return changing(db, (tx) => {
     const row = ownById(tx, id);
     sameVersion(row, version);
     tx.update(ownSkills).set({ skill: skillOf(id, input), version: version + 1 }).where(eq(ownSkills.id, id)).run();
-    return { id, version: version + 1 };
+    return { id, version: version + 1, change: recordChange(tx, `Changed the skill ${row.skill.title}`, [{ table: 'ownSkills', put: { ...row, version: version + 2 } }]) };
   });
 }
 
 /** Takes an own skill away, unless something was noted about it or builds on it. */
-export function removeSkill(db: Db, id: string): { ok: true } {
+export function removeSkill(db: Db, id: string): { ok: true; change: string } {
   return changing(db, (tx) => {
-    ownById(tx, id);
+    const row = ownById(tx, id);
     const noted = tx.select().from(evidence).where(eq(evidence.skill, id)).all().length;
     if (noted > 0) throw refuse('conflict', `Something was noted about this skill ${noted === 1 ? 'once' : `${noted} times`}, so it stays.`, 'id');
+    const edges = tx.select().from(ownEdges).where(eq(ownEdges.skill, id)).all();
     tx.delete(ownSkills).where(eq(ownSkills.id, id)).run();
     tx.delete(ownEdges).where(eq(ownEdges.skill, id)).run();
-    return { ok: true as const };
+    return { ok: true as const, change: recordChange(tx, `Took away the skill ${row.skill.title}`, [{ table: 'ownSkills', put: row }, ...edges.map((put) => ({ table: 'ownEdges' as const, put }))]) };
   });
 }
 
-export function addEdge(db: Db, skill: string, needs: string, sort: PrerequisiteSort, now: string): { ok: true } {
+export function addEdge(db: Db, skill: string, needs: string, sort: PrerequisiteSort, now: string): { ok: true; change: string } {
   return changing(db, (tx) => {
     if (graphInUse().skills[graphInUse().indexOf.get(skill) ?? -1]?.prerequisites.some((p) => p.id === needs)) throw refuse('duplicate', `"${skill}" needs "${needs}" already.`, 'needs');
     tx.insert(ownEdges).values({ skill, needs, sort, createdAt: now }).run();
-    return { ok: true as const };
+    return { ok: true as const, change: recordChange(tx, 'Added a prerequisite', [{ table: 'ownEdges', delete: { skill, needs } }]) };
   });
 }
 
-export function removeEdge(db: Db, skill: string, needs: string): { ok: true } {
+export function removeEdge(db: Db, skill: string, needs: string): { ok: true; change: string } {
   return changing(db, (tx) => {
-    const gone = tx.delete(ownEdges).where(and(eq(ownEdges.skill, skill), eq(ownEdges.needs, needs))).run();
-    if (gone.changes === 0) throw refuse('not-found', 'Only a prerequisite that was added here can be taken away.', 'needs');
-    return { ok: true as const };
+    const which = and(eq(ownEdges.skill, skill), eq(ownEdges.needs, needs));
+    const row = tx.select().from(ownEdges).where(which).get();
+    if (!row) throw refuse('not-found', 'Only a prerequisite that was added here can be taken away.', 'needs');
+    tx.delete(ownEdges).where(which).run();
+    return { ok: true as const, change: recordChange(tx, 'Took away a prerequisite', [{ table: 'ownEdges', put: row }]) };
   });
 }
 

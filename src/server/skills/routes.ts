@@ -3,7 +3,7 @@ import { operations, representations } from '../../core/items/item';
 import { exampleItems } from '../../core/skills/exampleItems';
 import { overlapsOf } from '../../core/skills/overlaps';
 import { itemText } from '../../text/itemText';
-import { any, arr, bool, closed, int, nullable, num, obj, ok, oneOf, type Route, type Schema, str } from '../http/route';
+import { any, arr, bool, closed, int, nullable, num, obj, oneOf, type Route, type Schema, str, undoable } from '../http/route';
 import { addEdge, addSkill, changeSkill, ownList, removeEdge, removeSkill } from './ownSkillStore';
 
 const span: Schema = { type: 'array', items: num, minItems: 2, maxItems: 2 };
@@ -35,9 +35,9 @@ export const skillRoutes: readonly Route[] = [
     },
   },
   { method: 'GET', path: '/skills/own', summary: 'Skills and prerequisites the owner added', response: obj({ skills: arr(any), edges: arr(obj({ skill: str, needs: str, sort: str })) }), handle: ({ db }) => ownList(db) },
-  { method: 'POST', path: '/skills', summary: 'Add a skill', body: closed(skillFields, required), status: 201, response: obj({ id: str }), handle: ({ db, body, now }) => addSkill(db, body, now) },
-  { method: 'PUT', path: '/skills/{id}', summary: 'Change a skill the owner added', body: closed({ ...skillFields, version: int }, [...required, 'version']), response: obj({ id: str, version: int }), handle: ({ db, params, body: { version, ...input } }) => changeSkill(db, params['id']!, input, version) },
-  { method: 'DELETE', path: '/skills/{id}', summary: 'Take away a skill the owner added', response: ok, handle: ({ db, params }) => removeSkill(db, params['id']!) },
-  { method: 'POST', path: '/skills/{id}/needs', summary: 'Add a prerequisite', body: prerequisite, status: 201, response: ok, handle: ({ db, params, body, now }) => addEdge(db, params['id']!, body.id, body.sort, now) },
-  { method: 'DELETE', path: '/skills/{id}/needs/{needs}', summary: 'Take away a prerequisite that was added', response: ok, handle: ({ db, params }) => removeEdge(db, params['id']!, params['needs']!) },
+  { method: 'POST', path: '/skills', summary: 'Add a skill', body: closed(skillFields, required), status: 201, response: obj({ id: str, change: str }), handle: ({ db, body, now }) => addSkill(db, body, now) },
+  { method: 'PUT', path: '/skills/{id}', summary: 'Change a skill the owner added', body: closed({ ...skillFields, version: int }, [...required, 'version']), response: obj({ id: str, version: int, change: str }), handle: ({ db, params, body: { version, ...input } }) => changeSkill(db, params['id']!, input, version) },
+  { method: 'DELETE', path: '/skills/{id}', summary: 'Take away a skill the owner added', response: undoable, handle: ({ db, params }) => removeSkill(db, params['id']!) },
+  { method: 'POST', path: '/skills/{id}/needs', summary: 'Add a prerequisite', body: prerequisite, status: 201, response: undoable, handle: ({ db, params, body, now }) => addEdge(db, params['id']!, body.id, body.sort, now) },
+  { method: 'DELETE', path: '/skills/{id}/needs/{needs}', summary: 'Take away a prerequisite that was added', response: undoable, handle: ({ db, params }) => removeEdge(db, params['id']!, params['needs']!) },
 ];

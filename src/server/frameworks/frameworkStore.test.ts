@@ -1,0 +1,104 @@
+import { readFileSync } from 'node:fs';
+import { afterEach, beforeEach, describe, expect, it } from 'vitest';
+import { graphInUse } from '../../contract/graphInUse';
+import { wantedBy } from '../../core/skills/skill';
+import { createLearner, updateLearner } from '../learners/learnerStore';
+import { undoChange } from '../undo/undo';
+import { problemOf, Workspace } from '../workspace.testing';
+import { exportCase, frameworkItems, frameworkList, importCase, removeFramework, tie, uuidOf } from './frameworkStore';
+
+const now = '2026-11-25T10:00:00.000Z';
+const lamps = readFileSync('examples/framework.case.json', 'utf8');
+let place: Workspace;
+beforeEach(() => (place = new Workspace()));
+afterEach(() => place.remove());
+
+interface Item {
+  identifier: string;
+  code: string;
+  skills: { skill: string; relation: string }[];
+  proposals: { skill: string }[];
+}
+const bring = (text = lamps, commit = true) => importCase(place.db, text, commit, now) as { id: string; committed: boolean; expectations: number };
+const itemsOf = (id: string): Item[] => frameworkItems(place.db, id) as Item[];
+
+describe('a framework that is brought in', () => {
+  it('is shown first and changes nothing until then', () => {
+    expect(bring(lamps, false)).toMatchObject({ committed: false, expectations: 7 });
+    expect(frameworkList(place.db)).toHaveLength(2);
+  });
+  it('proposes skills, keeps what is accepted, and gives their ages', () => {
+    const { id } = bring();
+    const ten = itemsOf(id).find((i) => i.proposals.some((p) => p.skill === 'make-ten'))!;
+    tie(place.db, id, [{ identifier: ten.identifier, skill: 'make-ten', relation: 'same' }], now);
+    expect(itemsOf(id).find((i) => i.identifier === ten.identifier)).toMatchObject({ skills: [{ skill: 'make-ten', relation: 'same' }], proposals: [] });
+    expect(frameworkList(place.db).at(-1)).toMatchObject({ expectations: 7, tied: 1 });
+    place.openAgain();
+    expect(itemsOf(id).find((i) => i.identifier === ten.identifier)!.skills).toHaveLength(1);
+  });
+  it('keeps its ties when a newer package of the same document comes, where the expectation is still there', () => {
+    const { id } = bring();
+    const [first, second] = itemsOf(id);
+    tie(place.db, id, [{ identifier: first!.identifier, skill: 'make-ten', relation: 'same' }, { identifier: second!.identifier, skill: 'pairs-of-10', relation: 'related' }], now);
+    const newer = JSON.parse(lamps) as { CFItems: { identifier: string }[]; CFAssociations: { originNodeURI: { identifier: string }; destinationNodeURI: { identifier: string } }[] };
+    newer.CFItems = newer.CFItems.filter((i) => i.identifier !== second!.identifier);
+    newer.CFAssociations = newer.CFAssociations.filter((a) => a.originNodeURI.identifier !== second!.identifier && a.destinationNodeURI.identifier !== second!.identifier);
+    expect(bring(JSON.stringify(newer)).id).toBe(id);
+    expect(itemsOf(id).flatMap((i) => i.skills.map((s) => s.skill))).toEqual(['make-ten']);
+  });
+  it('goes out as it came, and with the accepted ties when there are some', () => {
+    const { id } = bring();
+    expect(exportCase(place.db, id)).toEqual(JSON.parse(lamps));
+    const [first] = itemsOf(id);
+    tie(place.db, id, [{ identifier: first!.identifier, skill: 'make-ten', relation: 'same' }], now);
+    const out = exportCase(place.db, id) as { CFAssociations: { associationType: string; destinationNodeURI: { title: string } }[] };
+    expect(out.CFAssociations.at(-1)).toMatchObject({ associationType: 'exactMatchOf', destinationNodeURI: { title: 'make-ten' } });
+  });
+  it('is taken away whole, and one step brings it back with its ties and ages', () => {
+    const { id } = bring();
+    tie(place.db, id, itemsOf(id).slice(0, 3).map((i, n) => ({ identifier: i.identifier, skill: ['make-ten', 'pairs-of-10', 'add-in-20'][n]!, relation: 'same' as const })), now);
+    const before = [itemsOf(id), ['make-ten', 'pairs-of-10', 'add-in-20'].map((k) => wantedBy(graphInUse().skills[graphInUse().indexOf.get(k)!]!, id))];
+    const { change } = removeFramework(place.db, id);
+    expect(frameworkList(place.db)).toHaveLength(2);
+    expect(problemOf(() => frameworkItems(place.db, id)).code).toBe('not-found');
+    expect(undoChange(place.db, change, now).what).toContain('Took away the framework');
+    expect([itemsOf(id), ['make-ten', 'pairs-of-10', 'add-in-20'].map((k) => wantedBy(graphInUse().skills[graphInUse().indexOf.get(k)!]!, id))]).toEqual(before);
+  });
+  it('stays while a learner goes by it', () => {
+    const { id } = bring();
+    const fern = createLearner(place.db, { nickname: 'Fern', born: '2018-09' }, '2026-09-01', now).id;
+    updateLearner(place.db, fern, { framework: id }, 1, '2026-11-25');
+    expect(problemOf(() => removeFramework(place.db, id)).message).toContain('Fern goes by this framework');
+  });
+});
+
+describe('what is refused', () => {
+  it('ties to nothing, naming which, and no tie of the list is kept', () => {
+    const { id } = bring();
+    const [first] = itemsOf(id);
+    const good = { identifier: first!.identifier, skill: 'make-ten', relation: 'same' as const };
+    expect(problemOf(() => tie(place.db, id, [good, { ...good, skill: 'juggling' }], now))).toMatchObject({ code: 'unknown-skill', field: 'ties.1.skill' });
+    expect(problemOf(() => tie(place.db, id, [good, { ...good, identifier: 'nobody' }], now))).toMatchObject({ code: 'unknown-value', field: 'ties.1.identifier' });
+    expect(itemsOf(id)[0]!.skills).toEqual([]);
+  });
+  it('changes to what ships', () => {
+    expect(problemOf(() => tie(place.db, 'us', [{ identifier: 'K.CC.A.1', skill: 'make-ten', relation: 'same' }], now)).code).toBe('forbidden');
+    expect(problemOf(() => removeFramework(place.db, 'england')).code).toBe('forbidden');
+  });
+  it('a package that is none, and a tie to an expectation that leads nowhere', () => {
+    expect(problemOf(() => bring('{"CFDocument":')).message).toMatch(/^This is no JSON/);
+    const broken = JSON.parse(lamps) as { CFAssociations: { destinationNodeURI: { identifier: string } }[] };
+    broken.CFAssociations[0]!.destinationNodeURI.identifier = '00000000-0000-4000-8000-000000000000';
+    expect(problemOf(() => bring(JSON.stringify(broken))).message).toContain('Nothing was brought in.');
+    expect(frameworkList(place.db)).toHaveLength(2);
+  });
+});
+
+describe('identifiers made from names', () => {
+  // RFC 9562, appendix A.4: the version 5 example in the DNS namespace differs by namespace only; the form is checked here.
+  it('are of version 5, and the same for the same name', () => {
+    expect(uuidOf('urn:zeitgeber:skills:make-ten')).toMatch(/^[0-9a-f]{8}-[0-9a-f]{4}-5[0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-f]{12}$/);
+    expect(uuidOf('a')).toBe(uuidOf('a'));
+    expect(uuidOf('a')).not.toBe(uuidOf('b'));
+  });
+});
