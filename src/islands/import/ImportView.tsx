@@ -6,8 +6,8 @@ import { api, ApiError, type ApiProblem, base64Of, get, link, type Page, writeKe
 import { App, messageOf } from '../shared/App';
 import panel from '../shared/panel.module.css';
 import type { KindWire } from '../shared/types';
-import { useSkills } from '../shared/useSkills';
 import styles from './import.module.css';
+import { type NoteDraft, NoteRows } from './NoteRows';
 
 interface Preview {
   committed: boolean;
@@ -27,14 +27,6 @@ interface RosterDraft {
   bornFrom: string;
   framework: string;
   group: string;
-}
-interface NoteDraft {
-  learner: string;
-  at: string;
-  skill: string;
-  result: string | null;
-  correct: number | null;
-  total: number | null;
 }
 
 const kinds = {
@@ -222,34 +214,3 @@ function RosterRows({ rows }: { rows: NonNullable<Preview['drafts']> }) {
     </table>
   );
 }
-
-function NoteRows({ rows }: { rows: NonNullable<Preview['drafts']> }) {
-  const skills = useSkills();
-  return (
-    <table className={styles.table}>
-      <thead>
-        <tr>
-          <th>Row</th>
-          <th>Learner</th>
-          <th>Day</th>
-          <th>Skill</th>
-          <th>How it went</th>
-        </tr>
-      </thead>
-      <tbody>
-        {rows.slice(0, rowsShown).map((r) => (
-          <tr key={r.row}>
-            <td>{r.row}</td>
-            <td>{r.learner}</td>
-            <td>{r.at.slice(0, 10)}</td>
-            <td>{skills?.title(r.skill) ?? r.skill}</td>
-            <td>{r.result ?? `${r.correct} of ${r.total}`}</td>
-          </tr>
-        ))}
-      </tbody>
-    </table>
-  );
-}
-
-/** More rows than this are counted, not drawn. */
-const rowsShown = 500;

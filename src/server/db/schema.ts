@@ -1,7 +1,8 @@
 import { index, integer, primaryKey, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
 import type { NotedItem } from '../../core/mastery/evidence';
 import type { Accommodation } from '../../core/recommend/accommodations';
-import type { Skill } from '../../core/skills/skill';
+
+export { crosswalk, expectations, frameworks, ownEdges, ownSkills } from './schemaOfMaps';
 
 /** Names and settings of this workspace (title, framework, seed of the demo …). */
 export const settings = sqliteTable('settings', { key: text().primaryKey(), value: text().notNull() });
@@ -223,58 +224,6 @@ export const changes = sqliteTable('changes', {
 });
 type UndoTable = 'games' | 'variants' | 'variantMaterials' | 'kinds' | 'ownSkills' | 'ownEdges' | 'frameworks' | 'expectations' | 'crosswalk';
 export type UndoStep = { table: UndoTable; delete: Record<string, unknown> } | { table: UndoTable; put: Record<string, unknown> };
-
-/** Frameworks that were brought in; the two shipped ones stand in data files. */
-export const frameworks = sqliteTable('frameworks', {
-  id: text().primaryKey(),
-  title: text().notNull(),
-  creator: text().notNull(),
-  licence: text(),
-  /** The package as it came, for export without loss. */
-  source: text({ mode: 'json' }).$type<Record<string, unknown>>().notNull(),
-  createdAt: text().notNull(),
-});
-
-/** One expectation of a framework that was brought in. */
-export const expectations = sqliteTable(
-  'expectations',
-  {
-    frameworkId: text().notNull().references(() => frameworks.id, { onDelete: 'cascade' }),
-    identifier: text().notNull(),
-    code: text().notNull(),
-    statement: text().notNull(),
-    band: text(),
-    parent: text(),
-    position: integer().notNull(),
-  },
-  (t) => [primaryKey({ columns: [t.frameworkId, t.identifier] })],
-);
-
-/** Which skills an expectation stands for, as accepted by the owner. */
-export const crosswalk = sqliteTable(
-  'crosswalk',
-  {
-    frameworkId: text().notNull().references(() => frameworks.id, { onDelete: 'cascade' }),
-    identifier: text().notNull(),
-    skill: text().notNull(),
-    relation: text({ enum: ['same', 'related'] }).notNull(),
-    acceptedAt: text().notNull(),
-  },
-  (t) => [primaryKey({ columns: [t.frameworkId, t.identifier, t.skill] })],
-);
-
-/** Skills the owner added, and prerequisites added to shipped ones. */
-export const ownSkills = sqliteTable('own_skills', {
-  id: text().primaryKey(),
-  skill: text({ mode: 'json' }).$type<Skill>().notNull(),
-  version: integer().notNull().default(1),
-  createdAt: text().notNull(),
-});
-export const ownEdges = sqliteTable(
-  'own_edges',
-  { skill: text().notNull(), needs: text().notNull(), sort: text({ enum: ['idea', 'heart'] }).notNull(), createdAt: text().notNull() },
-  (t) => [primaryKey({ columns: [t.skill, t.needs] })],
-);
 
 /** Answers already given to writes with an Idempotency-Key. */
 export const idempotency = sqliteTable('idempotency', {

@@ -1,0 +1,45 @@
+import { useSkills } from '../shared/useSkills';
+import styles from './import.module.css';
+
+/** A note as the reader of a file understood it. */
+export interface NoteDraft {
+  readonly row: number;
+  readonly learner: string;
+  readonly at: string;
+  readonly skill: string;
+  readonly result: string | null;
+  readonly correct: number | null;
+  readonly total: number | null;
+}
+
+/** More rows than this are counted, not drawn. */
+const rowsShown = 500;
+
+/** Notes of a file before they are brought in. */
+export function NoteRows({ rows }: { rows: readonly NoteDraft[] }) {
+  const skills = useSkills();
+  return (
+    <table className={styles.table}>
+      <thead>
+        <tr>
+          <th>Row</th>
+          <th>Learner</th>
+          <th>Day</th>
+          <th>Skill</th>
+          <th>How it went</th>
+        </tr>
+      </thead>
+      <tbody>
+        {rows.slice(0, rowsShown).map((r) => (
+          <tr key={r.row}>
+            <td>{r.row}</td>
+            <td>{r.learner}</td>
+            <td>{r.at.slice(0, 10)}</td>
+            <td>{skills?.title(r.skill) ?? r.skill}</td>
+            <td>{r.result ?? `${r.correct} of ${r.total}`}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
