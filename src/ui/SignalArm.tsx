@@ -3,7 +3,6 @@ import styles from './signal.module.css';
 
 const flatDegrees = 8;
 const uprightDegrees = 88;
-/** From here on an arm stands upright. */
 
 /** Angle of the arm above the line, in degrees: flat = not yet, upright = on their own. */
 export function armAngle(mastery: number): number {
