@@ -39,8 +39,10 @@ const accommodationReasons = {
   'no-playing-cards': (who: string): string => `It needs playing cards, which ${who} goes without.`,
   'right-way-up': (who: string): string => `Its numerals lie upside down for ${who}; a right-way-up version would do.`,
   'little-reading': (who: string): string => `It asks for reading with nobody beside ${who}.`,
+  'easy-to-hold': (who: string): string => `It asks for many small things or exact placing with nobody beside ${who}; larger pieces or somebody's hand would do.`,
+  'not-by-colour': (who: string): string => `Its things differ by colour alone; put a dot on one sort for ${who} and it will do.`,
 } as const;
-export const accommodationWords = { 'speed-welcome': 'likes to race against the clock or others', 'no-playing-cards': 'no playing cards', 'right-way-up': 'numerals right way up', 'little-reading': 'little reading at the table' } as const;
+export const accommodationWords = { 'speed-welcome': 'likes to race against the clock or others', 'no-playing-cards': 'no playing cards', 'right-way-up': 'numerals right way up', 'little-reading': 'little reading at the table', 'easy-to-hold': 'things that are easy to hold and lay', 'not-by-colour': 'nothing told apart by colour alone' } as const;
 
 export function exclusionReason(graph: SkillGraph, x: Exclusion, names: Names): string {
   switch (x.because) {

@@ -34,6 +34,9 @@ function trueResult(op: string, a: number, b: number): number {
   if (op === 'add-fraction') return lowest(n1 * d2 + n2 * d1, d1 * d2);
   if (op === 'subtract-fraction') return lowest(n1 * d2 - n2 * d1, d1 * d2);
   if (op === 'mirror') return 0 - a;
+  // Once round the dial, or once round oneself, begins anew.
+  if (op === 'elapsed-time') return a + b >= 720 ? a + b - 720 : a + b;
+  if (op === 'turn') return a + b >= 4 ? a + b - 4 : a + b;
   return a;
 }
 

@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { shippedGraph } from '../../contract/shippedData';
 import { mechanismById } from '../mechanisms/registry';
-import { notFor } from './accommodations';
+import { exclusionReason } from '../../text/sentences';
+import { accommodations, notFor } from './accommodations';
 import { learnerNeeds } from './learnerNeeds';
 import type { Offer } from './offer';
 import { recommend } from './recommend';
@@ -40,6 +41,27 @@ describe('what a game must allow for', () => {
     expect(notFor(offer('tiles', { mechanism: 'edge-tiles', parameters: { turning: false } }), ['right-way-up'])).toBeNull();
     expect(notFor(offer('story', { mechanism: 'story-cards', helper: 'alone' }), ['little-reading'])).toBe('little-reading');
     expect(notFor(offer('story', { mechanism: 'story-cards' }), ['little-reading'])).toBeNull();
+  });
+  it('asks for no small hands with nobody beside, by the rules or by many small things', () => {
+    const easy = ['easy-to-hold'] as const;
+    const counters = (quantity: number) => [{ kind: 'two-colour-counters', quantity }];
+    expect(notFor(offer('tower', { mechanism: 'stack-or-line-up', helper: 'alone' }), easy)).toBe('easy-to-hold');
+    expect(notFor(offer('tower', { mechanism: 'stack-or-line-up', helper: 'nearby' }), easy)).toBeNull();
+    expect(notFor(offer('cover', { helper: 'alone', materials: counters(30) }), easy)).toBe('easy-to-hold');
+    expect(notFor(offer('cover', { helper: 'alone', materials: counters(4) }), easy)).toBeNull();
+    expect(notFor(offer('cover', { helper: 'alone', materials: counters(30) }), [])).toBeNull();
+  });
+  it('tells nothing apart by colour alone, where the rule can do without it', () => {
+    const colour = ['not-by-colour'] as const;
+    expect(notFor(offer('spill', { mechanism: 'split-and-spill' }), colour)).toBe('not-by-colour');
+    expect(notFor(offer('tiles', { mechanism: 'edge-tiles', parameters: { sameColour: true } }), colour)).toBe('not-by-colour');
+    expect(notFor(offer('tiles', { mechanism: 'edge-tiles', parameters: { sameColour: false } }), colour)).toBeNull();
+    expect(mechanismById('edge-tiles')!.parametersSchema.properties).toHaveProperty('sameColour');
+    expect(notFor(offer('cards', {}), colour)).toBeNull();
+  });
+  it('says every reason as something to do', () => {
+    for (const what of ['speed', ...accommodations.filter((a) => a !== 'speed-welcome')] as const)
+      expect(exclusionReason(graph, { game: 'g', because: 'gate', learner: 'wren', gate: { because: 'accommodation', what }, alternative: null }, { learner: () => 'Wren', game: String, variant: String, kind: String, skill: String })).toContain('Wren');
   });
   it('puts a game a child asks for first among equals', () => {
     expect(ranked(wren({ likings: ['cards'] })).items[0]!.game).toBe('cards');
