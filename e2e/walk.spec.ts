@@ -73,6 +73,7 @@ for (const [id, name, answers] of [
   test(`${name} is placed in a minute`, async ({ page }) => {
     await page.goto(at(`/learners/${id}/place`));
     await expect(page.getByRole('heading', { name: `Where is ${name}?` })).toBeVisible();
+    await expect(page.getByRole('button', { name: 'can', exact: true }).or(page.getByRole('heading', { name: 'Enough for now' }))).toBeVisible();
     for (const [i, answer] of answers.entries()) {
       const asked = await page.getByRole('heading', { level: 2 }).first().innerText();
       if (asked === 'Enough for now') break;

@@ -1,5 +1,5 @@
 import { useMutation, useQuery } from '@tanstack/react-query';
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
 import { Failure, Loading } from '../../ui/Empty';
@@ -87,7 +87,7 @@ function Placement({ id }: { id: string }) {
       <div className={styles.columns}>
         <section className={styles.card} aria-live="polite">
           {question.error && <Failure message={messageOf(question.error)} />}
-          {next && <Question key={next} skill={next} skills={skills} nickname={learner.data.nickname} onAnswer={(a) => put(next, a)} onSkip={() => setSkipped([...skipped, next])} onBack={answers.size > 0 ? undoLast : null} />}
+          {next && <Question key={next} skill={next} skills={skills} nickname={learner.data.nickname} waiting={question.isPlaceholderData} follows={answers.size > 0 || skipped.length > 0} onAnswer={(a) => put(next, a)} onSkip={() => setSkipped([...skipped, next])} onBack={answers.size > 0 ? undoLast : null} />}
           {!next && question.data && (
             <>
               <h2>{lines.length === 0 ? 'Choose a line to ask about' : 'Enough for now'}</h2>
@@ -132,15 +132,24 @@ function Placement({ id }: { id: string }) {
   );
 }
 
-function Question({ skill, skills, nickname, onAnswer, onSkip, onBack }: { skill: string; skills: Skills; nickname: string; onAnswer: (a: Answer) => void; onSkip: () => void; onBack: (() => void) | null }) {
+/** While the next question is being chosen, the one on show takes no second answer. */
+function Question({ skill, skills, nickname, waiting, follows, onAnswer, onSkip, onBack }: { skill: string; skills: Skills; nickname: string; waiting: boolean; follows: boolean; onAnswer: (a: Answer) => void; onSkip: () => void; onBack: (() => void) | null }) {
   const s = skills.byId.get(skill)!;
+  const heading = useRef<HTMLHeadingElement>(null);
+  // The buttons of the question before are gone; the keyboard goes on from the new one.
+  useEffect(() => {
+    if (follows) heading.current?.focus();
+  }, [skill]);
   return (
     <>
-      <h2>{s.title}</h2>
+      <h2 ref={heading} tabIndex={-1}>
+        {s.title}
+      </h2>
       <p className={styles.looks}>{s.looksLike}</p>
       <Example skill={s} />
       <Choice
         large
+        disabled={waiting}
         label={`${nickname} …`}
         value={null}
         options={[
