@@ -79,6 +79,16 @@ describe('learners and what was seen of them', () => {
     expect([groupOf(db, id, '2026-09-15'), groupOf(db, id, '2026-11-10')]).toEqual(['Larks', 'Owls']);
     expect(db.select().from(memberships).all().map((m) => [m.from, m.to])).toEqual([['2026-09-01', '2026-10-01'], ['2026-10-01', null]]);
   });
+  it('are told everything that is wrong with them at once', () => {
+    createLearner(db, { nickname: 'Wren', born: '2018-09' }, today, now);
+    const problem = problemOf(() => createLearner(db, { nickname: 'wren', born: '1925-05', framework: 'moon', goals: ['make-ten', 'juggling'] }, today, now));
+    expect(problem).toMatchObject({ code: 'duplicate', field: 'nickname' });
+    expect((problem.detail as { problems: { field: string }[] }).problems.map((p) => p.field)).toEqual(['nickname', 'born', 'framework', 'goals.1']);
+    const { id } = createLearner(db, { nickname: 'Fern', born: '2018-09' }, today, now);
+    expect(problemOf(() => updateLearner(db, id, { nickname: 'Wren' }, 1, today))).toMatchObject({ field: 'nickname' });
+    expect(updateLearner(db, id, { goals: ['make-ten'], likings: [] }, 1, today).version).toBe(2);
+    expect(learnerById(db, id)).toMatchObject({ nickname: 'Fern', goals: ['make-ten'] });
+  });
   it('append, retract and never overwrite', () => {
     const { id } = createLearner(db, { nickname: 'Wren', born: '2018-09' }, today, now);
     const before = masteryOf(db, learnerById(db, id), today);

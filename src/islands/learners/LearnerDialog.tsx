@@ -5,7 +5,7 @@ import { accommodationWords } from '../../text/sentences';
 import { Dialog } from '../../ui/Dialog';
 import { Field } from '../../ui/Field';
 import { FormActions } from '../../ui/FormActions';
-import { api, ApiError, get, type Page, writeKey } from '../shared/api';
+import { api, ApiError, get, type Page, writeKey, problemAt } from '../shared/api';
 import { messageOf } from '../shared/App';
 import panel from '../shared/panel.module.css';
 import type { LearnerWire } from '../shared/types';
@@ -34,7 +34,7 @@ export function LearnerDialog({ learner, onClose, onSaved }: { learner: LearnerW
     onSuccess: ({ id }) => onSaved(id),
   });
   const problem = save.error instanceof ApiError ? save.error.problem : null;
-  const at = (field: string): string | null => (problem?.field === field ? problem.message : null);
+  const at = (field: string): string | null => problemAt(save.error, field);
   const toggle = (list: string[], set: (l: string[]) => void, id: string): void => set(list.includes(id) ? list.filter((x) => x !== id) : [...list, id]);
   return (
     <Dialog title={learner ? `Change ${learner.nickname}` : 'Add a learner'} onClose={onClose}>

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { Button } from '../../ui/Button';
 import { Dialog } from '../../ui/Dialog';
 import { Field } from '../../ui/Field';
-import { api, ApiError } from '../shared/api';
+import { api, ApiError, problemAt } from '../shared/api';
 import { messageOf } from '../shared/App';
 import panel from '../shared/panel.module.css';
 import type { TermWire } from '../shared/types';
@@ -29,7 +29,7 @@ export function TermDialog({ term, onClose, onSaved }: { term: TermWire; onClose
   });
   const save = useMutation({ mutationFn: () => api('PUT', '/term', input), onSuccess: onSaved });
   const problem = save.error instanceof ApiError ? save.error.problem : null;
-  const at = (field: string): string | null => (problem?.field === field ? problem.message : null);
+  const at = (field: string): string | null => problemAt(save.error, field);
   const number = (name: 'rounds' | 'minutes' | 'tables' | 'helpers', label: string) => (
     <Field label={label} error={at(name)}>
       {(p) => <input {...p} type="number" min={0} max={120} value={input[name]} onChange={(e) => setInput({ ...input, [name]: Number(e.target.value) })} />}

@@ -17,6 +17,14 @@ export class ApiError extends Error {
   }
 }
 
+/** What is wrong with one field of a form, by the answer of the program; null when nothing is. */
+export function problemAt(error: unknown, field: string): string | null {
+  if (!(error instanceof ApiError)) return null;
+  const { problem } = error;
+  const others = (problem.detail as { problems?: ApiProblem[] } | undefined)?.problems ?? [];
+  return [problem, ...others].find((p) => p.field === field)?.message ?? null;
+}
+
 /** A day that stands for the clock, carried in the page's address. */
 export function askedToday(): string | null {
   return typeof location === 'undefined' ? null : new URLSearchParams(location.search).get('today');

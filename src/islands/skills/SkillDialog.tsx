@@ -4,7 +4,7 @@ import type { ItemPredicate, SkillNature } from '../../core/skills/skill';
 import { Dialog } from '../../ui/Dialog';
 import { Field } from '../../ui/Field';
 import { FormActions } from '../../ui/FormActions';
-import { api, ApiError, writeKey } from '../shared/api';
+import { api, ApiError, writeKey, problemAt } from '../shared/api';
 import { messageOf } from '../shared/App';
 import panel from '../shared/panel.module.css';
 import type { SkillWire } from '../shared/types';
@@ -40,7 +40,7 @@ export function SkillDialog({ skill, skills, onClose, onSaved }: { skill: OwnSki
     onSuccess: ({ change }) => onSaved(change),
   });
   const problem = save.error instanceof ApiError ? save.error.problem : null;
-  const at = (field: string): string | null => (problem?.field === field ? problem.message : null);
+  const at = (field: string): string | null => problemAt(save.error, field);
   return (
     <Dialog title={skill ? `Change “${skill.title}”` : 'Add a skill'} onClose={onClose} wide>
       <form

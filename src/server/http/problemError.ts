@@ -20,3 +20,20 @@ export const notFound = (what: string, id: string): ProblemError => new ProblemE
 
 export const refuse = (code: Code, message: string, field?: string, detail?: unknown): ProblemError =>
   new ProblemError({ code, message, ...(field === undefined ? {} : { field }), ...(detail === undefined ? {} : { detail }) });
+
+/** Reads every field, so that all that is wrong is told at once: the first as the problem, the others in its detail. */
+export function everyField<T extends Record<string, () => unknown>>(fields: T): { [K in keyof T]: ReturnType<T[K]> } {
+  const problems: Problem[] = [];
+  const read = Object.entries(fields).map(([name, reader]) => {
+    try {
+      return [name, reader()];
+    } catch (error) {
+      if (!(error instanceof ProblemError)) throw error;
+      problems.push(error.problem);
+      return [name, undefined];
+    }
+  });
+  const first = problems[0];
+  if (first) throw new ProblemError(problems.length > 1 ? { ...first, detail: { problems } } : first);
+  return Object.fromEntries(read) as { [K in keyof T]: ReturnType<T[K]> };
+}

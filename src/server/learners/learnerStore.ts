@@ -7,7 +7,7 @@ import type { Accommodation } from '../../core/recommend/accommodations';
 import type { Db, Tx } from '../db/db';
 import { dataDirectory } from '../db/open';
 import { evidence, frameworks, games, groups, idempotency, learners, memberships, plans } from '../db/schema';
-import { notFound, refuse } from '../http/problemError';
+import { everyField, notFound, refuse } from '../http/problemError';
 import { freeId, sameVersion } from '../shelf/shelfStore';
 
 export type LearnerRow = typeof learners.$inferSelect;
@@ -40,10 +40,15 @@ export function createLearner(db: Db, input: LearnerInput, today: string, now: s
 }
 
 export function insertLearner(tx: Tx, input: LearnerInput, today: string, now: string): string {
-  const nickname = nicknameOf(tx, input.nickname, null);
-  const born = bornOf(input.born, today);
+  const { nickname, born, framework, goals, likings } = everyField({
+    nickname: () => nicknameOf(tx, input.nickname, null),
+    born: () => bornOf(input.born, today),
+    framework: () => frameworkOf(tx, input.framework ?? 'us'),
+    goals: () => goalsOf(input.goals ?? []),
+    likings: () => likingsOf(tx, input.likings ?? []),
+  });
   const id = freeId(nickname, (x) => tx.select().from(learners).where(eq(learners.id, x)).get() !== undefined);
-  tx.insert(learners).values({ id, nickname, born, framework: frameworkOf(tx, input.framework ?? 'us'), permanentSupports: input.permanentSupports ?? [], supportsInUse: input.supportsInUse ?? [], actions: input.actions ?? [], goals: goalsOf(input.goals ?? []), withoutNorms: input.withoutNorms ?? false, accommodations: input.accommodations ?? [], likings: likingsOf(tx, input.likings ?? []), createdAt: now }).run();
+  tx.insert(learners).values({ id, nickname, born, framework, permanentSupports: input.permanentSupports ?? [], supportsInUse: input.supportsInUse ?? [], actions: input.actions ?? [], goals, withoutNorms: input.withoutNorms ?? false, accommodations: input.accommodations ?? [], likings, createdAt: now }).run();
   if (input.group) join(tx, id, input.group, today);
   return id;
 }
@@ -110,18 +115,25 @@ export function updateLearner(db: Db, id: string, input: LearnerInput, version: 
   return db.transaction((tx) => {
     const before = learnerById(tx, id);
     sameVersion(before, version);
+    const read = everyField({
+      nickname: () => (input.nickname === undefined ? {} : { nickname: nicknameOf(tx, input.nickname, id) }),
+      born: () => (input.born === undefined ? {} : { born: bornOf(input.born, today) }),
+      framework: () => (input.framework === undefined ? {} : { framework: frameworkOf(tx, input.framework) }),
+      goals: () => (input.goals === undefined ? {} : { goals: goalsOf(input.goals) }),
+      likings: () => (input.likings === undefined ? {} : { likings: likingsOf(tx, input.likings) }),
+    });
     tx.update(learners)
       .set({
-        ...(input.nickname === undefined ? {} : { nickname: nicknameOf(tx, input.nickname, id) }),
-        ...(input.born === undefined ? {} : { born: bornOf(input.born, today) }),
-        ...(input.framework === undefined ? {} : { framework: frameworkOf(tx, input.framework) }),
+        ...read.nickname,
+        ...read.born,
+        ...read.framework,
+        ...read.goals,
+        ...read.likings,
         ...(input.permanentSupports === undefined ? {} : { permanentSupports: input.permanentSupports }),
         ...(input.supportsInUse === undefined ? {} : { supportsInUse: input.supportsInUse }),
         ...(input.actions === undefined ? {} : { actions: input.actions }),
-        ...(input.goals === undefined ? {} : { goals: goalsOf(input.goals) }),
         ...(input.accommodations === undefined ? {} : { accommodations: input.accommodations }),
         ...(input.withoutNorms === undefined ? {} : { withoutNorms: input.withoutNorms }),
-        ...(input.likings === undefined ? {} : { likings: likingsOf(tx, input.likings) }),
         version: before.version + 1,
       })
       .where(eq(learners.id, id))
