@@ -7,7 +7,7 @@ import { libraryPrecision, librarySeed, shippedLibrary } from '../src/contract/s
 import { mechanismById } from '../src/core/mechanisms/registry';
 import { usualSeats } from '../src/core/simulate/usualSeats';
 import { seatsFor, type SeatRequest } from '../src/core/simulate/seats';
-import { Simulation } from '../src/core/simulate/simulation';
+import { record, Simulation } from '../src/core/simulate/simulation';
 
 const sliceMs = 50;
 const rounds = 31;
@@ -25,7 +25,7 @@ const games: readonly { readonly name: string; readonly mechanism: string; reado
 const median = (values: readonly number[]): number => [...values].sort((x, y) => x - y)[Math.floor(values.length / 2)]!;
 
 interface Native {
-  ask(game: string): Promise<{ perSecond: number; turns: number }>;
+  ask(game: string): Promise<{ perSecond: number; turns: number; minutes: number }>;
   end(): void;
 }
 
@@ -38,8 +38,8 @@ function startNative(binary: string, flags: readonly string[]): Native | null {
     ask: async (game) => {
       child.stdin.write(`${game} ${sliceMs}\n`);
       const line = String((await answers.next()).value);
-      const [perSecond, turns] = line.split(' ').map(Number);
-      return { perSecond: perSecond!, turns: turns! };
+      const [perSecond, turns, minutes] = line.split(' ').map(Number);
+      return { perSecond: perSecond!, turns: turns!, minutes: minutes! };
     },
     end: () => child.stdin.end(),
   };
@@ -62,16 +62,17 @@ export async function benchNative(): Promise<void> {
     const ratios: number[] = [];
     const bareRatios: number[] = [];
     let turns = 0;
+    let minutes = 0;
     for (let r = 0; r < rounds; r++) {
       const theirs = await tallies.ask(g.name);
       const ours = slice(engines[i]!, sliceMs);
       const leanest = await bare.ask(g.name);
-      turns = theirs.turns;
+      ({ turns, minutes } = theirs);
       ratios.push(theirs.perSecond / ours);
       bareRatios.push(leanest.perSecond / ours);
     }
-    const mean = engines[i]!.meanTurns();
-    console.log(`  ${g.name} ${g.mechanism.padEnd(14)} ${median(ratios).toFixed(2)} × slower  (asked: ${g.factor} ×, ${(median(ratios) / g.factor).toFixed(2)} of it)  mean turns ${mean.toFixed(2)} here, ${turns.toFixed(2)} there; against the bare game, which counts items and turns only: ${median(bareRatios).toFixed(2)} ×`);
+    const mean = engines[i]!.means();
+    console.log(`  ${g.name} ${g.mechanism.padEnd(14)} ${median(ratios).toFixed(2)} × slower  (asked: ${g.factor} ×, ${(median(ratios) / g.factor).toFixed(2)} of it)  mean turns ${mean.turns.toFixed(2)} here, ${turns.toFixed(2)} there, minutes ${mean.minutes.toFixed(2)} and ${minutes.toFixed(2)}; against the bare game, which counts items and turns only: ${median(bareRatios).toFixed(2)} ×`);
   }
   tallies.end();
   bare.end();
@@ -79,7 +80,7 @@ export async function benchNative(): Promise<void> {
 
 interface Endless {
   advance(): number;
-  meanTurns(): number;
+  means(): Means;
 }
 
 /** Plays on for ever, as a precise profile does. */
@@ -88,24 +89,32 @@ function endless(g: (typeof games)[number]): Endless {
   const seats = seatsFor(mechanism, g.parameters, g.seats);
   const start = (): Simulation => new Simulation(mechanism, seats, shippedGraph(), { seed: 7, precision: { length: 1e-9, share: 1e-9 } });
   let sim = start();
-  let lastMean = NaN;
+  let last: Means | null = null;
   return {
     advance: () => {
       const before = sim.games;
       const over = sim.advance();
       const played = sim.games - before;
       if (over) {
-        lastMean = meanOf(sim);
+        last = meansOf(sim);
         sim = start();
       }
       return played;
     },
     // Just after a new start the games before tell more.
-    meanTurns: () => (sim.games < 1000 && !Number.isNaN(lastMean) ? lastMean : meanOf(sim)),
+    means: () => (sim.games < 1000 && last ? last : meansOf(sim)),
   };
 }
 
-const meanOf = (sim: Simulation): number => sim.column(1).reduce((a, b) => a + b, 0) / sim.games;
+interface Means {
+  readonly turns: number;
+  readonly minutes: number;
+}
+
+function meansOf(sim: Simulation): Means {
+  const mean = (place: number): number => sim.column(place).reduce((a, b) => a + b, 0) / sim.games;
+  return { turns: mean(record.TURNS), minutes: mean(record.SECONDS) / 60 };
+}
 
 /** Games a second over one slice. */
 function slice(e: Endless, ms: number): number {

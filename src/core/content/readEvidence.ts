@@ -1,6 +1,7 @@
 import type { EvidenceResult, How } from '../mastery/evidence';
 import type { SkillGraph } from '../skills/skillGraph';
 import type { Problem } from '../shared/codes';
+import { momentOf } from '../shared/momentOf';
 import { plainWords } from './cells';
 import type { CsvRow } from './readCatalogue';
 
@@ -93,18 +94,6 @@ export function readEvidence(rows: readonly CsvRow[], context: EvidenceContext):
     drafts.push({ row, learner: learner!, at: at!, skill: skill[0]!, result: counted ? null : result!, correct: counted ? correct : null, total: counted ? total : null, how: how ?? null, support: support ?? null });
   }
   return { drafts, problems, remarks };
-}
-
-/** A day becomes its noon; a moment must carry its zone. */
-function momentOf(cell: string): string | null {
-  // A thirtieth of February is read as a day of March by some, so the day must come back as it was written.
-  const day = cell.slice(0, 10);
-  const parsedDay = Date.parse(day);
-  if (Number.isNaN(parsedDay) || new Date(parsedDay).toISOString().slice(0, 10) !== day) return null;
-  if (/^\d{4}-\d{2}-\d{2}$/.test(cell)) return `${cell}T12:00:00.000Z`;
-  if (!/^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}(:\d{2}(\.\d+)?)?(Z|[+-]\d{2}:\d{2})$/.test(cell)) return null;
-  const ms = Date.parse(cell);
-  return Number.isNaN(ms) ? null : new Date(ms).toISOString();
 }
 
 /** Skills meant by an id, a title or a code. */

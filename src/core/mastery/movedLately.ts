@@ -6,18 +6,22 @@ const leastRise = 0.08;
 
 export interface Moved {
   readonly skill: string;
-  /** Height before the first and after the last note of the time looked at. */
+  /** Height of the arm before the first and after the last note of the time looked at. */
   readonly from: number;
   readonly to: number;
 }
 
-/** Skills that rose by what people noted lately (not by calculation alone), the largest rise first. */
-export function movedLately(estimates: readonly { readonly skill: string; readonly steps: readonly Pick<EstimateStep, 'evidence' | 'at' | 'before' | 'after'>[] }[], today: string): Moved[] {
+/**
+ * Skills whose arm rose by what people noted lately, the largest rise first. An arm stays up
+ * while something is likely forgotten, so getting that back is no rise.
+ */
+export function movedLately(estimates: readonly { readonly skill: string; readonly steps: readonly Pick<EstimateStep, 'evidence' | 'at' | 'because' | 'before' | 'after'>[] }[], today: string): Moved[] {
   const since = new Date(Date.parse(today) - latelyDays * 86_400_000).toISOString();
   const moved = estimates.flatMap(({ skill, steps }): Moved[] => {
-    const noted = steps.filter((s) => s.evidence !== null && s.at !== null && s.at >= since);
-    if (noted.length === 0) return [];
-    const [from, to] = [noted[0]!.before, noted.at(-1)!.after];
+    const arm = steps.filter((s) => s.because !== 'forgotten');
+    const first = arm.findIndex((s) => s.evidence !== null && s.at !== null && s.at >= since);
+    if (first < 0) return [];
+    const [from, to] = [first > 0 ? arm[first - 1]!.after : arm[first]!.before, arm.at(-1)!.after];
     return to - from >= leastRise ? [{ skill, from, to }] : [];
   });
   return moved.sort((x, y) => y.to - y.from - (x.to - x.from) || (x.skill < y.skill ? -1 : 1));

@@ -2,6 +2,7 @@ import { and, eq, sql } from 'drizzle-orm';
 import { graphInUse } from '../../contract/graphInUse';
 import { estimateMastery, goalSkills, type SkillEstimate } from '../../core/mastery/estimateMastery';
 import { ageOn, type Evidence, type NotedItem } from '../../core/mastery/evidence';
+import { momentOf } from '../../core/shared/momentOf';
 import { learnerNeeds, type LearnerNeeds } from '../../core/recommend/learnerNeeds';
 import type { Db, Tx } from '../db/db';
 import { evidence, kinds, variants } from '../db/schema';
@@ -35,9 +36,9 @@ export function addEvidence(db: Db, inputs: readonly EvidenceInput[], today: str
 function addOne(tx: Tx, e: EvidenceInput, today: string, now: string, prefix: string): string {
   learnerById(tx, e.learner);
   if (!graphInUse().indexOf.has(e.skill)) throw refuse('unknown-skill', `There is no skill "${e.skill}".`, `${prefix}skill`);
-  const at = new Date(e.at ?? now);
-  if (Number.isNaN(at.getTime())) throw refuse('malformed', `"${e.at}" is not a moment like 2026-11-10T10:35:00Z.`, `${prefix}at`);
-  if (at.toISOString().slice(0, 10) > today) throw refuse('in-the-future', `${e.at} lies after today, ${today}.`, `${prefix}at`);
+  const at = momentOf(e.at ?? now);
+  if (at === null) throw refuse('malformed', `"${e.at}" is not a moment like 2026-11-10T10:35:00Z.`, `${prefix}at`);
+  if (at.slice(0, 10) > today) throw refuse('in-the-future', `${e.at} lies after today, ${today}.`, `${prefix}at`);
   const sheet = e.total !== undefined;
   if (!sheet && e.result === undefined) throw refuse('malformed', 'Say stuck, support or alone, or how many of how many.', `${prefix}result`);
   if (sheet && e.result !== undefined) throw refuse('malformed', 'Give a result or a count, not both.', `${prefix}result`);
@@ -51,7 +52,7 @@ function addOne(tx: Tx, e: EvidenceInput, today: string, now: string, prefix: st
       id,
       sequence: last + 1,
       learnerId: e.learner,
-      at: at.toISOString(),
+      at,
       kind: e.kind,
       skill: e.skill,
       result: e.result ?? null,

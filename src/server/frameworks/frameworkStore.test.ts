@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { graphInUse } from '../../contract/graphInUse';
+import { ageOfLevel } from '../../core/frameworks/ageOfLevel';
 import { wantedBy } from '../../core/skills/skill';
 import { createLearner, updateLearner } from '../learners/learnerStore';
 import { undoChange } from '../undo/undo';
@@ -16,6 +17,7 @@ afterEach(() => place.remove());
 interface Item {
   identifier: string;
   code: string;
+  band: string | null;
   skills: { skill: string; relation: string }[];
   proposals: { skill: string }[];
 }
@@ -33,6 +35,9 @@ describe('a framework that is brought in', () => {
     tie(place.db, id, [{ identifier: ten.identifier, skill: 'make-ten', relation: 'same' }], now);
     expect(itemsOf(id).find((i) => i.identifier === ten.identifier)).toMatchObject({ skills: [{ skill: 'make-ten', relation: 'same' }], proposals: [] });
     expect(frameworkList(place.db).at(-1)).toMatchObject({ expectations: 7, tied: 1 });
+    const makeTen = graphInUse().skills[graphInUse().indexOf.get('make-ten')!]!;
+    expect(wantedBy(makeTen, id)).toBe(ageOfLevel(ten.band));
+    expect(wantedBy(makeTen, id)).not.toBe(wantedBy(makeTen, 'us'));
     place.openAgain();
     expect(itemsOf(id).find((i) => i.identifier === ten.identifier)!.skills).toHaveLength(1);
   });
@@ -95,10 +100,9 @@ describe('what is refused', () => {
 });
 
 describe('identifiers made from names', () => {
-  // RFC 9562, appendix A.4: the version 5 example in the DNS namespace differs by namespace only; the form is checked here.
-  it('are of version 5, and the same for the same name', () => {
+  it('are of version 5, as a reference library makes them', () => {
     expect(uuidOf('urn:zeitgeber:skills:make-ten')).toMatch(/^[0-9a-f]{8}-[0-9a-f]{4}-5[0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-f]{12}$/);
-    expect(uuidOf('a')).toBe(uuidOf('a'));
-    expect(uuidOf('a')).not.toBe(uuidOf('b'));
+    // As Python's uuid module makes it: uuid5(NAMESPACE_URL, 'http://www.example.com/').
+    expect(uuidOf('http://www.example.com/')).toBe('fcde3c85-2270-590f-9e7c-ee003d65e0e2');
   });
 });

@@ -49,7 +49,8 @@ export const bool: Schema = { type: 'boolean' };
 export const any: Schema = {};
 export const oneOf = (...values: readonly (string | number | null)[]): Schema => ({ enum: values });
 export const nullable = (schema: Schema): Schema => ({ anyOf: [schema, { type: 'null' }] });
-export const day: Schema = { type: 'string', pattern: '^\\d{4}-\\d{2}-\\d{2}$' };
+/** A day that there is: no thirtieth of February. */
+export const day: Schema = { type: 'string', format: 'date' };
 export const list = (items: Schema): Schema => obj({ items: arr(items), total: int });
 export const ok: Schema = obj({ ok: { const: true } });
 /** Done, and the change that `/undo` takes back. */

@@ -39,7 +39,7 @@ export function changeSkill(db: Db, id: string, input: SkillInput, version: numb
     const row = ownById(tx, id);
     sameVersion(row, version);
     tx.update(ownSkills).set({ skill: skillOf(id, input), version: version + 1 }).where(eq(ownSkills.id, id)).run();
-    return { id, version: version + 1, change: recordChange(tx, `Changed the skill ${row.skill.title}`, [{ table: 'ownSkills', put: { ...row, version: version + 2 } }]) };
+    return { id, version: version + 1, change: recordChange(tx, `Changed the skill ${row.skill.title}`, [{ table: 'ownSkills', put: row }]) };
   });
 }
 

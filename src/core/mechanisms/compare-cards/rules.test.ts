@@ -76,7 +76,7 @@ describe('comparing fractions', () => {
     expect(halves).toBeGreaterThanOrEqual(200 * 2 * 8);
   });
   it('gives the round to the larger fraction, not to the larger cards', () => {
-    // Tenths lose against halves and thirds when each turns one card over a bottom number.
+    // The least third is more than three twelfths.
     const { wins } = run('compare-cards', { ...fractions, highest: 3 }, [{ parameters: { bottom: 3 } }, { parameters: { bottom: 12 } }], 600).outcomes;
     expect(wins[0]).toBeGreaterThan(0.95);
   });

@@ -57,6 +57,7 @@ function chooseOther(mind: Mind, except: number, rng: Rng): number {
   const freshLeft = mind.freshCount - timesIn(mind.fresh, mind.freshCount, except);
   const list = freshLeft > 0 ? mind.fresh : mind.known;
   const left = freshLeft > 0 ? freshLeft : mind.knownCount - timesIn(mind.known, mind.knownCount, except);
+  // The k-th of those left: a place that is out of the question is stepped over.
   let at = below(rng, left);
   for (let i = 0; i <= at; i++) if (list[i] === except) at++;
   return list[at]!;
