@@ -1,8 +1,12 @@
+/** Below this share of the value an error is what rounding leaves over. */
+const roundingShare = 1e-12;
+
 /**
  * A ratio Σy / Σx with its standard error by batch means: batches are nearly independent,
  * items inside a game are not. With residuals r_b = y_b − R·x_b,
  * SE = √( B/(B−1) · Σ r_b² ) / Σx. Source: the classical ratio estimator
- * (W. G. Cochran, Sampling Techniques, 1977, from memory).
+ * (W. G. Cochran, Sampling Techniques, 1977, from memory). What is the same in every batch
+ * has no error: what rounding leaves of it is nought.
  *
  * // => ratioOf([1, 3], [2, 2]).value === 1
  */
@@ -19,5 +23,6 @@ export function ratioOf(y: ArrayLike<number>, x: ArrayLike<number>): { value: nu
   if (batches < 2) return { value, standardError: Number.POSITIVE_INFINITY };
   let squares = 0;
   for (let b = 0; b < batches; b++) squares += (y[b]! - value * x[b]!) ** 2;
-  return { value, standardError: Math.sqrt((squares * batches) / (batches - 1)) / sumX };
+  const standardError = Math.sqrt((squares * batches) / (batches - 1)) / sumX;
+  return { value, standardError: standardError > roundingShare * Math.abs(value) ? standardError : 0 };
 }

@@ -17,6 +17,13 @@ const chiSquare = (counts: readonly number[]): number => {
   return counts.reduce((sum, c) => sum + (c - expected) ** 2 / expected, 0);
 };
 
+describe('a ratio over batches', () => {
+  it('has no error where every batch says the same, whatever rounding leaves', () => {
+    expect(ratioOf([0.1, 0.2, 0.3, 0.7].map((x) => (x * 2) / 3), [0.1, 0.2, 0.3, 0.7])).toEqual({ value: expect.closeTo(2 / 3, 12) as unknown, standardError: 0 });
+    expect(ratioOf([1, 2, 3], [1, 2, 3.001]).standardError).toBeGreaterThan(0);
+  });
+});
+
 describe('the random numbers', () => {
   it.each([1, 7, 123456789])('of seed %i fill die faces, bytes and pairs evenly', (seed) => {
     const rng = createRng(seed, 3);
