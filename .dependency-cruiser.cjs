@@ -20,8 +20,23 @@ module.exports = {
     only('server', 'server', ['core', 'contract', 'adapters', 'text', 'workers']),
     only('demo', 'demo', ['core', 'contract', 'server']),
     { name: 'pages-not-the-database', severity: 'error', from: { path: '^src/pages/' }, to: { path: '^src/server/db/' } },
-    { name: 'mechanisms-are-strangers', severity: 'error', from: { path: '^src/core/mechanisms/([^/]+)/' }, to: { path: '^src/core/mechanisms/([^/]+)/', pathNot: '^src/core/mechanisms/$1/' } },
-    { name: 'outside-libraries-in-adapters', severity: 'error', from: { path: '^src/', pathNot: '^src/adapters/|\\.(test|testing)\\.ts$' }, to: { path: 'node_modules/(highs|csv-parse|csv-stringify|ical-generator|pdf-lib|@pdf-lib)/' } },
+    {
+      name: 'mechanisms-are-strangers',
+      severity: 'error',
+      from: { path: '^src/core/mechanisms/([^/]+)/' },
+      to: { path: '^src/core/mechanisms/([^/]+)/', pathNot: '^src/core/mechanisms/$1/' },
+    },
+    {
+      name: 'outside-libraries-in-adapters',
+      severity: 'error',
+      from: { path: '^src/', pathNot: '^src/adapters/|\\.(test|testing)\\.ts$' },
+      to: { path: 'node_modules/(highs|csv-parse|csv-stringify|ical-generator|pdf-lib|@pdf-lib)/' },
+    },
   ],
-  options: { doNotFollow: { path: 'node_modules' }, tsPreCompilationDeps: true, tsConfig: { fileName: 'tsconfig.json' }, exclude: { path: '\\.css$' } },
+  options: {
+    doNotFollow: { path: 'node_modules' },
+    tsPreCompilationDeps: true,
+    tsConfig: { fileName: 'tsconfig.json' },
+    exclude: { path: '\\.css$' },
+  },
 };

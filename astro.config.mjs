@@ -9,7 +9,19 @@ export default defineConfig({
   devToolbar: { enabled: false },
   // Origin and Host are checked by our own guard, for every method.
   security: { checkOrigin: false },
-  experimental: { csp: { directives: ["default-src 'self'", "img-src 'self' data: blob:", "font-src 'self'", "connect-src 'self'", "object-src 'none'", "base-uri 'self'", "form-action 'self'"] } },
+  experimental: {
+    csp: {
+      directives: [
+        "default-src 'self'",
+        "img-src 'self' data: blob:",
+        "font-src 'self'",
+        "connect-src 'self'",
+        "object-src 'none'",
+        "base-uri 'self'",
+        "form-action 'self'",
+      ],
+    },
+  },
   vite: {
     ssr: { external: ['better-sqlite3', 'highs'] },
     build: { target: 'es2022' },

@@ -15,6 +15,8 @@ export function benchEngine(): void {
     while (!sim.advance());
     const r = simulationResult(sim);
     const took = (performance.now() - start) / 1000;
-    console.log(`  ${m.id.padEnd(16)} ${took.toFixed(2)} s  ${(took / budgetSeconds).toFixed(2)} of budget  ${r.games} games, ±${((100 * r.turns.standardError) / r.turns.mean).toFixed(2)} %`);
+    console.log(
+      `  ${m.id.padEnd(16)} ${took.toFixed(2)} s  ${(took / budgetSeconds).toFixed(2)} of budget  ${r.games} games, ±${((100 * r.turns.standardError) / r.turns.mean).toFixed(2)} %`,
+    );
   }
 }

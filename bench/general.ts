@@ -45,7 +45,12 @@ export function benchGeneral(): void {
   }
   const theirs = playedBy(client);
   const mechanism = mechanismById('sum-columns')!;
-  const sim = new Simulation(mechanism, seatsFor(mechanism, { height, picks: 0, firstColumn: 2 }, [{ policy: 'careful' }]), shippedGraph(), { seed: 7, precision: { length: 1e-9, share: 1e-9 } });
+  const sim = new Simulation(
+    mechanism,
+    seatsFor(mechanism, { height, picks: 0, firstColumn: 2 }, [{ policy: 'careful' }]),
+    shippedGraph(),
+    { seed: 7, precision: { length: 1e-9, share: 1e-9 } },
+  );
   for (let b = 0; b < 64; b++) sim.advance();
   const before = sim.games;
   const began = performance.now();

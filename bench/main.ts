@@ -19,7 +19,9 @@ else if (what === 'engine') {
   await benchWorkers();
 } else if (what === 'mastery') benchMastery(rest.includes('write'));
 else if (what !== undefined) {
-  console.error(`There is no benchmark "${what}". Use: npm run bench, npm run bench -- engine, npm run bench -- mastery, or npm run bench -- plan FILE…`);
+  console.error(
+    `There is no benchmark "${what}". Use: npm run bench, npm run bench -- engine, npm run bench -- mastery, or npm run bench -- plan FILE…`,
+  );
   process.exit(1);
 } else {
   benchEngine();

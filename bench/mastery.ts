@@ -24,8 +24,12 @@ export function benchMastery(write: boolean): void {
     lines.push(line);
     console.log(line);
   };
-  say(`\nForecasts of “holds the skill” before each observation of a skill seen before: ${learners} learners × ${JUDGED_SEEDS.length} seeds, ${graph.skills.length} skills, half a term\n`);
-  say('| assumptions | forecasts | held | Brier | last observation | mean of last five | better than the better one | calibration error | area under the curve |');
+  say(
+    `\nForecasts of “holds the skill” before each observation of a skill seen before: ${learners} learners × ${JUDGED_SEEDS.length} seeds, ${graph.skills.length} skills, half a term\n`,
+  );
+  say(
+    '| assumptions | forecasts | held | Brier | last observation | mean of last five | better than the better one | calibration error | area under the curve |',
+  );
   say('|---|---|---|---|---|---|---|---|---|');
   let worstBetter = 1;
   let worstCalibration = 0;
@@ -39,20 +43,51 @@ export function benchMastery(write: boolean): void {
     const better = 1 - brier(e) / Math.min(last, five);
     worstBetter = Math.min(worstBetter, better);
     worstCalibration = Math.max(worstCalibration, calibrationError(e));
-    say(`| ${a.id}: ${a.words} | ${e.length} | ${three(baseRate(e))} | ${three(brier(e))} | ${three(last)} | ${three(five)} | ${Math.round(better * 100)} % | ${three(calibrationError(e))} | ${three(areaUnderCurve(e))} |`);
+    say(
+      `| ${a.id}: ${a.words} | ${e.length} | ${three(baseRate(e))} | ${three(brier(e))} | ${three(last)} | ${three(five)} | ${Math.round(better * 100)} % | ${three(calibrationError(e))} | ${three(areaUnderCurve(e))} |`,
+    );
   }
-  say(`\nWorst: ${Math.round(worstBetter * 100)} % better (asked ${askedBetter * 100} %), calibration error ${three(worstCalibration)} (asked under ${askedCalibration}).`);
-  say('\nOther forecasts\n\n| assumptions | which | forecasts | Brier | of the base rate | calibration error | area under the curve |\n|---|---|---|---|---|---|---|');
+  say(
+    `\nWorst: ${Math.round(worstBetter * 100)} % better (asked ${askedBetter * 100} %), calibration error ${three(worstCalibration)} (asked under ${askedCalibration}).`,
+  );
+  say(
+    '\nOther forecasts\n\n| assumptions | which | forecasts | Brier | of the base rate | calibration error | area under the curve |\n|---|---|---|---|---|---|---|',
+  );
   for (const a of ASSUMPTIONS) {
     const judged = all.get(a.id)!;
-    const row = (words: string, f: readonly Forecast[]): void => say(`| ${a.id} | ${words} | ${f.length} | ${three(brier(f))} | ${three(baseRate(f) * (1 - baseRate(f)))} | ${three(calibrationError(f))} | ${three(areaUnderCurve(f))} |`);
-    row('before a skill is seen at all', judged.flatMap((j) => j.first));
-    row('every skill on the last day', judged.flatMap((j) => j.end));
-    row('skills seen, on the last day', judged.flatMap((j) => j.endSeen.estimate));
+    const row = (words: string, f: readonly Forecast[]): void =>
+      say(
+        `| ${a.id} | ${words} | ${f.length} | ${three(brier(f))} | ${three(baseRate(f) * (1 - baseRate(f)))} | ${three(calibrationError(f))} | ${three(areaUnderCurve(f))} |`,
+      );
+    row(
+      'before a skill is seen at all',
+      judged.flatMap((j) => j.first),
+    );
+    row(
+      'every skill on the last day',
+      judged.flatMap((j) => j.end),
+    );
+    row(
+      'skills seen, on the last day',
+      judged.flatMap((j) => j.endSeen.estimate),
+    );
   }
-  say('\nReliability: mean forecast → share held (forecasts)\n\n| assumptions | ' + Array.from({ length: 10 }, (_, i) => `${i / 10}–${(i + 1) / 10}`).join(' | ') + ' |\n|---' + '|---'.repeat(10) + '|');
-  for (const a of ASSUMPTIONS) say(`| ${a.id} | ${reliability(all.get(a.id)!.flatMap((j) => j.again.estimate)).map((b) => (b.n ? `${b.meanForecast.toFixed(2)} → ${b.shareHeld.toFixed(2)} (${b.n})` : '–')).join(' | ')} |`);
-  say('\nObservations until the estimate follows a change\n\n| assumptions | learnt: median, 9 of 10, never in the term | forgotten: median, 9 of 10, never in the term |\n|---|---|---|');
+  say(
+    '\nReliability: mean forecast → share held (forecasts)\n\n| assumptions | ' +
+      Array.from({ length: 10 }, (_, i) => `${i / 10}–${(i + 1) / 10}`).join(' | ') +
+      ' |\n|---' +
+      '|---'.repeat(10) +
+      '|',
+  );
+  for (const a of ASSUMPTIONS)
+    say(
+      `| ${a.id} | ${reliability(all.get(a.id)!.flatMap((j) => j.again.estimate))
+        .map((b) => (b.n ? `${b.meanForecast.toFixed(2)} → ${b.shareHeld.toFixed(2)} (${b.n})` : '–'))
+        .join(' | ')} |`,
+    );
+  say(
+    '\nObservations until the estimate follows a change\n\n| assumptions | learnt: median, 9 of 10, never in the term | forgotten: median, 9 of 10, never in the term |\n|---|---|---|',
+  );
   for (const a of ASSUMPTIONS) {
     const f = JUDGED_SEEDS.map((seed) => following(graph, a, learners, seed));
     const words = (list: readonly number[]): string => {
@@ -61,12 +96,18 @@ export function benchMastery(write: boolean): void {
     };
     say(`| ${a.id} | ${words(f.flatMap((x) => x.learning))} | ${words(f.flatMap((x) => x.forgetting))} |`);
   }
-  say('\nPlacement over the six lines of number\n\n| assumptions | questions: 1 of 10, median, 9 of 10, most | under 12 | Brier after | before | calibration error after |\n|---|---|---|---|---|---|');
+  say(
+    '\nPlacement over the six lines of number\n\n| assumptions | questions: 1 of 10, median, 9 of 10, most | under 12 | Brier after | before | calibration error after |\n|---|---|---|---|---|---|',
+  );
   for (const a of ASSUMPTIONS) {
-    const placed = JUDGED_SEEDS.flatMap((seed) => Array.from({ length: learners }, (_, i) => placeLearner(graph, 5 + (6 * (i + 0.5)) / learners, a, seed, i)));
+    const placed = JUDGED_SEEDS.flatMap((seed) =>
+      Array.from({ length: learners }, (_, i) => placeLearner(graph, 5 + (6 * (i + 0.5)) / learners, a, seed, i)),
+    );
     const q = placed.map((p) => p.questions).sort((x, y) => x - y);
     const after = placed.flatMap((p) => p.forecasts);
-    say(`| ${a.id} | ${quantile(q, 0.1)}, ${quantile(q, 0.5)}, ${quantile(q, 0.9)}, ${q.at(-1)} | ${Math.round((100 * q.filter((n) => n < 12).length) / q.length)} % | ${three(brier(after))} | ${three(brier(placed.flatMap((p) => p.before)))} | ${three(calibrationError(after))} |`);
+    say(
+      `| ${a.id} | ${quantile(q, 0.1)}, ${quantile(q, 0.5)}, ${quantile(q, 0.9)}, ${q.at(-1)} | ${Math.round((100 * q.filter((n) => n < 12).length) / q.length)} % | ${three(brier(after))} | ${three(brier(placed.flatMap((p) => p.before)))} | ${three(calibrationError(after))} |`,
+    );
   }
   if (write) writeFileSync('docs/evaluation.md', `${head}${lines.join('\n')}\n`);
   benchMapSpeed();
@@ -87,7 +128,9 @@ same observations: the last one (on their own 1, with help ½, stuck 0, a sheet 
 /** A map of 30 learners from 20,000 observations, and one new note. */
 export function benchMapSpeed(): void {
   const graph = shippedGraph();
-  const terms = Array.from({ length: 30 }, (_, i) => simulateTerm(graph, 5 + i / 5, ASSUMPTIONS[0]!, { ...HALF_TERM, weeks: 40, notesPerMeeting: 8, holiday: null }, 11, i));
+  const terms = Array.from({ length: 30 }, (_, i) =>
+    simulateTerm(graph, 5 + i / 5, ASSUMPTIONS[0]!, { ...HALF_TERM, weeks: 40, notesPerMeeting: 8, holiday: null }, 11, i),
+  );
   const facts = terms.map((t): LearnerFacts => ({ born: t.born, framework: 'us', permanentSupports: [], supportsInUse: [] }));
   const rows = terms.map((t) => t.moments.map((m) => m.evidence));
   const factor = 20_000 / rows.reduce((sum, r) => sum + r.length, 0);
@@ -100,5 +143,7 @@ export function benchMapSpeed(): void {
   seeEvidence(graph, facts[29]!, map, rows[29]!.at(-1)!);
   readMap(graph, facts[29]!, map, last.lastDay);
   const one = performance.now() - before;
-  console.log(`\nMap of 30 learners × ${graph.skills.length} skills from 20,000 observations: ${(whole / 1000).toFixed(2)} of 1 s; one new note: ${(one / 20).toFixed(3)} of 20 ms`);
+  console.log(
+    `\nMap of 30 learners × ${graph.skills.length} skills from 20,000 observations: ${(whole / 1000).toFixed(2)} of 1 s; one new note: ${(one / 20).toFixed(3)} of 20 ms`,
+  );
 }

@@ -16,10 +16,28 @@ const bareBinary = 'dist/bench/engine';
 const talliesBinary = 'dist/bench/engine-tallies';
 
 /** The three games of the native program, as the engine knows them. */
-const games: readonly { readonly name: string; readonly mechanism: string; readonly parameters: object; readonly seats: readonly SeatRequest[]; readonly factor: number }[] = [
+const games: readonly {
+  readonly name: string;
+  readonly mechanism: string;
+  readonly parameters: object;
+  readonly seats: readonly SeatRequest[];
+  readonly factor: number;
+}[] = [
   { name: 'G1', mechanism: 'sum-columns', parameters: { height: 10, picks: 0, firstColumn: 2 }, seats: [{ policy: 'careful' }], factor: 4 },
-  { name: 'G2', mechanism: 'running-total', parameters: {}, seats: [{ policy: 'careful' }, { policy: 'careful' }, { policy: 'careful' }], factor: 4 },
-  { name: 'G3', mechanism: 'pair-memory', parameters: { memory: -1 }, seats: [{ policy: 'careful' }, { policy: 'careful', parameters: { memory: 5 } }], factor: 2 },
+  {
+    name: 'G2',
+    mechanism: 'running-total',
+    parameters: {},
+    seats: [{ policy: 'careful' }, { policy: 'careful' }, { policy: 'careful' }],
+    factor: 4,
+  },
+  {
+    name: 'G3',
+    mechanism: 'pair-memory',
+    parameters: { memory: -1 },
+    seats: [{ policy: 'careful' }, { policy: 'careful', parameters: { memory: 5 } }],
+    factor: 2,
+  },
 ];
 
 const median = (values: readonly number[]): number => [...values].sort((x, y) => x - y)[Math.floor(values.length / 2)]!;
@@ -72,7 +90,9 @@ export async function benchNative(): Promise<void> {
       bareRatios.push(leanest.perSecond / ours);
     }
     const mean = engines[i]!.means();
-    console.log(`  ${g.name} ${g.mechanism.padEnd(14)} ${median(ratios).toFixed(2)} × slower  (asked: ${g.factor} ×, ${(median(ratios) / g.factor).toFixed(2)} of it)  mean turns ${mean.turns.toFixed(2)} here, ${turns.toFixed(2)} there, minutes ${mean.minutes.toFixed(2)} and ${minutes.toFixed(2)}; against the bare game, which counts items and turns only: ${median(bareRatios).toFixed(2)} ×`);
+    console.log(
+      `  ${g.name} ${g.mechanism.padEnd(14)} ${median(ratios).toFixed(2)} × slower  (asked: ${g.factor} ×, ${(median(ratios) / g.factor).toFixed(2)} of it)  mean turns ${mean.turns.toFixed(2)} here, ${turns.toFixed(2)} there, minutes ${mean.minutes.toFixed(2)} and ${minutes.toFixed(2)}; against the bare game, which counts items and turns only: ${median(bareRatios).toFixed(2)} ×`,
+    );
   }
   tallies.end();
   bare.end();
@@ -136,9 +156,15 @@ export async function benchWorkers(): Promise<void> {
   console.log('\nTwo workers against one (asked: 1.7 times as fast)');
   const one = await timeOf(1);
   const two = await timeOf(2);
-  const control = spawnSync('sh', ['-c', `(echo "G2 1500" | ${bareBinary}) & (echo "G2 1500" | ${bareBinary}); wait`], { encoding: 'utf8' });
+  const control = spawnSync('sh', ['-c', `(echo "G2 1500" | ${bareBinary}) & (echo "G2 1500" | ${bareBinary}); wait`], {
+    encoding: 'utf8',
+  });
   const alone = spawnSync('sh', ['-c', `echo "G2 1500" | ${bareBinary}`], { encoding: 'utf8' });
-  const rate = (out: string): number => out.trim().split('\n').reduce((sum, line) => sum + Number(line.split(' ')[0]), 0);
+  const rate = (out: string): number =>
+    out
+      .trim()
+      .split('\n')
+      .reduce((sum, line) => sum + Number(line.split(' ')[0]), 0);
   const native = alone.status === 0 ? `; two native programs ${(rate(control.stdout) / rate(alone.stdout)).toFixed(2)} ×` : '';
   console.log(`  ${(one / two).toFixed(2)} × as fast${native}`);
 }
@@ -149,7 +175,10 @@ async function timeOf(count: number): Promise<number> {
     new Promise((resolve) => {
       w.removeAllListeners('message');
       w.on('message', (m: { type: string }) => m.type === 'done' && resolve());
-      w.postMessage({ own: { skills: [], edges: [] }, task: { kind: 'simulate', mechanism: 'running-total', parameters: {}, seats: 3, seed, games: n } });
+      w.postMessage({
+        own: { skills: [], edges: [] },
+        task: { kind: 'simulate', mechanism: 'running-total', parameters: {}, seats: 3, seed, games: n },
+      });
     });
   await Promise.all(workers.map((w) => run(w, 1, 5000)));
   let next = 0;
@@ -172,12 +201,17 @@ export function benchFirstEstimate(): void {
     g.variants.map((v) => {
       const mechanism = mechanismById(g.mechanism)!;
       const began = performance.now();
-      const sim = new Simulation(mechanism, seatsFor(mechanism, v.parameters, usualSeats(v.players)), shippedGraph(), { seed: librarySeed, precision: libraryPrecision });
+      const sim = new Simulation(mechanism, seatsFor(mechanism, v.parameters, usualSeats(v.players)), shippedGraph(), {
+        seed: librarySeed,
+        precision: libraryPrecision,
+      });
       sim.advance();
       sim.advance();
       return { ms: performance.now() - began, name: `${g.id}/${v.id}` };
     }),
   );
   times.sort((x, y) => y.ms - x.ms);
-  console.log(`\nFirst estimate of ${times.length} shipped versions: slowest ${(times[0]!.ms / firstEstimateMs).toFixed(2)} of ${firstEstimateMs} ms (${times[0]!.name}), median ${(times[Math.floor(times.length / 2)]!.ms / firstEstimateMs).toFixed(3)}`);
+  console.log(
+    `\nFirst estimate of ${times.length} shipped versions: slowest ${(times[0]!.ms / firstEstimateMs).toFixed(2)} of ${firstEstimateMs} ms (${times[0]!.name}), median ${(times[Math.floor(times.length / 2)]!.ms / firstEstimateMs).toFixed(3)}`,
+  );
 }

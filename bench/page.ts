@@ -20,5 +20,7 @@ export function benchPage(): void {
   };
   start.forEach(visit);
   const bytes = [...seen].reduce((sum, n) => sum + gzipSync(readFileSync(`${folder}/${n}`)).length, 0);
-  console.log(`\nScript of the first page, gzip, budget ${budgetBytes / 1000} kB\n  ${(bytes / 1000).toFixed(0)} kB in ${seen.size} files  ${(bytes / budgetBytes).toFixed(2)} of budget`);
+  console.log(
+    `\nScript of the first page, gzip, budget ${budgetBytes / 1000} kB\n  ${(bytes / 1000).toFixed(0)} kB in ${seen.size} files  ${(bytes / budgetBytes).toFixed(2)} of budget`,
+  );
 }

@@ -18,7 +18,9 @@ export async function benchPlan(files: readonly string[], options: { table?: boo
     const took = (performance.now() - start) / 1000;
     const broken = checkPlan(instance, outcome.schedule);
     if (options.table) {
-      console.log(`  ${instance.name}  ${took.toFixed(2)} s  ${(outcome.objective / instance.bound).toFixed(4)} of bound  ${(outcome.objective / instance.bestKnown).toFixed(4)} of best known  ${outcome.status}, ${broken.length} rules broken`);
+      console.log(
+        `  ${instance.name}  ${took.toFixed(2)} s  ${(outcome.objective / instance.bound).toFixed(4)} of bound  ${(outcome.objective / instance.bestKnown).toFixed(4)} of best known  ${outcome.status}, ${broken.length} rules broken`,
+      );
       continue;
     }
     console.log(

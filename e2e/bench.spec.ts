@@ -107,7 +107,11 @@ test('five picture questions propose how a boxed game is played', async ({ page 
 test('one counted round stands beside the calculation with its n', async ({ page }) => {
   await open(page, /What it practises/);
   await page.getByRole('button', { name: 'Count one round' }).click();
-  for (const [a, b] of [[42, 7], [35, 8], [27, 4]] as const) {
+  for (const [a, b] of [
+    [42, 7],
+    [35, 8],
+    [27, 4],
+  ] as const) {
     await page.getByRole('button', { name: 'subtract', exact: true }).click();
     await page.getByLabel('First number').fill(String(a));
     await page.getByLabel('Second number').fill(String(b));

@@ -8,7 +8,9 @@ test.describe.configure({ mode: 'serial' });
 
 test.beforeAll(async ({ request }) => {
   await request.delete('/api/v1/workspace?confirm=empty');
-  await request.post(`/api/v1/imports/roster?today=${today}`, { data: { base64: readFileSync('examples/roster.csv').toString('base64'), commit: true } });
+  await request.post(`/api/v1/imports/roster?today=${today}`, {
+    data: { base64: readFileSync('examples/roster.csv').toString('base64'), commit: true },
+  });
 });
 
 test.afterAll(async ({ request }) => {
@@ -81,7 +83,11 @@ test('the group is one picture, with who can sit together, and goes onto paper',
   await expect(page.getByRole('columnheader', { name: 'Pairs of ten' })).toBeAttached();
   const download = page.waitForEvent('download');
   await page.getByRole('link', { name: 'PDF' }).click();
-  expect(readFileSync((await (await download).path())!).subarray(0, 5).toString()).toBe('%PDF-');
+  expect(
+    readFileSync((await (await download).path())!)
+      .subarray(0, 5)
+      .toString(),
+  ).toBe('%PDF-');
 });
 
 test('a framework comes in, its surest ties are accepted, and it goes out again', async ({ page }) => {

@@ -1,6 +1,20 @@
 import { expect, test } from '@playwright/test';
 
-const places = ['/shelf', '/shelf/import', '/shelf/library', '/learners', '/learners/import', '/learners/evidence', '/learners/group', '/learners/skills', '/learners/frameworks', '/plan', '/prep', '/play', '/review'];
+const places = [
+  '/shelf',
+  '/shelf/import',
+  '/shelf/library',
+  '/learners',
+  '/learners/import',
+  '/learners/evidence',
+  '/learners/group',
+  '/learners/skills',
+  '/learners/frameworks',
+  '/plan',
+  '/prep',
+  '/play',
+  '/review',
+];
 
 for (const path of places) {
   test(`${path} holds under its content-security policy`, async ({ page }) => {
@@ -9,7 +23,9 @@ for (const path of places) {
     page.on('pageerror', (e) => complaints.push(e.message));
     const response = (await page.goto(path))!;
     expect(response.status()).toBe(200);
-    const policy = response.headers()['content-security-policy'] ?? (await page.locator('meta[http-equiv="content-security-policy"]').getAttribute('content'));
+    const policy =
+      response.headers()['content-security-policy'] ??
+      (await page.locator('meta[http-equiv="content-security-policy"]').getAttribute('content'));
     expect(policy).toContain("script-src 'self'");
     expect(policy).not.toContain('unsafe');
     await expect(page.getByRole('navigation', { name: 'Places' }).locator('[aria-current="page"]')).toHaveCount(1);

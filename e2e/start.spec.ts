@@ -26,7 +26,9 @@ test('a taken port is told in one line', async () => {
 test('a second process on one data directory is told in one line', async () => {
   const { code, text } = await run(['scripts/start.mjs', '--port', String(port + 1), '--data', 'test-results/workspace']);
   expect(code).toBe(1);
-  expect(text.trim()).toMatch(/^Another Zeitgeber is already using .*workspace\. Close it first, or choose another place with --data DIR\.$/);
+  expect(text.trim()).toMatch(
+    /^Another Zeitgeber is already using .*workspace\. Close it first, or choose another place with --data DIR\.$/,
+  );
 });
 
 test('an address beyond this machine is refused', async () => {

@@ -73,7 +73,9 @@ for (const [id, name, answers] of [
   test(`${name} is placed in a minute`, async ({ page }) => {
     await page.goto(at(`/learners/${id}/place`));
     await expect(page.getByRole('heading', { name: `Where is ${name}?` })).toBeVisible();
-    await expect(page.getByRole('button', { name: 'can', exact: true }).or(page.getByRole('heading', { name: 'Enough for now' }))).toBeVisible();
+    await expect(
+      page.getByRole('button', { name: 'can', exact: true }).or(page.getByRole('heading', { name: 'Enough for now' })),
+    ).toBeVisible();
     for (const [i, answer] of answers.entries()) {
       const asked = await page.getByRole('heading', { level: 2 }).first().innerText();
       if (asked === 'Enough for now') break;
@@ -166,11 +168,17 @@ test('a child is dragged, told what breaks, and locks survive planning again', a
   await page.getByRole('button', { name: 'Undo' }).click();
   // Fix the first table of round one, plan again: it is still there.
   const game = (await fromCell.getByRole('button').first().textContent())!;
-  const seated = await fromCell.locator('[data-learner]').evaluateAll((list) => list.map((e) => (e as HTMLElement).dataset['learner']!).sort());
+  const seated = await fromCell
+    .locator('[data-learner]')
+    .evaluateAll((list) => list.map((e) => (e as HTMLElement).dataset['learner']!).sort());
   await fromCell.getByRole('button', { name: /^Fix/ }).click();
   await page.getByRole('button', { name: 'Plan again' }).click();
   await expect(page.getByText('Planned again around what is fixed.')).toBeVisible({ timeout: 60_000 });
-  const kept = page.getByRole('table').locator('tbody tr td:nth-child(2)').filter({ has: page.getByRole('button', { name: game, exact: true }) }).first();
+  const kept = page
+    .getByRole('table')
+    .locator('tbody tr td:nth-child(2)')
+    .filter({ has: page.getByRole('button', { name: game, exact: true }) })
+    .first();
   for (const l of seated) await expect(kept.locator(`[data-learner="${l}"]`)).toBeVisible();
 });
 
@@ -187,10 +195,16 @@ test('the gather list is ticked and stays ticked', async ({ page }) => {
 test('the session is noted on a phone, and the map moves for the right reason', async ({ page }) => {
   await page.setViewportSize({ width: 390, height: 800 });
   await page.goto(at(`/play?plan=${plan}`));
-  await page.getByRole('button', { name: /^Table 1/ }).first().click();
+  await page
+    .getByRole('button', { name: /^Table 1/ })
+    .first()
+    .click();
   const seat = page.locator('section[aria-label]').first();
   const name = (await seat.getAttribute('aria-label'))!;
-  const skill = await seat.getByRole('combobox').first().evaluate((s: HTMLSelectElement) => ({ id: s.value, title: s.selectedOptions[0]!.textContent! }));
+  const skill = await seat
+    .getByRole('combobox')
+    .first()
+    .evaluate((s: HTMLSelectElement) => ({ id: s.value, title: s.selectedOptions[0]!.textContent! }));
   await seat.getByRole('button', { name: 'on their own' }).click();
   await seat.getByRole('button', { name: 'knew it' }).click();
   const second = page.locator('section[aria-label]').nth(1);
@@ -203,8 +217,14 @@ test('the session is noted on a phone, and the map moves for the right reason', 
   // Nothing is lost when the page is left by accident.
   page.once('dialog', (d) => void d.accept());
   await page.reload();
-  await page.getByRole('button', { name: /^Table 1/ }).first().click();
-  await expect(page.locator('section[aria-label]').first().getByRole('button', { name: 'on their own' })).toHaveAttribute('aria-pressed', 'true');
+  await page
+    .getByRole('button', { name: /^Table 1/ })
+    .first()
+    .click();
+  await expect(page.locator('section[aria-label]').first().getByRole('button', { name: 'on their own' })).toHaveAttribute(
+    'aria-pressed',
+    'true',
+  );
   const width = await page.evaluate(() => document.documentElement.scrollWidth);
   expect(width).toBeLessThanOrEqual(390);
   await page.getByRole('button', { name: 'Done here' }).click();
@@ -212,7 +232,10 @@ test('the session is noted on a phone, and the map moves for the right reason', 
   await page.goto(at(`/play?plan=${plan}`));
   await page.getByRole('button', { name: 'The session is over' }).click();
   await expect(page.getByRole('heading', { name: 'What moved' })).toBeVisible();
-  const moved = page.getByRole('listitem').filter({ has: page.getByRole('link', { name: skill.title, exact: true }) }).filter({ hasText: 'on their own, knew it' });
+  const moved = page
+    .getByRole('listitem')
+    .filter({ has: page.getByRole('link', { name: skill.title, exact: true }) })
+    .filter({ hasText: 'on their own, knew it' });
   await expect(moved.first()).toContainText('Noted by a helper: on their own, knew it');
   await page.setViewportSize({ width: 1280, height: 800 });
   await moved.first().getByRole('link', { name: skill.title }).click();

@@ -9,7 +9,9 @@ const sources = ['src', 'data', 'bench', 'scripts', 'public', 'astro.config.mjs'
 export async function buildAll({ force = false } = {}) {
   if (!force && existsSync(stamp) && statSync(stamp).mtimeMs > newest(sources)) return;
   console.log('Building …');
-  const run = spawnSync(process.execPath, ['node_modules/astro/astro.js', 'build', '--silent'], { stdio: ['ignore', 'inherit', 'inherit'] });
+  const run = spawnSync(process.execPath, ['node_modules/astro/astro.js', 'build', '--silent'], {
+    stdio: ['ignore', 'inherit', 'inherit'],
+  });
   if (run.status !== 0) stop('The build failed; see the lines above.');
   const { buildWorkers } = await import('./buildWorkers.mjs');
   await buildWorkers();

@@ -3,7 +3,12 @@ import { build } from 'esbuild';
 /** Bundles what runs outside the web build: node workers and the demo seed. */
 export async function buildWorkers() {
   await build({
-    entryPoints: { 'workers/task.worker': 'src/workers/node/task.worker.ts', 'scripts/seedDemo': 'src/demo/seedDemo.ts', 'scripts/bench': 'bench/main.ts', 'scripts/profileLibrary': 'src/demo/profileLibrary.ts' },
+    entryPoints: {
+      'workers/task.worker': 'src/workers/node/task.worker.ts',
+      'scripts/seedDemo': 'src/demo/seedDemo.ts',
+      'scripts/bench': 'bench/main.ts',
+      'scripts/profileLibrary': 'src/demo/profileLibrary.ts',
+    },
     outdir: 'dist',
     outExtension: { '.js': '.mjs' },
     bundle: true,

@@ -11,4 +11,7 @@ mkdirSync('.astro', { recursive: true });
 writeFileSync('.astro/settings.json', JSON.stringify({ checkUpdates: { enabled: false } }));
 const { buildWorkers } = await import('./buildWorkers.mjs');
 await buildWorkers();
-spawn(process.execPath, ['node_modules/astro/astro.js', 'dev', '--host', options.host, '--port', String(options.port)], { stdio: 'inherit', env: { ...process.env, ZEITGEBER_DATA: resolve(options.data) } });
+spawn(process.execPath, ['node_modules/astro/astro.js', 'dev', '--host', options.host, '--port', String(options.port)], {
+  stdio: 'inherit',
+  env: { ...process.env, ZEITGEBER_DATA: resolve(options.data) },
+});

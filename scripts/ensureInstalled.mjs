@@ -20,11 +20,20 @@ export function ensureInstalled() {
   if (major < 20 || (major === 20 && minor < 19)) stop(`Zeitgeber needs Node 20.19 or newer; this is ${process.versions.node}.`);
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === lockHash() && sqliteWorks()) return;
   console.log('Installing what is missing. The first time this takes a few minutes, because a database library is compiled.');
-  const run = spawnSync('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error'], { stdio: ['ignore', 'inherit', 'inherit'], shell: process.platform === 'win32' });
-  if (run.status !== 0) stop(hasCompiler() ? 'Installing failed; see the lines above. Is the package registry within reach?' : 'Installing failed: a C++ compiler is missing. Install python3, make and g++ (or your system’s build tools) and try again.');
+  const run = spawnSync('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error'], {
+    stdio: ['ignore', 'inherit', 'inherit'],
+    shell: process.platform === 'win32',
+  });
+  if (run.status !== 0)
+    stop(
+      hasCompiler()
+        ? 'Installing failed; see the lines above. Is the package registry within reach?'
+        : 'Installing failed: a C++ compiler is missing. Install python3, make and g++ (or your system’s build tools) and try again.',
+    );
   if (!sqliteWorks()) {
     spawnSync('npm', ['rebuild', 'better-sqlite3', '--build-from-source'], { stdio: ['ignore', 'ignore', 'inherit'] });
-    if (!sqliteWorks()) stop('The database library could not be compiled. Install python3, make and g++ (or your system’s build tools) and try again.');
+    if (!sqliteWorks())
+      stop('The database library could not be compiled. Install python3, make and g++ (or your system’s build tools) and try again.');
   }
   writeFileSync(stamp, lockHash());
 }

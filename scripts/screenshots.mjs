@@ -2,7 +2,16 @@ import { chromium } from '@playwright/test';
 
 /** Takes the README's pictures anew from a running demo: node scripts/screenshots.mjs http://127.0.0.1:4321 */
 const base = process.argv[2] ?? 'http://127.0.0.1:4321';
-const flags = ['--headless', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'];
+const flags = [
+  '--headless',
+  '--no-sandbox',
+  '--disable-gpu',
+  '--disable-quic',
+  '--no-first-run',
+  '--disable-background-networking',
+  '--disable-component-update',
+  '--disable-sync',
+];
 const browser = await chromium.launch({ executablePath: process.env.CHROMIUM_PATH ?? '/usr/bin/chromium', args: flags });
 const { items } = await (await fetch(`${base}/api/v1/plans`)).json();
 const next = items.find((p) => !p.playedAt && !p.forecast) ?? items[0];
@@ -22,7 +31,16 @@ const pictures = [
   ['term', '/plan'],
   ['plan', `/plan/${next.id}`],
   ['prep', `/prep?plan=${next.id}`],
-  ['play', `/play?plan=${next.id}`, { width: 390, height: 800 }, (page) => page.getByRole('button', { name: /^Table 1/ }).first().click()],
+  [
+    'play',
+    `/play?plan=${next.id}`,
+    { width: 390, height: 800 },
+    (page) =>
+      page
+        .getByRole('button', { name: /^Table 1/ })
+        .first()
+        .click(),
+  ],
   ['review', '/review'],
 ];
 /** A line that was hardly asked about, and two answers. */

@@ -18,7 +18,8 @@ export function readOptions(argv, usual = {}) {
     else stop(`"${word}" is not an option here. Options: --data DIR, --port N, --reset.`);
   }
   if (!Number.isInteger(options.port) || options.port < 1 || options.port > 65535) stop(`--port takes a number from 1 to 65535.`);
-  if (!loopback.has(options.host)) stop(`Zeitgeber only listens on this machine (127.0.0.1) until sharing exists; --host ${options.host} is refused.`);
+  if (!loopback.has(options.host))
+    stop(`Zeitgeber only listens on this machine (127.0.0.1) until sharing exists; --host ${options.host} is refused.`);
   return options;
 }
 

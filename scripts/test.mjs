@@ -11,9 +11,17 @@ rmSync('test-results/e2e.json', { force: true });
 let passed = 0;
 let failed = 0;
 
-check('types', ['node_modules/astro/astro.js', 'sync'], ['node_modules/typescript/bin/tsc', '--noEmit']);
+check('format', ['node_modules/prettier/bin/prettier.cjs', '--check', '.']);
+check('types', ['scripts/types.mjs']);
 check('lint', ['node_modules/eslint/bin/eslint.js', '.']);
-check('structure', ['node_modules/dependency-cruiser/bin/dependency-cruise.mjs', 'src', '--config', '.dependency-cruiser.cjs', '--output-type', 'err']);
+check('structure', [
+  'node_modules/dependency-cruiser/bin/dependency-cruise.mjs',
+  'src',
+  '--config',
+  '.dependency-cruiser.cjs',
+  '--output-type',
+  'err',
+]);
 unit();
 check('build', ['scripts/build.mjs']);
 if (failed === 0 || existsSync('dist/server/entry.mjs')) endToEnd();
@@ -32,7 +40,13 @@ function check(name, ...commands) {
 
 function unit() {
   console.log('\nunit');
-  const good = run(['node_modules/vitest/vitest.mjs', 'run', '--reporter=default', '--reporter=json', '--outputFile.json=test-results/unit.json']);
+  const good = run([
+    'node_modules/vitest/vitest.mjs',
+    'run',
+    '--reporter=default',
+    '--reporter=json',
+    '--outputFile.json=test-results/unit.json',
+  ]);
   const report = read('test-results/unit.json');
   passed += report?.numPassedTests ?? 0;
   failed += report?.numFailedTests ?? 0;
@@ -55,11 +69,16 @@ function read(file) {
 function ensureChromium() {
   const path = process.env.CHROMIUM_PATH ?? '/usr/bin/chromium';
   if (existsSync(path)) return;
-  const mayInstall = process.platform === 'linux' && process.getuid?.() === 0 && spawnSync('apt-get', ['--version'], { stdio: 'ignore' }).status === 0;
+  const mayInstall =
+    process.platform === 'linux' && process.getuid?.() === 0 && spawnSync('apt-get', ['--version'], { stdio: 'ignore' }).status === 0;
   if (mayInstall) {
     console.log('Installing Chromium for the end-to-end tests …');
     spawnSync('apt-get', ['update', '-qq'], { stdio: 'ignore' });
-    spawnSync('apt-get', ['install', '-y', '-qq', 'chromium'], { stdio: ['ignore', 'ignore', 'inherit'], env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' } });
+    spawnSync('apt-get', ['install', '-y', '-qq', 'chromium'], {
+      stdio: ['ignore', 'ignore', 'inherit'],
+      env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' },
+    });
   }
-  if (!existsSync(path)) stop('Chromium is missing for the end-to-end tests. Install your system’s chromium package, or set CHROMIUM_PATH to its executable.');
+  if (!existsSync(path))
+    stop('Chromium is missing for the end-to-end tests. Install your system’s chromium package, or set CHROMIUM_PATH to its executable.');
 }

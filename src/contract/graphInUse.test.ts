@@ -3,7 +3,19 @@ import { wantedBy } from '../core/skills/skill';
 import { graphInUse, graphWith, useOwnAdditions } from './graphInUse';
 import { shippedGraph } from './shippedData';
 
-const own = { id: 'sums-to-nine', title: 'Sums to nine', short: 'to 9', looksLike: '', strand: 'add', nature: 'by-heart' as const, wantedAt: { us: 6.9, england: 6 }, prerequisites: [{ id: 'add-in-5', sort: 'idea' as const }], codes: [], predicate: { op: 'add' as const, result: [9, 9] as const }, slips: [] };
+const own = {
+  id: 'sums-to-nine',
+  title: 'Sums to nine',
+  short: 'to 9',
+  looksLike: '',
+  strand: 'add',
+  nature: 'by-heart' as const,
+  wantedAt: { us: 6.9, england: 6 },
+  prerequisites: [{ id: 'add-in-5', sort: 'idea' as const }],
+  codes: [],
+  predicate: { op: 'add' as const, result: [9, 9] as const },
+  slips: [],
+};
 
 afterEach(() => useOwnAdditions({ skills: [], edges: [] }));
 
@@ -30,7 +42,11 @@ describe('the graph in use', () => {
   });
   it.each([
     ['a circle', { skills: [own], edges: [{ skill: 'add-in-5', needs: 'sums-to-nine', sort: 'idea' as const }] }, 'cycle'],
-    ['an unknown prerequisite', { skills: [{ ...own, prerequisites: [{ id: 'nowhere', sort: 'idea' as const }] }], edges: [] }, 'unknown-skill'],
+    [
+      'an unknown prerequisite',
+      { skills: [{ ...own, prerequisites: [{ id: 'nowhere', sort: 'idea' as const }] }], edges: [] },
+      'unknown-skill',
+    ],
     ['an id that is taken', { skills: [{ ...own, id: 'make-ten' }], edges: [] }, 'duplicate'],
   ])('refuses %s and stays as it was', (_, additions, code) => {
     expect(graphWith(additions)).toMatchObject({ ok: false, problem: { code } });

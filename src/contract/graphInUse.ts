@@ -19,8 +19,16 @@ let graph: SkillGraph | null = null;
 export function graphWith(additions: OwnAdditions): Result<SkillGraph> {
   const extended = (s: Skill): Skill => {
     const more = additions.edges.filter((e) => e.skill === s.id && !s.prerequisites.some((p) => p.id === e.needs));
-    const norms = Object.entries(additions.norms ?? {}).flatMap(([framework, ages]) => (ages[s.id] === undefined ? [] : [[framework, ages[s.id]!] as const]));
-    return more.length + norms.length === 0 ? s : { ...s, wantedAt: { ...s.wantedAt, ...Object.fromEntries(norms) }, prerequisites: [...s.prerequisites, ...more.map((e) => ({ id: e.needs, sort: e.sort }))] };
+    const norms = Object.entries(additions.norms ?? {}).flatMap(([framework, ages]) =>
+      ages[s.id] === undefined ? [] : [[framework, ages[s.id]!] as const],
+    );
+    return more.length + norms.length === 0
+      ? s
+      : {
+          ...s,
+          wantedAt: { ...s.wantedAt, ...Object.fromEntries(norms) },
+          prerequisites: [...s.prerequisites, ...more.map((e) => ({ id: e.needs, sort: e.sort }))],
+        };
   };
   return skillGraph(
     shippedSkillFiles.map((file) => {

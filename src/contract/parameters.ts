@@ -23,8 +23,14 @@ function checkShape(mechanism: Mechanism, parameters: object, prefix: string): R
   const validate = validatorOf(mechanism);
   if (validate(parameters)) return ok(null);
   const error = validate.errors![0]!;
-  const name = error.keyword === 'additionalProperties' ? (error.params as { additionalProperty: string }).additionalProperty : error.instancePath.slice(1).replaceAll('/', '.');
-  const why = error.keyword === 'additionalProperties' ? `${mechanism.title} has no parameter "${name}".` : `"${name}" ${error.message}${error.keyword === 'enum' ? `: ${(error.params as { allowedValues: unknown[] }).allowedValues.join(', ')}` : ''}.`;
+  const name =
+    error.keyword === 'additionalProperties'
+      ? (error.params as { additionalProperty: string }).additionalProperty
+      : error.instancePath.slice(1).replaceAll('/', '.');
+  const why =
+    error.keyword === 'additionalProperties'
+      ? `${mechanism.title} has no parameter "${name}".`
+      : `"${name}" ${error.message}${error.keyword === 'enum' ? `: ${(error.params as { allowedValues: unknown[] }).allowedValues.join(', ')}` : ''}.`;
   return fail({ code: 'out-of-range', field: `${prefix}${name}`, message: why });
 }
 
@@ -41,17 +47,26 @@ export function checkParameters(mechanismId: string, parameters: object): Result
 }
 
 /** Checks a whole table: every seat's parameters, then what seats may not do together. */
-export function checkTable(mechanismId: string, parameters: object, seats: number | readonly SeatRequest[]): Result<{ mechanism: Mechanism; seats: Seat<object>[] }> {
+export function checkTable(
+  mechanismId: string,
+  parameters: object,
+  seats: number | readonly SeatRequest[],
+): Result<{ mechanism: Mechanism; seats: Seat<object>[] }> {
   const base = checkParameters(mechanismId, parameters);
   if (!base.ok) return base;
   const mechanism = mechanismById(mechanismId)!;
   const count = typeof seats === 'number' ? seats : seats.length;
   if (!Number.isInteger(count) || count < mechanism.seats.min || count > mechanism.seats.max)
-    return fail({ code: 'out-of-range', field: 'seats', message: `${mechanism.title} is played by ${mechanism.seats.min} to ${mechanism.seats.max}, not ${count}.` });
+    return fail({
+      code: 'out-of-range',
+      field: 'seats',
+      message: `${mechanism.title} is played by ${mechanism.seats.min} to ${mechanism.seats.max}, not ${count}.`,
+    });
   const list = typeof seats === 'number' ? [] : seats;
   for (const [i, seat] of list.entries()) {
     const rate = seat.errorRate ?? DEFAULT_ERROR_RATE;
-    if (!(rate >= 0 && rate <= 1)) return fail({ code: 'out-of-range', field: `seats.${i}.errorRate`, message: 'An error rate lies between 0 and 1.' });
+    if (!(rate >= 0 && rate <= 1))
+      return fail({ code: 'out-of-range', field: `seats.${i}.errorRate`, message: 'An error rate lies between 0 and 1.' });
     const own = seat.parameters ?? {};
     const shape = checkShape(mechanism, own, `seats.${i}.parameters.`);
     if (!shape.ok) return shape;

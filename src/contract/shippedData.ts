@@ -12,7 +12,18 @@ import patterns from '../../data/skills/9-patterns.json';
 import shapes from '../../data/skills/10-shapes.json';
 import kinds from '../../data/kinds/kinds.json';
 
-export const shippedSkillFiles = [counting, bonds, add, subtract, placeValue, multiply, fractions, measuring, patterns, shapes] as unknown as readonly SkillFile[];
+export const shippedSkillFiles = [
+  counting,
+  bonds,
+  add,
+  subtract,
+  placeValue,
+  multiply,
+  fractions,
+  measuring,
+  patterns,
+  shapes,
+] as unknown as readonly SkillFile[];
 
 let graph: SkillGraph | null = null;
 

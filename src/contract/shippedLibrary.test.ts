@@ -51,17 +51,37 @@ describe('the shipped library', () => {
     expect(profile.minutes[1], `${name} takes ${profile.minutes[1]} minutes`).toBeLessThan(variant.minutes * 2);
   });
 
-  it.each(all.filter((_, i) => i % 17 === 3).map((v) => [v.name, v] as const))('%s is profiled anew to the same numbers', (_name, { game, variant }) => {
-    const table = checkTable(game.mechanism, variant.parameters, usualSeats(variant.players));
-    if (!table.ok) throw new Error(table.problem.message);
-    const sim = new Simulation(table.value.mechanism, table.value.seats, shippedGraph(), { seed: librarySeed, precision: libraryPrecision });
-    while (!sim.advance());
-    expect(profileSummary(simulationResult(sim))).toEqual(shippedProfile(game.id, variant.id));
-  });
+  it.each(all.filter((_, i) => i % 17 === 3).map((v) => [v.name, v] as const))(
+    '%s is profiled anew to the same numbers',
+    (_name, { game, variant }) => {
+      const table = checkTable(game.mechanism, variant.parameters, usualSeats(variant.players));
+      if (!table.ok) throw new Error(table.problem.message);
+      const sim = new Simulation(table.value.mechanism, table.value.seats, shippedGraph(), {
+        seed: librarySeed,
+        precision: libraryPrecision,
+      });
+      while (!sim.advance());
+      expect(profileSummary(simulationResult(sim))).toEqual(shippedProfile(game.id, variant.id));
+    },
+  );
 
   // Common practice, no source: names and themes a co-op of all faiths and tastes can share.
   it('keeps to its own world', () => {
     const text = JSON.stringify(shippedLibrary).toLowerCase();
-    for (const word of ['egg hunt', 'zeus', 'ice cream', 'pirate', 'hockey', 'enchanted', 'queen', 'buses', 'swamp', 'flies', 'pumpkin', 'corner']) expect(text).not.toContain(word);
+    for (const word of [
+      'egg hunt',
+      'zeus',
+      'ice cream',
+      'pirate',
+      'hockey',
+      'enchanted',
+      'queen',
+      'buses',
+      'swamp',
+      'flies',
+      'pumpkin',
+      'corner',
+    ])
+      expect(text).not.toContain(word);
   });
 });

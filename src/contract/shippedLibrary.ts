@@ -31,7 +31,17 @@ export interface LibraryGame {
   readonly variants: readonly LibraryVariant[];
 }
 
-export const shippedLibrary = [addAndSubtract, bonds, counting, fractions, groups, thinking, placeValue, shapes, measuring].flat() as unknown as readonly LibraryGame[];
+export const shippedLibrary = [
+  addAndSubtract,
+  bonds,
+  counting,
+  fractions,
+  groups,
+  thinking,
+  placeValue,
+  shapes,
+  measuring,
+].flat() as unknown as readonly LibraryGame[];
 
 /** Seed and precision of the committed profiles; `npm run profiles` makes them anew. */
 export const librarySeed = 7;

@@ -36,22 +36,68 @@ export async function seedDemo(today: string): Promise<void> {
   for (const [kind, quantity] of Object.entries(demoStock)) setStock(db, kind, quantity);
   const people = demoLearners.map((l): Inhabitant => {
     const born = new Date(Date.parse(today) - l.ageMonths * 30.4375 * dayMs).toISOString().slice(0, 7);
-    const { id } = createLearner(db, { nickname: l.nickname, born, framework: l.framework ?? 'us', group: l.group, supportsInUse: [...(l.supportsInUse ?? [])], permanentSupports: [...(l.permanentSupports ?? [])], actions: [...(l.actions ?? [])] }, start, noon(start));
-    const facts = { born, framework: l.framework ?? 'us', permanentSupports: l.permanentSupports ?? [], supportsInUse: l.supportsInUse ?? [] } as const;
+    const { id } = createLearner(
+      db,
+      {
+        nickname: l.nickname,
+        born,
+        framework: l.framework ?? 'us',
+        group: l.group,
+        supportsInUse: [...(l.supportsInUse ?? [])],
+        permanentSupports: [...(l.permanentSupports ?? [])],
+        actions: [...(l.actions ?? [])],
+      },
+      start,
+      noon(start),
+    );
+    const facts = {
+      born,
+      framework: l.framework ?? 'us',
+      permanentSupports: l.permanentSupports ?? [],
+      supportsInUse: l.supportsInUse ?? [],
+    } as const;
     return settle(id, l, facts, ageOn(born, start), seedOfWorld);
   });
   const weekday = (day: string): number => new Date(day).getUTCDay() || 7;
   const monday = daysBefore(start, weekday(start) - 1);
-  putTerm(db, { title: 'Signal Box co-op', starts: monday, ends: daysBefore(monday, -7 * weeksInTerm + 1), weekdays: [weekday(today), weekday(daysBefore(today, 4))], startsAt: '10:00', rounds: 3, minutes: 15, tables: 4, helpers: 3 });
+  putTerm(db, {
+    title: 'Signal Box co-op',
+    starts: monday,
+    ends: daysBefore(monday, -7 * weeksInTerm + 1),
+    weekdays: [weekday(today), weekday(daysBefore(today, 4))],
+    startsAt: '10:00',
+    rounds: 3,
+    minutes: 15,
+    tables: 4,
+    helpers: 3,
+  });
   db.delete(meetings).where(lt(meetings.date, start)).run();
   for (const who of people) addEvidence(db, placed(who, start, seedOfWorld), today, noon(today));
   await offersOf(db);
-  const past = db.select().from(meetings).all().map((m) => m.date).filter((d) => d < today).sort();
+  const past = db
+    .select()
+    .from(meetings)
+    .all()
+    .map((m) => m.date)
+    .filter((d) => d < today)
+    .sort();
   for (const [i, day] of past.entries()) {
     await playedSession(db, day, start, people, seedOfWorld, i);
     if (i % 4 === 3) for (const who of people) checkInOn(who, day);
   }
-  const job = await (await startPlan(db, sessionRequest(today, people.map((p) => p.id), seedOfWorld, 1), today, noon(today))).finished;
+  const job = await (
+    await startPlan(
+      db,
+      sessionRequest(
+        today,
+        people.map((p) => p.id),
+        seedOfWorld,
+        1,
+      ),
+      today,
+      noon(today),
+    )
+  ).finished;
   if (job.status !== 'done') throw new Error(job.problem?.message);
   // Profiles at the sizes the plans use, so that no page waits for them.
   for (const p of db.select().from(plans).where(eq(plans.date, today)).all()) await wirePlan(db, p);
@@ -59,7 +105,9 @@ export async function seedDemo(today: string): Promise<void> {
 
   /** The sheet is about what was noted last. */
   function checkInOn(who: Inhabitant, day: string): void {
-    const last = evidenceOf(db, who.id).filter((e) => e.kind === 'note').at(-1);
+    const last = evidenceOf(db, who.id)
+      .filter((e) => e.kind === 'note')
+      .at(-1);
     if (last) checkIn(db, who, day, start, last.skill, seedOfWorld);
   }
 }

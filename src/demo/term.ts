@@ -52,14 +52,35 @@ export function placed(who: Inhabitant, day: string, seed: number): EvidenceInpu
       if (!next) break;
       const at = `${day}T09:${String(out.length).padStart(2, '0')}:00.000Z`;
       const { result } = answerOf(who.truth, next.skill, 0, nature, 3, rng);
-      seeEvidence(graph, who.facts, map, { id: `q${out.length}`, at, kind: 'placement', skill: graph.skills[next.skill]!.id, result, correct: null, total: null, how: null, support: null, items: [], by: { role: 'organiser', ownChild: false } });
+      seeEvidence(graph, who.facts, map, {
+        id: `q${out.length}`,
+        at,
+        kind: 'placement',
+        skill: graph.skills[next.skill]!.id,
+        result,
+        correct: null,
+        total: null,
+        how: null,
+        support: null,
+        items: [],
+        by: { role: 'organiser', ownChild: false },
+      });
       out.push({ learner: who.id, at, kind: 'placement', skill: graph.skills[next.skill]!.id, result, by: { role: 'organiser' } });
     }
   }
   return out;
 }
 
-export const sessionRequest = (date: string, present: string[], seed: number, seconds: number) => ({ date, present, rounds: 3, minutes: 15, tables: 4, helpers: 3, seed, seconds });
+export const sessionRequest = (date: string, present: string[], seed: number, seconds: number) => ({
+  date,
+  present,
+  rounds: 3,
+  minutes: 15,
+  tables: 4,
+  helpers: 3,
+  seed,
+  seconds,
+});
 
 const notedShare = 0.85;
 const awayShare = 0.08;
@@ -67,13 +88,34 @@ const answersWatched = 6;
 const itemsKept = 5;
 
 /** Plans a past day, plays it, and notes what helpers would have noted. */
-export async function playedSession(db: Db, day: string, start: string, people: readonly Inhabitant[], seed: number, stream: number): Promise<void> {
+export async function playedSession(
+  db: Db,
+  day: string,
+  start: string,
+  people: readonly Inhabitant[],
+  seed: number,
+  stream: number,
+): Promise<void> {
   const rng = createRng(seed, stream);
   const present = people.filter(() => uniform(rng) >= awayShare);
-  const job = await (await startPlan(db, sessionRequest(day, present.map((p) => p.id), seed + stream, 0.4), day, `${day}T09:00:00.000Z`)).finished;
+  const job = await (
+    await startPlan(
+      db,
+      sessionRequest(
+        day,
+        present.map((p) => p.id),
+        seed + stream,
+        0.4,
+      ),
+      day,
+      `${day}T09:00:00.000Z`,
+    )
+  ).finished;
   if (job.status !== 'done') throw new Error(job.problem?.message);
   const plan = planById(db, job.result!.plan);
-  const wired = (await wirePlan(db, plan)) as { rounds: { tables: { seats: { learner: string; variant: string; doses: { skill: string }[] }[] }[] }[] };
+  const wired = (await wirePlan(db, plan)) as {
+    rounds: { tables: { seats: { learner: string; variant: string; doses: { skill: string }[] }[] }[] }[];
+  };
   const notes: EvidenceInput[] = [];
   const days = daysFrom(start, day);
   wired.rounds.forEach((round, r) => {
@@ -81,25 +123,45 @@ export async function playedSession(db: Db, day: string, start: string, people: 
       const who = people.find((p) => p.id === seat.learner)!;
       const k = shippedGraph().indexOf.get(seat.doses[0]?.skill ?? '');
       if (k === undefined) continue;
-      if (uniform(rng) < notedShare) notes.push({ learner: who.id, at: `${day}T${String(10 + Math.floor((r * 20 + 12) / 60)).padStart(2, '0')}:${String((r * 20 + 12) % 60).padStart(2, '0')}:00Z`, kind: 'note', ...noted(who, k, days, rng), variant: seat.variant, session: plan.id, by: { role: 'helper' } });
+      if (uniform(rng) < notedShare)
+        notes.push({
+          learner: who.id,
+          at: `${day}T${String(10 + Math.floor((r * 20 + 12) / 60)).padStart(2, '0')}:${String((r * 20 + 12) % 60).padStart(2, '0')}:00Z`,
+          kind: 'note',
+          ...noted(who, k, days, rng),
+          variant: seat.variant,
+          session: plan.id,
+          by: { role: 'helper' },
+        });
       practise(shippedGraph(), who.truth, k, days, nature);
     }
   });
   if (notes.length > 0) addEvidence(db, notes, day, `${day}T12:00:00.000Z`);
-  db.update(plans).set({ playedAt: `${day}T11:00:00.000Z` }).where(eq(plans.id, plan.id)).run();
+  db.update(plans)
+    .set({ playedAt: `${day}T11:00:00.000Z` })
+    .where(eq(plans.id, plan.id))
+    .run();
 }
 
 function noted(who: Inhabitant, k: number, day: number, rng: Rng): Pick<EvidenceInput, 'skill' | 'result' | 'how' | 'support' | 'items'> {
   const { result, how, support } = answerOf(who.truth, k, day, nature, answersWatched, rng);
   const items = answered(who, k, day, itemsKept, rng);
-  return { skill: shippedGraph().skills[k]!.id, result, ...(how ? { how } : {}), ...(support ? { support: support === 'hint' ? 'hint' : (who.supports[0] ?? 'fingers') } : {}), items };
+  return {
+    skill: shippedGraph().skills[k]!.id,
+    result,
+    ...(how ? { how } : {}),
+    ...(support ? { support: support === 'hint' ? 'hint' : (who.supports[0] ?? 'fingers') } : {}),
+    items,
+  };
 }
 
 /** Facts of a by-heart skill as they were answered: adding, taking away, times and sharing only. */
 function answered(who: Inhabitant, k: number, day: number, count: number, rng: Rng): NotedItem[] {
   const { predicate } = shippedGraph().skills[k]!;
   if (!predicate) return [];
-  const facts = exampleItems(predicate, count * 2, 1 + below(rng, 1000)).match.filter((i) => ['add', 'subtract', 'multiply', 'divide'].includes(i.op));
+  const facts = exampleItems(predicate, count * 2, 1 + below(rng, 1000)).match.filter((i) =>
+    ['add', 'subtract', 'multiply', 'divide'].includes(i.op),
+  );
   const p = chanceOfRight(who.truth, k, day, nature, false);
   return facts.slice(0, count).map((i) => ({ op: i.op, a: i.a, b: i.b, correct: uniform(rng) < p + (1 - p) * easeOf(i) }));
 }
@@ -119,6 +181,25 @@ export function checkIn(db: Db, who: Inhabitant, day: string, start: string, ski
   const items = answered(who, k, daysFrom(start, day), sheetItems, rng);
   const p = chanceOfRight(who.truth, k, daysFrom(start, day), nature, false);
   const total = items.length > 3 ? items.length : sheetItems;
-  const correct = items.length > 3 ? items.filter((i) => i.correct).length : Array.from({ length: total }, () => (uniform(rng) < p ? 1 : 0)).reduce<number>((a, b) => a + b, 0);
-  addEvidence(db, [{ learner: who.id, at: `${day}T11:30:00Z`, kind: 'check-in', skill, correct, total, items: items.length > 3 ? items : [], by: { role: 'organiser' } }], day, `${day}T12:00:00.000Z`);
+  const correct =
+    items.length > 3
+      ? items.filter((i) => i.correct).length
+      : Array.from({ length: total }, () => (uniform(rng) < p ? 1 : 0)).reduce<number>((a, b) => a + b, 0);
+  addEvidence(
+    db,
+    [
+      {
+        learner: who.id,
+        at: `${day}T11:30:00Z`,
+        kind: 'check-in',
+        skill,
+        correct,
+        total,
+        items: items.length > 3 ? items : [],
+        by: { role: 'organiser' },
+      },
+    ],
+    day,
+    `${day}T12:00:00.000Z`,
+  );
 }

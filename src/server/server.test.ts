@@ -31,7 +31,13 @@ describe('the database', () => {
   it('keeps everything when it is opened again', () => {
     createGame(db, { title: 'Owl Clock' }, now);
     db = place.openAgain();
-    expect(db.select().from(games).all().map((g) => g.title)).toEqual(['Owl Clock']);
+    expect(
+      db
+        .select()
+        .from(games)
+        .all()
+        .map((g) => g.title),
+    ).toEqual(['Owl Clock']);
   });
 });
 
@@ -55,9 +61,16 @@ describe('the shelf', () => {
     expect(problemOf(() => createGame(db, { title: ' owl  clock ' }, now))).toMatchObject({ code: 'duplicate', field: 'title' });
     updateGame(db, id, { notes: 'x' }, 1);
     expect(problemOf(() => updateGame(db, id, { notes: 'y' }, 1)).code).toBe('conflict');
-    expect(problemOf(() => createVariant(db, id, { title: 'v', mechanism: 'pair-memory', parameters: { sum: 30, lowestCard: 1, highestCard: 10 } }))).toMatchObject({ code: 'impossible-parameters', field: 'parameters.sum' });
+    expect(
+      problemOf(() =>
+        createVariant(db, id, { title: 'v', mechanism: 'pair-memory', parameters: { sum: 30, lowestCard: 1, highestCard: 10 } }),
+      ),
+    ).toMatchObject({ code: 'impossible-parameters', field: 'parameters.sum' });
     expect(problemOf(() => createVariant(db, id, { title: 'v', players: { min: 4, max: 2 } }))).toMatchObject({ field: 'players.max' });
-    expect(problemOf(() => createVariant(db, id, { title: 'v', materials: [{ kind: 'moonstone', quantity: 1 }] }))).toMatchObject({ code: 'unknown-kind', field: 'materials.0.kind' });
+    expect(problemOf(() => createVariant(db, id, { title: 'v', materials: [{ kind: 'moonstone', quantity: 1 }] }))).toMatchObject({
+      code: 'unknown-kind',
+      field: 'materials.0.kind',
+    });
     expect(db.select().from(variants).all()).toEqual([]);
   });
   it('brings a file in whole, or not at all, and takes it back in one step', () => {
@@ -77,13 +90,29 @@ describe('learners and what was seen of them', () => {
     const { id } = createLearner(db, { nickname: 'Wren', born: '2018-09', group: 'Larks' }, '2026-09-01', now);
     updateLearner(db, id, { group: 'Owls' }, 1, '2026-10-01');
     expect([groupOf(db, id, '2026-09-15'), groupOf(db, id, '2026-11-10')]).toEqual(['Larks', 'Owls']);
-    expect(db.select().from(memberships).all().map((m) => [m.from, m.to])).toEqual([['2026-09-01', '2026-10-01'], ['2026-10-01', null]]);
+    expect(
+      db
+        .select()
+        .from(memberships)
+        .all()
+        .map((m) => [m.from, m.to]),
+    ).toEqual([
+      ['2026-09-01', '2026-10-01'],
+      ['2026-10-01', null],
+    ]);
   });
   it('are told everything that is wrong with them at once', () => {
     createLearner(db, { nickname: 'Wren', born: '2018-09' }, today, now);
-    const problem = problemOf(() => createLearner(db, { nickname: 'wren', born: '1925-05', framework: 'moon', goals: ['make-ten', 'juggling'] }, today, now));
+    const problem = problemOf(() =>
+      createLearner(db, { nickname: 'wren', born: '1925-05', framework: 'moon', goals: ['make-ten', 'juggling'] }, today, now),
+    );
     expect(problem).toMatchObject({ code: 'duplicate', field: 'nickname' });
-    expect((problem.detail as { problems: { field: string }[] }).problems.map((p) => p.field)).toEqual(['nickname', 'born', 'framework', 'goals.1']);
+    expect((problem.detail as { problems: { field: string }[] }).problems.map((p) => p.field)).toEqual([
+      'nickname',
+      'born',
+      'framework',
+      'goals.1',
+    ]);
     const { id } = createLearner(db, { nickname: 'Fern', born: '2018-09' }, today, now);
     expect(problemOf(() => updateLearner(db, id, { nickname: 'Wren' }, 1, today))).toMatchObject({ field: 'nickname' });
     expect(updateLearner(db, id, { goals: ['make-ten'], likings: [] }, 1, today).version).toBe(2);
@@ -92,7 +121,12 @@ describe('learners and what was seen of them', () => {
   it('append, retract and never overwrite', () => {
     const { id } = createLearner(db, { nickname: 'Wren', born: '2018-09' }, today, now);
     const before = masteryOf(db, learnerById(db, id), today);
-    const { ids } = addEvidence(db, [{ learner: id, kind: 'note', skill: 'add-in-20', result: 'alone', by: { role: 'parent', ownChild: true } }], today, now);
+    const { ids } = addEvidence(
+      db,
+      [{ learner: id, kind: 'note', skill: 'add-in-20', result: 'alone', by: { role: 'parent', ownChild: true } }],
+      today,
+      now,
+    );
     expect(evidenceOf(db, id)[0]).toMatchObject({ byRole: 'parent', byOwnChild: true, skill: 'add-in-20' });
     retractEvidence(db, ids[0]!, 'wrong child', now);
     expect(masteryOf(db, learnerById(db, id), today)).toEqual(before);
@@ -104,12 +138,23 @@ describe('learners and what was seen of them', () => {
     addEvidence(db, [{ learner: id, kind: 'note', skill: 'add-in-20', result: 'alone' }], today, now);
     expect(problemOf(() => eraseLearner(db, id, 'wren')).field).toBe('confirm');
     expect(eraseLearner(db, id, 'Zaunkoenig').evidence).toBe(1);
-    for (const file of ['zeitgeber.sqlite', 'zeitgeber.sqlite-wal']) expect(readFileSync(join(place.directory, file)).toString('latin1').toLowerCase()).not.toContain('zaunkoenig');
+    for (const file of ['zeitgeber.sqlite', 'zeitgeber.sqlite-wal'])
+      expect(readFileSync(join(place.directory, file)).toString('latin1').toLowerCase()).not.toContain('zaunkoenig');
   });
 });
 
 describe('the term', () => {
-  const term = { title: 'Autumn', starts: '2026-11-02', ends: '2026-11-29', weekdays: [2, 5], startsAt: '10:00', rounds: 3, minutes: 15, tables: 4, helpers: 2 };
+  const term = {
+    title: 'Autumn',
+    starts: '2026-11-02',
+    ends: '2026-11-29',
+    weekdays: [2, 5],
+    startsAt: '10:00',
+    rounds: 3,
+    minutes: 15,
+    tables: 4,
+    helpers: 2,
+  };
   it('lays its meetings on the asked weekdays and tells past from ahead', () => {
     const { id, meetings } = putTerm(db, term);
     expect(meetings).toBe(8);

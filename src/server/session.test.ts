@@ -32,7 +32,14 @@ beforeAll(async () => {
   db = place.db;
   importShelf(db, readFileSync('examples/shelf.csv'), true, now);
   importRoster(db, readFileSync('examples/roster.csv'), true, today, now);
-  for (const [kind, n] of [['number-deck-1-10', 2], ['pip-die', 4], ['target-cards', 1], ['pair-cards', 2], ['dot-cards', 1]] as const) setStock(db, kind, n);
+  for (const [kind, n] of [
+    ['number-deck-1-10', 2],
+    ['pip-die', 4],
+    ['target-cards', 1],
+    ['pair-cards', 2],
+    ['dot-cards', 1],
+  ] as const)
+    setStock(db, kind, n);
   const job = await (await startPlan(db, shape(allLearners(db).map((l) => l.id)), today, now)).finished;
   if (job.status !== 'done') throw new Error(job.problem?.message);
   id = job.result!.plan;
@@ -75,13 +82,21 @@ describe('a stored session', () => {
     const plan = planById(db, id);
     const [first, ...rest] = plan.rounds[0]!.tables;
     const mover = first!.seats[0]!;
-    const edited = [{ tables: [{ ...first!, seats: first!.seats.slice(1) }, ...rest], resting: [mover.learner, ...plan.rounds[0]!.resting] }, plan.rounds[1]!];
+    const edited = [
+      { tables: [{ ...first!, seats: first!.seats.slice(1) }, ...rest], resting: [mover.learner, ...plan.rounds[0]!.resting] },
+      plan.rounds[1]!,
+    ];
     const whole = await completeRounds(db, plan, edited, today);
     expect(whole[1]).toEqual(plan.rounds[1]);
     const twice = [{ ...plan.rounds[0]!, resting: [mover.learner] }, plan.rounds[1]!];
     await expect(completeRounds(db, plan, twice, today)).rejects.toThrow(/placed twice/);
-    await expect(completeRounds(db, plan, [{ tables: [{ game: 'nowhere', seats: [{ learner: mover.learner }] }], resting: [] }], today)).rejects.toBeInstanceOf(ProblemError);
-    const crowd = [{ tables: [{ game: first!.game, seats: allLearners(db).map((l) => ({ learner: l.id })) }], resting: [] }, plan.rounds[1]!];
+    await expect(
+      completeRounds(db, plan, [{ tables: [{ game: 'nowhere', seats: [{ learner: mover.learner }] }], resting: [] }], today),
+    ).rejects.toBeInstanceOf(ProblemError);
+    const crowd = [
+      { tables: [{ game: first!.game, seats: allLearners(db).map((l) => ({ learner: l.id })) }], resting: [] },
+      plan.rounds[1]!,
+    ];
     const { violations } = await checkRounds(db, plan, await completeRounds(db, plan, crowd, today), today);
     expect(violations.map((v) => v.rule)).toContain('size');
     expect(violations.find((v) => v.rule === 'size')!.message).toMatch(/9 players in round 1/);
@@ -101,12 +116,22 @@ describe('a stored session', () => {
     for (const round of planById(db, id).rounds) {
       const inRound: Record<string, number> = {};
       for (const t of round.tables) {
-        const rows = db.select().from(variantMaterials).all().filter((m) => t.seats.some((s) => s.variant === m.variantId));
-        for (const kind of new Set(rows.map((m) => m.kindId))) inRound[kind] = (inRound[kind] ?? 0) + Math.max(...rows.filter((m) => m.kindId === kind).map((m) => m.quantity));
+        const rows = db
+          .select()
+          .from(variantMaterials)
+          .all()
+          .filter((m) => t.seats.some((s) => s.variant === m.variantId));
+        for (const kind of new Set(rows.map((m) => m.kindId)))
+          inRound[kind] = (inRound[kind] ?? 0) + Math.max(...rows.filter((m) => m.kindId === kind).map((m) => m.quantity));
       }
       for (const [kind, n] of Object.entries(inRound)) wanted[kind] = Math.max(wanted[kind] ?? 0, n);
     }
-    const listed = Object.fromEntries(list.bins.flatMap((b) => b.items).filter((i) => i.item.startsWith('kind:')).map((i) => [i.item.slice(5), i.quantity]));
+    const listed = Object.fromEntries(
+      list.bins
+        .flatMap((b) => b.items)
+        .filter((i) => i.item.startsWith('kind:'))
+        .map((i) => [i.item.slice(5), i.quantity]),
+    );
     expect(Object.keys(wanted).length).toBeGreaterThan(0);
     expect(listed).toEqual(wanted);
     const item = list.bins[0]!.items[0]!.item;
@@ -132,8 +157,28 @@ describe('a stored session', () => {
     expect(quiet.noted).toBe(0);
     expect(quiet.learners.every((l) => l.moved.length === 0)).toBe(true);
     const seat = planById(db, id).rounds[0]!.tables[0]!.seats[0]!;
-    addEvidence(db, [{ learner: seat.learner, kind: 'note', skill: 'pairs-of-10', result: 'support', support: 'bead-frame', variant: seat.variant, session: id, items: [{ op: 'add', a: 6, b: 4, correct: false }], by: { role: 'helper' } }], today, now);
-    const loud = (await reviewOf(db, planById(db, id))) as { noted: number; learners: { learner: string; moved: { skill: string; because: string[] }[] }[] };
+    addEvidence(
+      db,
+      [
+        {
+          learner: seat.learner,
+          kind: 'note',
+          skill: 'pairs-of-10',
+          result: 'support',
+          support: 'bead-frame',
+          variant: seat.variant,
+          session: id,
+          items: [{ op: 'add', a: 6, b: 4, correct: false }],
+          by: { role: 'helper' },
+        },
+      ],
+      today,
+      now,
+    );
+    const loud = (await reviewOf(db, planById(db, id))) as {
+      noted: number;
+      learners: { learner: string; moved: { skill: string; because: string[] }[] }[];
+    };
     const moved = loud.learners.find((l) => l.learner === seat.learner)!.moved;
     expect(loud.noted).toBe(1);
     expect(moved.find((m) => m.skill === 'pairs-of-10')!.because[0]).toMatch(/with help \(bead frame\).*missed 6 \+ 4/);
@@ -143,8 +188,19 @@ describe('a stored session', () => {
 
 describe('the weeks ahead', () => {
   it('are planned as forecasts that leave today’s plan alone and give way when planned anew', async () => {
-    putTerm(db, { title: 'Autumn', starts: '2026-11-02', ends: '2026-11-29', weekdays: [2], startsAt: '10:00', rounds: 2, minutes: 15, tables: 3, helpers: 1 });
-    const planAhead = async (): Promise<number> => (await (await startTermPlan(db, today, now, { seed: 1, secondsPerMeeting: 0.1 })).finished).result!.planned;
+    putTerm(db, {
+      title: 'Autumn',
+      starts: '2026-11-02',
+      ends: '2026-11-29',
+      weekdays: [2],
+      startsAt: '10:00',
+      rounds: 2,
+      minutes: 15,
+      tables: 3,
+      helpers: 1,
+    });
+    const planAhead = async (): Promise<number> =>
+      (await (await startTermPlan(db, today, now, { seed: 1, secondsPerMeeting: 0.1 })).finished).result!.planned;
     expect(await planAhead()).toBe(2);
     const before = db.select().from(plans).all().length;
     expect(await planAhead()).toBe(2);

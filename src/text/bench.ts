@@ -17,6 +17,7 @@ export const wishWords: Readonly<Record<Wish, { readonly ask: string; readonly u
 export function valueWords(value: unknown): string {
   if (value === true) return 'yes';
   if (value === false) return 'no';
-  if (Array.isArray(value)) return value.length === 0 ? 'none' : value.map((v) => (Array.isArray(v) ? v.join(' → ') : valueWords(v))).join(', ');
+  if (Array.isArray(value))
+    return value.length === 0 ? 'none' : value.map((v) => (Array.isArray(v) ? v.join(' → ') : valueWords(v))).join(', ');
   return String(value).replaceAll('-', ' ');
 }

@@ -3,14 +3,45 @@ import type { Item, Operation } from '../core/items/item';
 
 /** What people read for each act of mathematics. */
 export const operationWords: Readonly<Record<Operation, string>> = {
-  add: 'adding', subtract: 'taking away', multiply: 'multiplying', divide: 'dividing', compare: 'comparing', count: 'counting', subitise: 'seeing at a glance', compose: 'putting parts together', decompose: 'taking apart',
-  'read-numeral': 'reading numbers', 'write-numeral': 'writing numbers', 'place-digit': 'placing digits', round: 'rounding', 'next-in-sequence': 'counting on in steps', 'next-in-pattern': 'continuing patterns', factor: 'asking for factors', 'odd-even': 'odd or even',
-  'name-fraction': 'naming fractions', 'equivalent-fraction': 'equal fractions', 'compare-fraction': 'comparing fractions', 'add-fraction': 'adding fractions', 'subtract-fraction': 'taking fractions away', balance: 'balancing', 'fact-family': 'fact families', 'times-family': 'times families',
-  'tell-time': 'telling time', 'elapsed-time': 'time that passes', 'count-money': 'counting money', measure: 'measuring', 'read-graph': 'reading graphs', mirror: 'mirroring', area: 'finding areas', turn: 'turning',
+  add: 'adding',
+  subtract: 'taking away',
+  multiply: 'multiplying',
+  divide: 'dividing',
+  compare: 'comparing',
+  count: 'counting',
+  subitise: 'seeing at a glance',
+  compose: 'putting parts together',
+  decompose: 'taking apart',
+  'read-numeral': 'reading numbers',
+  'write-numeral': 'writing numbers',
+  'place-digit': 'placing digits',
+  round: 'rounding',
+  'next-in-sequence': 'counting on in steps',
+  'next-in-pattern': 'continuing patterns',
+  factor: 'asking for factors',
+  'odd-even': 'odd or even',
+  'name-fraction': 'naming fractions',
+  'equivalent-fraction': 'equal fractions',
+  'compare-fraction': 'comparing fractions',
+  'add-fraction': 'adding fractions',
+  'subtract-fraction': 'taking fractions away',
+  balance: 'balancing',
+  'fact-family': 'fact families',
+  'times-family': 'times families',
+  'tell-time': 'telling time',
+  'elapsed-time': 'time that passes',
+  'count-money': 'counting money',
+  measure: 'measuring',
+  'read-graph': 'reading graphs',
+  mirror: 'mirroring',
+  area: 'finding areas',
+  turn: 'turning',
 };
 
 /** Hue of each operation in charts, by strand colour. */
-export const operationHue = (op: string): string => ({ add: 'vermilion', subtract: 'indigo', multiply: 'plum', divide: 'ochre', compare: 'teal', compose: 'moss', decompose: 'moss' })[op] ?? 'slate';
+export const operationHue = (op: string): string =>
+  ({ add: 'vermilion', subtract: 'indigo', multiply: 'plum', divide: 'ochre', compare: 'teal', compose: 'moss', decompose: 'moss' })[op] ??
+  'slate';
 
 const placeNames = ['ones', 'tens', 'hundreds', 'thousands', 'ten thousands', 'hundred thousands', 'millions'];
 const plain = (n: number): string => (Number.isInteger(n) ? String(n).replace('-', '−') : String(Number(n.toFixed(2))).replace('-', '−'));
@@ -20,7 +51,8 @@ const clock = (minutes: number): string => `${Math.floor(minutes / 60) || 12}:${
 export function itemText(item: Item): string {
   const { op, a, b, result, unknown } = item;
   const [x, y, r] = [plain(a), plain(b), plain(result)];
-  const asked = (sign: string): string => `${unknown === 'a' ? `[${x}]` : x} ${sign} ${unknown === 'b' ? `[${y}]` : y} = ${unknown === 'result' ? `[${r}]` : r}`;
+  const asked = (sign: string): string =>
+    `${unknown === 'a' ? `[${x}]` : x} ${sign} ${unknown === 'b' ? `[${y}]` : y} = ${unknown === 'result' ? `[${r}]` : r}`;
   switch (op) {
     case 'add':
     case 'compose':
@@ -87,12 +119,16 @@ export function itemText(item: Item): string {
 }
 
 /** A sentence of a mechanism with its two numbers filled in; fractions are written as such. */
-export const toldText = (sentence: string, x: number, y: number, fractions = false): string => sentence.replaceAll('{x}', fractions && x > 100 ? fractionText(x) : plain(x)).replaceAll('{y}', fractions && y > 100 ? fractionText(y) : plain(y));
+export const toldText = (sentence: string, x: number, y: number, fractions = false): string =>
+  sentence
+    .replaceAll('{x}', fractions && x > 100 ? fractionText(x) : plain(x))
+    .replaceAll('{y}', fractions && y > 100 ? fractionText(y) : plain(y));
 
 /** An item as a question to show a learner, with what is asked left open; null where only things can ask it. */
 export function questionText({ op, a, b, result, unknown }: Item): string | null {
   const [x, y, r] = [plain(a), plain(b), plain(result)];
-  const gap = (sign: string): string => `${unknown === 'a' ? '?' : x} ${sign} ${unknown === 'b' ? '?' : y} = ${unknown === 'result' ? '?' : r}`;
+  const gap = (sign: string): string =>
+    `${unknown === 'a' ? '?' : x} ${sign} ${unknown === 'b' ? '?' : y} = ${unknown === 'result' ? '?' : r}`;
   switch (op) {
     case 'add':
     case 'compose':

@@ -5,13 +5,35 @@ import type { Violation } from '../core/planning/checkPlan';
 import { exclusionReason, lower, relaxSentence, seatSentence, suggestionReasons, violationSentence } from './sentences';
 
 const graph = shippedGraph();
-const names = { learner: (id: string) => id.toUpperCase(), game: (id: string) => id, variant: (id: string) => `${id}!`, kind: (id: string) => `Kind ${id}`, skill: (id: string) => id };
+const names = {
+  learner: (id: string) => id.toUpperCase(),
+  game: (id: string) => id,
+  variant: (id: string) => `${id}!`,
+  kind: (id: string) => `Kind ${id}`,
+  skill: (id: string) => id,
+};
 const at = (id: string): number => graph.indexOf.get(id)!;
 
 describe('sentences', () => {
   it('say in two lines what is practised and why it fits', () => {
-    const lines = suggestionReasons(graph, { game: 'g', value: 1, missing: [], recentDays: 4, seats: [{ learner: 'wren', variant: 'v', value: 1, success: 0.78, skill: at('take-across-ten'), chances: 41 }, { learner: 'fern', variant: 'v', value: 1, success: 0.7, skill: at('take-across-ten'), chances: 39 }] }, names);
-    expect(lines).toEqual(['WREN and FERN: about 40 chances for “take away across ten”.', 'Last played 4 days ago; about 74 % of answers should be right.']);
+    const lines = suggestionReasons(
+      graph,
+      {
+        game: 'g',
+        value: 1,
+        missing: [],
+        recentDays: 4,
+        seats: [
+          { learner: 'wren', variant: 'v', value: 1, success: 0.78, skill: at('take-across-ten'), chances: 41 },
+          { learner: 'fern', variant: 'v', value: 1, success: 0.7, skill: at('take-across-ten'), chances: 39 },
+        ],
+      },
+      names,
+    );
+    expect(lines).toEqual([
+      'WREN and FERN: about 40 chances for “take away across ten”.',
+      'Last played 4 days ago; about 74 % of answers should be right.',
+    ]);
   });
   it.each<[Exclusion, RegExp]>([
     [{ game: 'g', because: 'players', least: 2, most: 2 }, /^It is for 2 players\.$/],
@@ -19,7 +41,16 @@ describe('sentences', () => {
     [{ game: 'g', because: 'stock', missing: [{ kind: 'die', short: 2 }] }, /Missing: 2 × kind die/],
     [{ game: 'g', because: 'nothing-needed' }, /Nothing/],
     [{ game: 'g', because: 'not-measured' }, /Nobody has said/],
-    [{ game: 'g', because: 'gate', learner: 'wren', gate: { because: 'needs', skill: at('make-ten'), missing: at('pairs-of-10'), sort: 'heart' }, alternative: 'lamps' }, /WREN is not there yet with “pairs of ten”\. Rather: lamps!/],
+    [
+      {
+        game: 'g',
+        because: 'gate',
+        learner: 'wren',
+        gate: { because: 'needs', skill: at('make-ten'), missing: at('pairs-of-10'), sort: 'heart' },
+        alternative: 'lamps',
+      },
+      /WREN is not there yet with “pairs of ten”\. Rather: lamps!/,
+    ],
     [{ game: 'g', because: 'gate', learner: 'wren', gate: { because: 'too-hard', success: 0.31 }, alternative: null }, /31 % right/],
     [{ game: 'g', because: 'gate', learner: 'wren', gate: { because: 'age' }, alternative: null }, /ages/],
   ])('name why a game is left out (%#)', (x, want) => expect(exclusionReason(graph, x, names)).toMatch(want));
@@ -35,13 +66,21 @@ describe('sentences', () => {
     [{ rule: 'preparation', used: 50, have: 20 }, /50 minutes/],
     [{ rule: 'lock', learner: 0, round: 0, game: 0 }, /no longer sits/],
     [{ rule: 'rounds', used: 2, have: 3 }, /2 rounds planned/],
-  ])('tell a broken rule (%#)', (v, want) => expect(violationSentence(v, { learner: (i) => `l${i}`, game: (i) => `g${i}`, kind: (i) => `K${i}` })).toMatch(want));
+  ])('tell a broken rule (%#)', (v, want) =>
+    expect(violationSentence(v, { learner: (i) => `l${i}`, game: (i) => `g${i}`, kind: (i) => `K${i}` })).toMatch(want),
+  );
   it('say which rule to relax and what it gains', () => {
-    expect(relaxSentence({ relax: 'stock', kind: 'frame', unseatedBefore: 2, unseatedAfter: 0 }, (k) => `Bead ${k}`)).toBe('More of “bead frame”, and everyone has a seat.');
-    expect(relaxSentence({ relax: 'tables', unseatedBefore: 3, unseatedAfter: 2 }, String)).toBe('One more table, and 1 more child has a seat.');
+    expect(relaxSentence({ relax: 'stock', kind: 'frame', unseatedBefore: 2, unseatedAfter: 0 }, (k) => `Bead ${k}`)).toBe(
+      'More of “bead frame”, and everyone has a seat.',
+    );
+    expect(relaxSentence({ relax: 'tables', unseatedBefore: 3, unseatedAfter: 2 }, String)).toBe(
+      'One more table, and 1 more child has a seat.',
+    );
   });
   it('freeze the reason of a seat in plain words', () => {
-    expect(seatSentence({ skill: 'make-ten', chances: 17.6, success: 0.8, stretched: false }, 'Wren', () => 'Make a ten on the way')).toBe('Wren is ready for “make a ten on the way”: about 18 chances here, 80 % likely right.');
+    expect(seatSentence({ skill: 'make-ten', chances: 17.6, success: 0.8, stretched: false }, 'Wren', () => 'Make a ten on the way')).toBe(
+      'Wren is ready for “make a ten on the way”: about 18 chances here, 80 % likely right.',
+    );
     expect(seatSentence({ skill: null, chances: 0, success: 0, stretched: true }, 'Wren', String)).toContain('nearest thing');
     expect(lower('US style')).toBe('US style');
   });

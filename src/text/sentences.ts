@@ -27,9 +27,19 @@ export function suggestionReasons(graph: SkillGraph, s: Suggestion, names: Names
     entry.chances += seat.chances;
     bySkill.set(seat.skill, entry);
   }
-  const first = [...bySkill].filter(([k]) => k >= 0).map(([k, { learners, chances }]) => `${learners.join(' and ')}: about ${chancesWords(chances / learners.length)} for “${lower(graph.skills[k]!.title)}”`);
+  const first = [...bySkill]
+    .filter(([k]) => k >= 0)
+    .map(
+      ([k, { learners, chances }]) =>
+        `${learners.join(' and ')}: about ${chancesWords(chances / learners.length)} for “${lower(graph.skills[k]!.title)}”`,
+    );
   const success = s.seats.reduce((sum, seat) => sum + seat.success, 0) / s.seats.length;
-  const fresh = s.recentDays === null ? 'Not played lately' : s.recentDays < 1 ? 'Played today already' : `Last played ${Math.round(s.recentDays)} days ago`;
+  const fresh =
+    s.recentDays === null
+      ? 'Not played lately'
+      : s.recentDays < 1
+        ? 'Played today already'
+        : `Last played ${Math.round(s.recentDays)} days ago`;
   return [`${first.join('; ')}.`, `${fresh}; about ${percent(success)} of answers should be right.`];
 }
 
@@ -39,10 +49,18 @@ const accommodationReasons = {
   'no-playing-cards': (who: string): string => `It needs playing cards, which ${who} goes without.`,
   'right-way-up': (who: string): string => `Its numerals lie upside down for ${who}; a right-way-up version would do.`,
   'little-reading': (who: string): string => `It asks for reading with nobody beside ${who}.`,
-  'easy-to-hold': (who: string): string => `It asks for many small things or exact placing with nobody beside ${who}; larger pieces or somebody's hand would do.`,
+  'easy-to-hold': (who: string): string =>
+    `It asks for many small things or exact placing with nobody beside ${who}; larger pieces or somebody's hand would do.`,
   'not-by-colour': (who: string): string => `Its things differ by colour alone; put a dot on one sort for ${who} and it will do.`,
 } as const;
-export const accommodationWords = { 'speed-welcome': 'likes to race against the clock or others', 'no-playing-cards': 'no playing cards', 'right-way-up': 'numerals right way up', 'little-reading': 'little reading at the table', 'easy-to-hold': 'things that are easy to hold and lay', 'not-by-colour': 'nothing told apart by colour alone' } as const;
+export const accommodationWords = {
+  'speed-welcome': 'likes to race against the clock or others',
+  'no-playing-cards': 'no playing cards',
+  'right-way-up': 'numerals right way up',
+  'little-reading': 'little reading at the table',
+  'easy-to-hold': 'things that are easy to hold and lay',
+  'not-by-colour': 'nothing told apart by colour alone',
+} as const;
 
 export function exclusionReason(graph: SkillGraph, x: Exclusion, names: Names): string {
   switch (x.because) {
@@ -57,7 +75,11 @@ export function exclusionReason(graph: SkillGraph, x: Exclusion, names: Names): 
     case 'not-measured':
       return 'Nobody has said yet what it practises.';
     case 'filter':
-      return x.what === 'helper' ? 'It needs a grown-up beside it.' : x.what === 'preparation' ? 'It takes longer to get ready.' : `It needs ${names.kind(x.what).toLowerCase()}.`;
+      return x.what === 'helper'
+        ? 'It needs a grown-up beside it.'
+        : x.what === 'preparation'
+          ? 'It takes longer to get ready.'
+          : `It needs ${names.kind(x.what).toLowerCase()}.`;
     case 'gate': {
       const who = names.learner(x.learner);
       if (x.gate.because === 'accommodation') return accommodationReasons[x.gate.what](who);
@@ -70,11 +92,16 @@ export function exclusionReason(graph: SkillGraph, x: Exclusion, names: Names): 
   }
 }
 
-export function violationSentence(v: Violation, names: { learner: (i: number) => string; game: (i: number) => string; kind: (i: number) => string }): string {
+export function violationSentence(
+  v: Violation,
+  names: { learner: (i: number) => string; game: (i: number) => string; kind: (i: number) => string },
+): string {
   const round = (r: number): string => `round ${r + 1}`;
   switch (v.rule) {
     case 'placed':
-      return v.times === 0 ? `${names.learner(v.learner)} has no seat in ${round(v.round)}.` : `${names.learner(v.learner)} sits at ${v.times} tables in ${round(v.round)}.`;
+      return v.times === 0
+        ? `${names.learner(v.learner)} has no seat in ${round(v.round)}.`
+        : `${names.learner(v.learner)} sits at ${v.times} tables in ${round(v.round)}.`;
     case 'eligible':
       return `${names.game(v.game)} is not ready for ${names.learner(v.learner)} (${round(v.round)}).`;
     case 'repeat':
@@ -96,9 +123,13 @@ export function violationSentence(v: Violation, names: { learner: (i: number) =>
   }
 }
 
-export function relaxSentence(o: { relax: string; kind?: string; unseatedBefore: number; unseatedAfter: number }, kind: (id: string) => string): string {
+export function relaxSentence(
+  o: { relax: string; kind?: string; unseatedBefore: number; unseatedAfter: number },
+  kind: (id: string) => string,
+): string {
   const seats = o.unseatedBefore - o.unseatedAfter;
-  const gain = o.unseatedAfter === 0 ? 'and everyone has a seat' : `and ${seats} more ${seats === 1 ? 'child has' : 'children have'} a seat`;
+  const gain =
+    o.unseatedAfter === 0 ? 'and everyone has a seat' : `and ${seats} more ${seats === 1 ? 'child has' : 'children have'} a seat`;
   switch (o.relax) {
     case 'tables':
       return `One more table, ${gain}.`;
@@ -118,13 +149,35 @@ export function relaxSentence(o: { relax: string; kind?: string; unseatedBefore:
 }
 
 /** Why a seat was given; frozen with the plan. */
-export function seatSentence(seat: { skill: string | null; chances: number; success: number; stretched: boolean }, nickname: string, skillTitle: (id: string) => string): string {
+export function seatSentence(
+  seat: { skill: string | null; chances: number; success: number; stretched: boolean },
+  nickname: string,
+  skillTitle: (id: string) => string,
+): string {
   if (seat.stretched) return `The nearest thing on the shelf for ${nickname}; play it with help.`;
   if (!seat.skill) return `A seat in good company for ${nickname}.`;
   return `${nickname} is ready for “${lower(skillTitle(seat.skill))}”: about ${chancesWords(seat.chances)} here, ${percent(seat.success)} likely right.`;
 }
 
-export const howWords = { 'counted-all': 'counted all', 'counted-on': 'counted on', 'worked-out': 'worked it out', knew: 'knew it' } as const;
+export const howWords = {
+  'counted-all': 'counted all',
+  'counted-on': 'counted on',
+  'worked-out': 'worked it out',
+  knew: 'knew it',
+} as const;
 export const resultWords = { stuck: 'stuck', support: 'with help', alone: 'on their own' } as const;
-export const statusWords = { 'not-yet': 'not yet', growing: 'growing', 'on-their-own': 'on their own', 'worth-checking': 'worth checking' } as const;
-export const helpWords: Readonly<Record<string, string>> = { fingers: 'fingers', hint: 'a hint', 'list-of-facts': 'a list of facts', 'writing-steps': 'writing the steps', 'reading-aloud': 'reading aloud', 'extra-time': 'extra time', 'adult-beside': 'an adult beside' };
+export const statusWords = {
+  'not-yet': 'not yet',
+  growing: 'growing',
+  'on-their-own': 'on their own',
+  'worth-checking': 'worth checking',
+} as const;
+export const helpWords: Readonly<Record<string, string>> = {
+  fingers: 'fingers',
+  hint: 'a hint',
+  'list-of-facts': 'a list of facts',
+  'writing-steps': 'writing the steps',
+  'reading-aloud': 'reading aloud',
+  'extra-time': 'extra time',
+  'adult-beside': 'an adult beside',
+};

@@ -2,7 +2,17 @@ import { type ReactNode, useEffect, useRef } from 'react';
 import styles from './ui.module.css';
 
 /** A modal sheet on the platform's own dialog: Escape closes, focus returns. */
-export function Dialog({ title, onClose, children, wide = false }: { title: string; onClose: () => void; children: ReactNode; wide?: boolean }) {
+export function Dialog({
+  title,
+  onClose,
+  children,
+  wide = false,
+}: {
+  title: string;
+  onClose: () => void;
+  children: ReactNode;
+  wide?: boolean;
+}) {
   const ref = useRef<HTMLDialogElement>(null);
   useEffect(() => {
     const dialog = ref.current;

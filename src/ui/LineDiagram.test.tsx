@@ -4,9 +4,29 @@ import { ObservedGrid } from './charts/ObservedGrid';
 import { mostStops } from './foldLine';
 import { type DiagramLine, LineDiagram, type LineSkill } from './LineDiagram';
 
-const skill = (n: number, more: Partial<LineSkill> = {}): LineSkill => ({ id: `s${n}`, short: `step ${n}`, title: `Step ${n}`, mastery: n < 8 ? 0.95 : 0.2, seen: true, interval: [0.1, 0.4], frontier: false, wantedNow: n < 10, words: `Step ${n}: words`, ...more });
-const line = (count: number, more: (n: number) => Partial<LineSkill> = () => ({})): DiagramLine => ({ id: 'l', title: 'Add', hue: 'vermilion', line: 'solid', skills: Array.from({ length: count }, (_, n) => skill(n, more(n))) });
-const draw = (lines: readonly DiagramLine[], focus: string | null = null): string => renderToStaticMarkup(<LineDiagram lines={lines} junctions={[{ from: 's7', to: 's8', sort: 'heart' }]} focus={focus} onFocus={() => undefined} />);
+const skill = (n: number, more: Partial<LineSkill> = {}): LineSkill => ({
+  id: `s${n}`,
+  short: `step ${n}`,
+  title: `Step ${n}`,
+  mastery: n < 8 ? 0.95 : 0.2,
+  seen: true,
+  interval: [0.1, 0.4],
+  frontier: false,
+  wantedNow: n < 10,
+  words: `Step ${n}: words`,
+  ...more,
+});
+const line = (count: number, more: (n: number) => Partial<LineSkill> = () => ({})): DiagramLine => ({
+  id: 'l',
+  title: 'Add',
+  hue: 'vermilion',
+  line: 'solid',
+  skills: Array.from({ length: count }, (_, n) => skill(n, more(n))),
+});
+const draw = (lines: readonly DiagramLine[], focus: string | null = null): string =>
+  renderToStaticMarkup(
+    <LineDiagram lines={lines} junctions={[{ from: 's7', to: 's8', sort: 'heart' }]} focus={focus} onFocus={() => undefined} />,
+  );
 const labels = (html: string): string[] => [...html.matchAll(/aria-label="([^"]*)"/g)].map((m) => m[1]!);
 
 describe('the line diagram', () => {
@@ -23,7 +43,12 @@ describe('the line diagram', () => {
     expect(labels(draw([line(6)])).filter((l) => /steps$/.test(l))).toEqual([]);
   });
   it('has one stop that the tab key reaches, the focused one if it is drawn', () => {
-    const reached = (focus: string | null): string[] => [...draw([line(12), { ...line(4), id: 'm', skills: [skill(40), skill(41)] }], focus).matchAll(/data-skill="(s\d+)"[^>]*tabindex="0"/g)].map((m) => m[1]!);
+    const reached = (focus: string | null): string[] =>
+      [
+        ...draw([line(12), { ...line(4), id: 'm', skills: [skill(40), skill(41)] }], focus).matchAll(
+          /data-skill="(s\d+)"[^>]*tabindex="0"/g,
+        ),
+      ].map((m) => m[1]!);
     expect(reached(null)).toHaveLength(1);
     expect(reached('s41')).toEqual(['s41']);
   });
@@ -55,8 +80,14 @@ describe('the grid of observed facts', () => {
     />,
   );
   it('says every fact and how it stands in words', () => {
-    expect(labels(html)[0]).toBe('Facts noted, adding: 1 + 2: right 0 of 1, missed; 3 + 4: right 3 of 3, secure; 5 + 5: right 1 of 1, seen');
-    expect([...html.matchAll(/<title>([^<]*)<\/title>/g)].map((m) => m[1])).toEqual(['1 + 2: right 0 of 1', '3 + 4: right 3 of 3', '5 + 5: right 1 of 1']);
+    expect(labels(html)[0]).toBe(
+      'Facts noted, adding: 1 + 2: right 0 of 1, missed; 3 + 4: right 3 of 3, secure; 5 + 5: right 1 of 1, seen',
+    );
+    expect([...html.matchAll(/<title>([^<]*)<\/title>/g)].map((m) => m[1])).toEqual([
+      '1 + 2: right 0 of 1',
+      '3 + 4: right 3 of 3',
+      '5 + 5: right 1 of 1',
+    ]);
   });
   it('differs by shape, not by colour alone', () => {
     const circles = [...html.matchAll(/<circle[^>]*fill="([^"]*)"/g)].map((m) => m[1]);
@@ -65,6 +96,7 @@ describe('the grid of observed facts', () => {
   });
   it('keeps every mark inside the frame', () => {
     const size = Number(/viewBox="0 0 (\d+)/.exec(html)![1]);
-    for (const [, x, y] of html.matchAll(/<circle cx="([\d.]+)" cy="([\d.]+)"/g)) for (const at of [Number(x), Number(y)]) expect([at > 0, at < size]).toEqual([true, true]);
+    for (const [, x, y] of html.matchAll(/<circle cx="([\d.]+)" cy="([\d.]+)"/g))
+      for (const at of [Number(x), Number(y)]) expect([at > 0, at < size]).toEqual([true, true]);
   });
 });

@@ -21,5 +21,12 @@ describe('folding a line', () => {
       }),
     );
   });
-  it('goes where it is asked', () => expect(foldFrom(Array.from({ length: 30 }, () => 0.1), -1, 12)).toBe(12));
+  it('goes where it is asked', () =>
+    expect(
+      foldFrom(
+        Array.from({ length: 30 }, () => 0.1),
+        -1,
+        12,
+      ),
+    ).toBe(12));
 });

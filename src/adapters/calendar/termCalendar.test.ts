@@ -3,7 +3,24 @@ import { describe, expect, it } from 'vitest';
 import { termCalendar } from './termCalendar';
 
 describe('the calendar file', () => {
-  const text = termCalendar('Signal Box; co-op, Tuesdays', [{ id: 'm1', date: '2026-11-10', startsAt: '10:00', minutes: 60, summary: 'Games', description: 'Round 1: Two Lamps (Wren, Fern); Hedge Bees\nRound 2: Lever Frame, a long line that has to be folded somewhere in the middle of it', cancelled: false, version: 2 }, { id: 'm2', date: '2026-11-17', startsAt: '10:00', minutes: 60, summary: 'No meeting', description: '', cancelled: true, version: 0 }], new Date('2026-11-01T12:00:00Z'));
+  const text = termCalendar(
+    'Signal Box; co-op, Tuesdays',
+    [
+      {
+        id: 'm1',
+        date: '2026-11-10',
+        startsAt: '10:00',
+        minutes: 60,
+        summary: 'Games',
+        description:
+          'Round 1: Two Lamps (Wren, Fern); Hedge Bees\nRound 2: Lever Frame, a long line that has to be folded somewhere in the middle of it',
+        cancelled: false,
+        version: 2,
+      },
+      { id: 'm2', date: '2026-11-17', startsAt: '10:00', minutes: 60, summary: 'No meeting', description: '', cancelled: true, version: 0 },
+    ],
+    new Date('2026-11-01T12:00:00Z'),
+  );
 
   // RFC 5545: CRLF line ends, lines of at most 75 octets, required properties.
   it('keeps to the line rules', () => {

@@ -17,7 +17,16 @@ export function termCalendar(title: string, meetings: readonly CalendarMeeting[]
   const calendar = ical({ name: title, prodId: { company: 'Zeitgeber', product: 'Term plan' }, method: ICalCalendarMethod.PUBLISH });
   for (const m of meetings) {
     const start = `${m.date}T${m.startsAt}:00`;
-    const event = calendar.createEvent({ id: `${m.id}@zeitgeber`, start: new Date(start), end: new Date(new Date(start).getTime() + m.minutes * 60_000), floating: true, summary: m.summary, description: m.description, stamp, sequence: m.version });
+    const event = calendar.createEvent({
+      id: `${m.id}@zeitgeber`,
+      start: new Date(start),
+      end: new Date(new Date(start).getTime() + m.minutes * 60_000),
+      floating: true,
+      summary: m.summary,
+      description: m.description,
+      stamp,
+      sequence: m.version,
+    });
     if (m.cancelled) event.status('CANCELLED' as never);
   }
   return calendar.toString();

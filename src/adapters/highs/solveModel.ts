@@ -25,7 +25,9 @@ function solve(highs: Highs, model: LinearModel, options: SolverOptions): Solver
       colUpper: Float64Array.from(model.upper),
       rowLower: Float64Array.from(model.rowLower),
       rowUpper: Float64Array.from(model.rowUpper),
-      ...(model.integer.some(Boolean) ? { integrality: Int32Array.from(model.integer, (is) => (is ? variableType.integer : variableType.continuous)) } : {}),
+      ...(model.integer.some(Boolean)
+        ? { integrality: Int32Array.from(model.integer, (is) => (is ? variableType.integer : variableType.continuous)) }
+        : {}),
       matrix: {
         format: 'csr',
         numRows: model.rowLower.length,
@@ -42,8 +44,10 @@ function solve(highs: Highs, model: LinearModel, options: SolverOptions): Solver
       m.run();
       const status = m.getModelStatus();
       const isMip = model.integer.some(Boolean);
-      if (status === modelStatus.infeasible || status === modelStatus.unboundedOrInfeasible) return { status: 'infeasible', values: null, bound: Number.NaN, objective: Number.NaN };
-      if (m.info.get('primal_solution_status') !== feasiblePoint) return { status: 'none', values: null, bound: isMip ? Number(m.info.get('mip_dual_bound')) : Number.NaN, objective: Number.NaN };
+      if (status === modelStatus.infeasible || status === modelStatus.unboundedOrInfeasible)
+        return { status: 'infeasible', values: null, bound: Number.NaN, objective: Number.NaN };
+      if (m.info.get('primal_solution_status') !== feasiblePoint)
+        return { status: 'none', values: null, bound: isMip ? Number(m.info.get('mip_dual_bound')) : Number.NaN, objective: Number.NaN };
       const objective = m.getObjectiveValue();
       const bound = isMip ? Number(m.info.get('mip_dual_bound')) : objective;
       return { status: status === modelStatus.optimal ? 'optimal' : 'feasible', values: [...m.getSolution().colValue], bound, objective };

@@ -7,7 +7,8 @@ import type { Page } from '../../core/group/groupPages';
 const pointsPerMm = 72 / 25.4;
 const ink = rgb(0.06, 0.19, 0.17);
 const paleInk = rgb(0.55, 0.63, 0.6);
-const fontFile = (weight: 400 | 700): Uint8Array => readFileSync(resolve(`node_modules/@fontsource/andika/files/andika-latin-${weight}-normal.woff`));
+const fontFile = (weight: 400 | 700): Uint8Array =>
+  readFileSync(resolve(`node_modules/@fontsource/andika/files/andika-latin-${weight}-normal.woff`));
 /** Fixed, so that the same sheet gives the same bytes. */
 const noDate = new Date(0);
 
@@ -26,8 +27,21 @@ export async function drawPages(title: string, pages: readonly Page[]): Promise<
     for (const m of page.marks) {
       if (m.kind === 'text') {
         const font = m.bold ? bold : plain;
-        sheet.drawText(drawable(m.text, font), { x: m.x * pointsPerMm, y: up(m.y), size: m.size, font, color: ink, ...(m.turned ? { rotate: degrees(m.turned) } : {}) });
-      } else if (m.kind === 'line') sheet.drawLine({ start: { x: m.x1 * pointsPerMm, y: up(m.y1) }, end: { x: m.x2 * pointsPerMm, y: up(m.y2) }, thickness: m.width * pointsPerMm, color: m.pale ? paleInk : ink });
+        sheet.drawText(drawable(m.text, font), {
+          x: m.x * pointsPerMm,
+          y: up(m.y),
+          size: m.size,
+          font,
+          color: ink,
+          ...(m.turned ? { rotate: degrees(m.turned) } : {}),
+        });
+      } else if (m.kind === 'line')
+        sheet.drawLine({
+          start: { x: m.x1 * pointsPerMm, y: up(m.y1) },
+          end: { x: m.x2 * pointsPerMm, y: up(m.y2) },
+          thickness: m.width * pointsPerMm,
+          color: m.pale ? paleInk : ink,
+        });
       else sheet.drawCircle({ x: m.x * pointsPerMm, y: up(m.y), size: m.radius * pointsPerMm, borderColor: ink, borderWidth: 0.8 });
     }
   }

@@ -15,14 +15,36 @@ const steady = ASSUMPTIONS[0]!;
 
 describe('scores of forecasts', () => {
   it('agree with worked examples', () => {
-    const list = [{ p: 0.9, held: true }, { p: 0.2, held: false }, { p: 0.6, held: false }, { p: 0.7, held: true }];
+    const list = [
+      { p: 0.9, held: true },
+      { p: 0.2, held: false },
+      { p: 0.6, held: false },
+      { p: 0.7, held: true },
+    ];
     expect(brier(list)).toBeCloseTo((0.01 + 0.04 + 0.36 + 0.09) / 4, 12);
     expect(baseRate(list)).toBe(0.5);
     expect(areaUnderCurve(list)).toBe(1);
-    expect(areaUnderCurve([{ p: 0.5, held: true }, { p: 0.5, held: false }])).toBe(0.5);
+    expect(
+      areaUnderCurve([
+        { p: 0.5, held: true },
+        { p: 0.5, held: false },
+      ]),
+    ).toBe(0.5);
     // Pairs ordered rightly: (0.9, 0.8), (0.9, 0.3), (0.4, 0.3); wrongly: (0.4, 0.8).
-    expect(areaUnderCurve([{ p: 0.9, held: true }, { p: 0.8, held: false }, { p: 0.4, held: true }, { p: 0.3, held: false }])).toBe(0.75);
-    expect(calibrationError([{ p: 0.25, held: true }, { p: 0.25, held: false }])).toBeCloseTo(0.25, 12);
+    expect(
+      areaUnderCurve([
+        { p: 0.9, held: true },
+        { p: 0.8, held: false },
+        { p: 0.4, held: true },
+        { p: 0.3, held: false },
+      ]),
+    ).toBe(0.75);
+    expect(
+      calibrationError([
+        { p: 0.25, held: true },
+        { p: 0.25, held: false },
+      ]),
+    ).toBeCloseTo(0.25, 12);
   });
   it('put every forecast in one bin', () => {
     fc.assert(
@@ -58,7 +80,11 @@ describe('an invented learner', () => {
     expect(chanceOfRight(l, k, 0, a, true)).toBeGreaterThan(chanceOfRight(l, k, 0, a, false));
   });
   it('is older, and then holds more', () => {
-    const held = (age: number): number => Array.from({ length: 8 }, (_, i) => simulateTerm(graph, age, steady, HALF_TERM, 7, i).heldAtEnd.filter(Boolean).length).reduce((a, b) => a + b, 0);
+    const held = (age: number): number =>
+      Array.from({ length: 8 }, (_, i) => simulateTerm(graph, age, steady, HALF_TERM, 7, i).heldAtEnd.filter(Boolean).length).reduce(
+        (a, b) => a + b,
+        0,
+      );
     expect(held(10)).toBeGreaterThan(held(6));
   });
 });

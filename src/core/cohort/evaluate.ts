@@ -23,7 +23,13 @@ export interface Bin {
 export function reliability(list: readonly Forecast[], bins = 10): Bin[] {
   return Array.from({ length: bins }, (_, b) => {
     const inside = list.filter((f) => Math.min(bins - 1, Math.floor(f.p * bins)) === b);
-    return { from: b / bins, to: (b + 1) / bins, n: inside.length, meanForecast: inside.length ? inside.reduce((s, f) => s + f.p, 0) / inside.length : NaN, shareHeld: inside.length ? baseRate(inside) : NaN };
+    return {
+      from: b / bins,
+      to: (b + 1) / bins,
+      n: inside.length,
+      meanForecast: inside.length ? inside.reduce((s, f) => s + f.p, 0) / inside.length : NaN,
+      shareHeld: inside.length ? baseRate(inside) : NaN,
+    };
   });
 }
 
@@ -36,7 +42,7 @@ export function calibrationError(list: readonly Forecast[]): number {
 export function areaUnderCurve(list: readonly Forecast[]): number {
   const sorted = [...list].sort((x, y) => x.p - y.p);
   let rankSum = 0;
-  for (let i = 0; i < sorted.length; ) {
+  for (let i = 0; i < sorted.length;) {
     let j = i;
     while (j < sorted.length && sorted[j]!.p === sorted[i]!.p) j++;
     for (let m = i; m < j; m++) if (sorted[m]!.held) rankSum += (i + j + 1) / 2;

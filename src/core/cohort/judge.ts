@@ -27,7 +27,12 @@ export function plainShare(e: Evidence): number {
 
 /** Runs so many learners of ages five to eleven through a term and asks for forecasts before every observation. */
 export function judge(graph: SkillGraph, a: Assumptions, learners: number, seed: number, shape: TermShape = HALF_TERM): Judged {
-  const out: Judged = { again: { estimate: [], last: [], lastFive: [] }, first: [], end: [], endSeen: { estimate: [], last: [], lastFive: [] } };
+  const out: Judged = {
+    again: { estimate: [], last: [], lastFive: [] },
+    first: [],
+    end: [],
+    endSeen: { estimate: [], last: [], lastFive: [] },
+  };
   for (let i = 0; i < learners; i++) {
     const term = simulateTerm(graph, 5 + (6 * (i + 0.5)) / learners, a, shape, seed, i);
     const facts: LearnerFacts = { born: term.born, framework: 'us', permanentSupports: [], supportsInUse: [] };
@@ -43,7 +48,17 @@ export function judge(graph: SkillGraph, a: Assumptions, learners: number, seed:
       seeEvidence(graph, facts, map, m.evidence);
       before.set(m.skill, [...known, plainShare(m.evidence)]);
     }
-    const end = readMap(graph, facts, mapOf(graph, facts, term.moments.map((m) => m.evidence), term.lastDay), term.lastDay);
+    const end = readMap(
+      graph,
+      facts,
+      mapOf(
+        graph,
+        facts,
+        term.moments.map((m) => m.evidence),
+        term.lastDay,
+      ),
+      term.lastDay,
+    );
     for (const [k, e] of end.entries()) {
       out.end.push({ p: e.mastery, held: term.heldAtEnd[k]! });
       const known = before.get(k);

@@ -37,7 +37,17 @@ export function placeLearner(graph: SkillGraph, age: number, a: Assumptions, see
   for (; questions < mostQuestions; questions++) {
     const next = nextQuestion(graph, facts, map, day, numberStrands);
     if (!next) break;
-    const e: Evidence = { id: `${questions}`, at: `${day}T10:00:${String(questions).padStart(2, '0')}Z`, kind: 'placement', skill: graph.skills[next.skill]!.id, correct: null, total: null, items: [], by: { role: 'organiser', ownChild: false }, ...answerOf(l, next.skill, 0, a, 3, rng) };
+    const e: Evidence = {
+      id: `${questions}`,
+      at: `${day}T10:00:${String(questions).padStart(2, '0')}Z`,
+      kind: 'placement',
+      skill: graph.skills[next.skill]!.id,
+      correct: null,
+      total: null,
+      items: [],
+      by: { role: 'organiser', ownChild: false },
+      ...answerOf(l, next.skill, 0, a, 3, rng),
+    };
     seeEvidence(graph, facts, map, e);
   }
   return { questions, forecasts: forecasts(), before };

@@ -20,7 +20,10 @@ export function normal(rng: Rng): number {
 export function inventLearner(graph: SkillGraph, age: number, a: Assumptions, rng: Rng): InventedLearner {
   const ahead = a.learnerYears * normal(rng);
   const ofStrand = new Map(graph.strands.map((s) => [s.id, a.strandYears * normal(rng)]));
-  const ability = Float64Array.from(graph.skills, (s) => (age + ahead + ofStrand.get(s.strand)! - s.wantedAt.us) / a.yearsPerUnit + a.skillSpread * normal(rng));
+  const ability = Float64Array.from(
+    graph.skills,
+    (s) => (age + ahead + ofStrand.get(s.strand)! - s.wantedAt.us) / a.yearsPerUnit + a.skillSpread * normal(rng),
+  );
   // Nobody is far better at something than at what it needs.
   for (const k of graph.order) for (const { index } of graph.needs[k]!) ability[k] = Math.min(ability[k]!, ability[index]! + 1);
   return { age, ability, lastMet: new Float64Array(ability.length).fill(-1) };

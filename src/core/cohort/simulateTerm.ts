@@ -38,7 +38,15 @@ export interface TermShape {
   readonly holiday: { readonly from: number; readonly weeks: number } | null;
 }
 
-export const HALF_TERM = { from: '2026-09-07', weeks: 12, rhythm: [3, 4], notesPerMeeting: 3, placed: 18, sheetEvery: 4, holiday: { from: 7, weeks: 2 } } satisfies TermShape;
+export const HALF_TERM = {
+  from: '2026-09-07',
+  weeks: 12,
+  rhythm: [3, 4],
+  notesPerMeeting: 3,
+  placed: 18,
+  sheetEvery: 4,
+  holiday: { from: 7, weeks: 2 },
+} satisfies TermShape;
 
 const dayMs = 86_400_000;
 const dateOf = (from: string, day: number): string => new Date(Date.parse(`${from}T00:00:00Z`) + day * dayMs).toISOString().slice(0, 10);
@@ -55,7 +63,17 @@ export function simulateTerm(graph: SkillGraph, age: number, a: Assumptions, sha
   let serial = 0;
   const add = (day: number, k: number, rest: Partial<Evidence> & Pick<Evidence, 'kind'>): void => {
     const evidence: Evidence = {
-      id: `${seed}-${stream}-${++serial}`, at: `${dateOf(shape.from, day)}T10:${String(serial % 60).padStart(2, '0')}:00.000Z`, skill: graph.skills[k]!.id, result: null, correct: null, total: null, how: null, support: null, items: [], by: { role: rest.kind === 'note' ? 'helper' : 'organiser', ownChild: false }, ...rest,
+      id: `${seed}-${stream}-${++serial}`,
+      at: `${dateOf(shape.from, day)}T10:${String(serial % 60).padStart(2, '0')}:00.000Z`,
+      skill: graph.skills[k]!.id,
+      result: null,
+      correct: null,
+      total: null,
+      how: null,
+      support: null,
+      items: [],
+      by: { role: rest.kind === 'note' ? 'helper' : 'organiser', ownChild: false },
+      ...rest,
     };
     moments.push({ evidence, skill: k, day, held: trulyHolds(l, k, day, a) });
   };
@@ -82,7 +100,13 @@ export function simulateTerm(graph: SkillGraph, age: number, a: Assumptions, sha
       add(day, k, { kind: 'check-in', correct, total: answersOnSheet });
     }
   }
-  return { learner: l, born: bornAt(shape.from, age), moments, heldAtEnd: graph.skills.map((_, k) => trulyHolds(l, k, lastDay, a)), lastDay: dateOf(shape.from, lastDay) };
+  return {
+    learner: l,
+    born: bornAt(shape.from, age),
+    moments,
+    heldAtEnd: graph.skills.map((_, k) => trulyHolds(l, k, lastDay, a)),
+    lastDay: dateOf(shape.from, lastDay),
+  };
 }
 
 /** The birth month of somebody so old on a day. */
@@ -92,7 +116,14 @@ export function bornAt(day: string, age: number): string {
 }
 
 /** What a helper says after watching so many answers, and how they came. */
-export function answerOf(l: InventedLearner, k: number, day: number, a: Assumptions, answers: number, rng: Rng): { result: EvidenceResult; how: How | null; support: string | null } {
+export function answerOf(
+  l: InventedLearner,
+  k: number,
+  day: number,
+  a: Assumptions,
+  answers: number,
+  rng: Rng,
+): { result: EvidenceResult; how: How | null; support: string | null } {
   const bare = chanceOfRight(l, k, day, a, false);
   const tool = uniform(rng) < a.toolUse * (1 - bare);
   const p = chanceOfRight(l, k, day, a, tool);

@@ -1,11 +1,29 @@
 /** Readers of what people type into one cell. Each gives null when it cannot make sense of it. */
 
-const numberWords: Readonly<Record<string, number>> = { one: 1, two: 2, three: 3, four: 4, five: 5, six: 6, seven: 7, eight: 8, nine: 9, ten: 10, a: 1, an: 1 };
+const numberWords: Readonly<Record<string, number>> = {
+  one: 1,
+  two: 2,
+  three: 3,
+  four: 4,
+  five: 5,
+  six: 6,
+  seven: 7,
+  eight: 8,
+  nine: 9,
+  ten: 10,
+  a: 1,
+  an: 1,
+};
 
 /** Open upper end used for `6+`. */
 export const oldestAge = 12;
 
-const tidy = (text: string): string => text.trim().toLowerCase().replace(/[‐-―−]/g, '-').replace(/\s+/g, ' ');
+const tidy = (text: string): string =>
+  text
+    .trim()
+    .toLowerCase()
+    .replace(/[‐-―−]/g, '-')
+    .replace(/\s+/g, ' ');
 
 /** `2-4`, `2 to 4`, `3`, `2+`. // => readSpan('2 to 4', 8) gives [2, 4] */
 export function readSpan(text: string, open: number): [number, number] | null {
@@ -17,7 +35,9 @@ export function readSpan(text: string, open: number): [number, number] | null {
 
 /** Ages in years: `6+`, `6-8`, `5 to 7 years`, or US grades `K-2`, `gr 1-2` (grade n is age n+5 to n+6). */
 export function readAges(text: string): [number, number] | null {
-  const cell = tidy(text).replace(/^ages? ?/, '').replace(/ ?(years?|yrs?|y)$/, '');
+  const cell = tidy(text)
+    .replace(/^ages? ?/, '')
+    .replace(/ ?(years?|yrs?|y)$/, '');
   const grade = /^(?:grades? |gr\.? ?)?(k|\d+)(?:st|nd|rd|th)?(?: ?(?:-|to) ?(k|\d+)(?:st|nd|rd|th)?)?$/.exec(cell);
   const asGrade = grade && (/^(grade|gr)/.test(cell) || grade[1] === 'k' || grade[2] === 'k' || /(st|nd|rd|th)/.test(cell));
   if (asGrade) {
@@ -48,7 +68,11 @@ export function readMaterial(text: string): NamedQuantity | null {
   const cell = tidy(text);
   const behind = /^(.*?) ?(?:x ?(\S+)|\((\S+)\))$/.exec(cell);
   const before = /^([-~?\d]\S*?) ?x ?(.+)$/.exec(cell);
-  const [amount, name] = before ? [before[1]!, before[2]!] : behind && /\d/.test(behind[2] ?? behind[3]!) ? [behind[2] ?? behind[3]!, behind[1]!] : splitLeading(cell);
+  const [amount, name] = before
+    ? [before[1]!, before[2]!]
+    : behind && /\d/.test(behind[2] ?? behind[3]!)
+      ? [behind[2] ?? behind[3]!, behind[1]!]
+      : splitLeading(cell);
   if (name === '') return null;
   if (amount === '') return { name, quantity: 1 };
   const quantity = numberWords[amount] ?? Number(amount);
@@ -60,7 +84,8 @@ const vague = /^(some|few|many|several|lots|\?+|-\d.*|\d+[./,]\d+|~.*)$/;
 function splitLeading(cell: string): [string, string] {
   const space = cell.indexOf(' ');
   const first = space < 0 ? cell : cell.slice(0, space);
-  if (/^\d+$/.test(first) || first in numberWords || vague.test(first)) return [first, space < 0 ? '' : cell.slice(space + 1).replace(/^of /, '')];
+  if (/^\d+$/.test(first) || first in numberWords || vague.test(first))
+    return [first, space < 0 ? '' : cell.slice(space + 1).replace(/^of /, '')];
   return ['', cell];
 }
 
@@ -111,5 +136,7 @@ export function slugOf(title: string): string {
 export function tidyTitle(text: string): string {
   const plain = text.trim().replace(/\s+/g, ' ');
   const shouted = plain === plain.toUpperCase() || plain === plain.toLowerCase();
-  return shouted ? plain.toLowerCase().replace(/(^|[\s-])(\p{L})/gu, (_, gap: string, letter: string) => gap + letter.toUpperCase()) : plain;
+  return shouted
+    ? plain.toLowerCase().replace(/(^|[\s-])(\p{L})/gu, (_, gap: string, letter: string) => gap + letter.toUpperCase())
+    : plain;
 }

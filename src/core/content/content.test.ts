@@ -10,7 +10,12 @@ import { columnOf } from './catalogueColumns';
 import { readCatalogue } from './readCatalogue';
 import { bornOfGrade, readBirthMonth, readRoster, rosterColumnOf } from './readRoster';
 
-const context = { kinds: shippedKinds, skills: shippedGraph().skills, checkParameters, seatsOf: (id: string) => mechanismById(id)?.seats ?? null };
+const context = {
+  kinds: shippedKinds,
+  skills: shippedGraph().skills,
+  checkParameters,
+  seatsOf: (id: string) => mechanismById(id)?.seats ?? null,
+};
 const bytes = (text: string): Uint8Array => new TextEncoder().encode(text);
 const readShelf = (file: string) => {
   const table = readCsv(readFileSync(file), columnOf, ['game']);
@@ -19,17 +24,59 @@ const readShelf = (file: string) => {
 };
 
 describe('cells as people type them', () => {
-  it.each([['2-4', [2, 4]], ['2 to 4', [2, 4]], ['2–4', [2, 4]], ['3', [3, 3]], ['2+', [2, 12]], ['many', null], ['', null]])('players %s', (text, want) => expect(readSpan(text, 12)).toEqual(want));
-  it.each([['6+', [6, 12]], ['K-2', [5, 8]], ['1st-3rd', [6, 9]], ['K', [5, 6]], ['5 - 8', [5, 8]], ['4 to 6 years', [4, 6]], ['grade 2', [7, 8]], ['when ready', null]])('ages %s', (text, want) => expect(readAges(text)).toEqual(want));
-  it.each([['15 min', 15], ['10-12 min', 12], ['15', 15], ['1 h', 60], ['a while', null]])('minutes %s', (text, want) => expect(readMinutes(text)).toEqual(want));
-  it.each([['2 dice', ['dice', 2]], ['dice x2', ['dice', 2]], ['2x dice', ['dice', 2]], ['counters x 20', ['counters', 20]], ['tens rods (20)', ['tens rods', 20]], ['two bead frames', ['bead frames', 2]], ['number deck 1-10', ['number deck 1-10', 1]], ['digit cards 0-9', ['digit cards 0-9', 1]]])('materials %s', (text, [name, quantity]) => expect(readMaterial(text as string)).toEqual({ name, quantity }));
-  it.each(['some dice', '-3 pegs', '? dice', '1.5 dice', '0 dice'])('refuses the quantity of "%s"', (text) => expect(readMaterial(text)).toBeNull());
+  it.each([
+    ['2-4', [2, 4]],
+    ['2 to 4', [2, 4]],
+    ['2–4', [2, 4]],
+    ['3', [3, 3]],
+    ['2+', [2, 12]],
+    ['many', null],
+    ['', null],
+  ])('players %s', (text, want) => expect(readSpan(text, 12)).toEqual(want));
+  it.each([
+    ['6+', [6, 12]],
+    ['K-2', [5, 8]],
+    ['1st-3rd', [6, 9]],
+    ['K', [5, 6]],
+    ['5 - 8', [5, 8]],
+    ['4 to 6 years', [4, 6]],
+    ['grade 2', [7, 8]],
+    ['when ready', null],
+  ])('ages %s', (text, want) => expect(readAges(text)).toEqual(want));
+  it.each([
+    ['15 min', 15],
+    ['10-12 min', 12],
+    ['15', 15],
+    ['1 h', 60],
+    ['a while', null],
+  ])('minutes %s', (text, want) => expect(readMinutes(text)).toEqual(want));
+  it.each([
+    ['2 dice', ['dice', 2]],
+    ['dice x2', ['dice', 2]],
+    ['2x dice', ['dice', 2]],
+    ['counters x 20', ['counters', 20]],
+    ['tens rods (20)', ['tens rods', 20]],
+    ['two bead frames', ['bead frames', 2]],
+    ['number deck 1-10', ['number deck 1-10', 1]],
+    ['digit cards 0-9', ['digit cards 0-9', 1]],
+  ])('materials %s', (text, [name, quantity]) => expect(readMaterial(text as string)).toEqual({ name, quantity }));
+  it.each(['some dice', '-3 pegs', '? dice', '1.5 dice', '0 dice'])('refuses the quantity of "%s"', (text) =>
+    expect(readMaterial(text)).toBeNull(),
+  );
   it('reads parameters with numbers, truth and lists', () => {
-    expect(readParameters('high=50; operations=add|subtract; matchTop=yes')).toEqual({ high: 50, operations: ['add', 'subtract'], matchTop: true });
+    expect(readParameters('high=50; operations=add|subtract; matchTop=yes')).toEqual({
+      high: 50,
+      operations: ['add', 'subtract'],
+      matchTop: true,
+    });
     expect(readParameters('height is eight')).toBeNull();
   });
   it('makes ids of any title', () => {
-    fc.assert(fc.property(fc.string(), (t) => { expect(slugOf(t)).toMatch(/^[a-z0-9]+(-[a-z0-9]+)*$/); }));
+    fc.assert(
+      fc.property(fc.string(), (t) => {
+        expect(slugOf(t)).toMatch(/^[a-z0-9]+(-[a-z0-9]+)*$/);
+      }),
+    );
   });
 });
 
@@ -45,8 +92,14 @@ describe('the example shelf', () => {
     const ladder = reading.drafts.find((d) => d.row === 4)!;
     expect(ladder).toMatchObject({ game: 'Honey Ladder', ages: [5, 8], players: [2, 4], source: 'made', mechanism: 'running-total' });
     expect(reading.drafts.find((d) => d.game === 'Points Four')!.notes).toBe('"the long box", top shelf');
-    expect(reading.drafts.find((d) => d.game === 'Rope and Rods')!.materials).toEqual([{ kind: 'tens-rods', quantity: 20 }, { kind: 'linking-cubes', quantity: 40 }]);
-    expect(reading.drafts.find((d) => d.game === 'Fog Signals')!.declared).toEqual([{ skill: 'tens-and-ones', perTenMinutes: 10 }, { skill: 'compare-to-100', perTenMinutes: 14 }]);
+    expect(reading.drafts.find((d) => d.game === 'Rope and Rods')!.materials).toEqual([
+      { kind: 'tens-rods', quantity: 20 },
+      { kind: 'linking-cubes', quantity: 40 },
+    ]);
+    expect(reading.drafts.find((d) => d.game === 'Fog Signals')!.declared).toEqual([
+      { skill: 'tens-and-ones', perTenMinutes: 10 },
+      { skill: 'compare-to-100', perTenMinutes: 14 },
+    ]);
   });
 });
 
@@ -55,7 +108,17 @@ describe('the broken shelf', () => {
     const { problems } = readShelf('examples/shelf-broken.csv');
     expect([...new Set(problems.map((p) => p.row))]).toEqual([2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12, 13]);
     expect(problems.filter((p) => p.row !== 8).map((p) => `${p.row} ${p.field} ${p.code}`)).toEqual([
-      '2 game malformed', '3 players min out-of-range', '4 players max out-of-range', '5 ages malformed', '6 ages out-of-range', '7 minutes malformed', '9 source unknown-value', '10 mechanism unknown-mechanism', '11 parameters impossible-parameters', '12 parameters malformed', '13 practises unknown-skill',
+      '2 game malformed',
+      '3 players min out-of-range',
+      '4 players max out-of-range',
+      '5 ages malformed',
+      '6 ages out-of-range',
+      '7 minutes malformed',
+      '9 source unknown-value',
+      '10 mechanism unknown-mechanism',
+      '11 parameters impossible-parameters',
+      '12 parameters malformed',
+      '13 practises unknown-skill',
     ]);
     expect(problems.filter((p) => p.row === 8).map((p) => p.code)).toEqual(['bad-quantity', 'bad-quantity']);
     expect(problems.find((p) => p.row === 11)!.message).toContain('No two cards from 1 to 10 make 30.');
@@ -85,7 +148,11 @@ describe('files that are no CSV', () => {
   });
   it('takes semicolons, and any bytes without falling over', () => {
     expect(codeOf(bytes('game;ages\nOne;6+\n'))).toBe('ok');
-    fc.assert(fc.property(fc.uint8Array({ maxLength: 300 }), (b) => { readCsv(b, columnOf, ['game']); }));
+    fc.assert(
+      fc.property(fc.uint8Array({ maxLength: 300 }), (b) => {
+        readCsv(b, columnOf, ['game']);
+      }),
+    );
   });
 });
 
@@ -100,14 +167,43 @@ describe('a roster', () => {
     const reading = readRoster(table.ok ? table.value.rows : [], '2026-11-10', []);
     expect(reading.problems).toEqual([]);
     expect(reading.drafts).toHaveLength(9);
-    expect(reading.drafts.map((d) => d.born)).toEqual(['2021-02', '2020-11', '2019-03', '2019-06', '2019-03', '2018-09', '2017-03', '2017-05', '2016-01']);
+    expect(reading.drafts.map((d) => d.born)).toEqual([
+      '2021-02',
+      '2020-11',
+      '2019-03',
+      '2019-06',
+      '2019-03',
+      '2018-09',
+      '2017-03',
+      '2017-05',
+      '2016-01',
+    ]);
   });
   it('takes months in several shapes and grades by school year', () => {
-    expect([readBirthMonth('2019-9'), readBirthMonth('Sept 2019'), readBirthMonth('13/2019'), readBirthMonth('soon')]).toEqual(['2019-09', '2019-09', null, null]);
-    expect([bornOfGrade('K', '2026-11-10'), bornOfGrade('2nd', '2027-02-01'), bornOfGrade('eleven', '2026-11-10')]).toEqual(['2020-03', '2018-03', null]);
+    expect([readBirthMonth('2019-9'), readBirthMonth('Sept 2019'), readBirthMonth('13/2019'), readBirthMonth('soon')]).toEqual([
+      '2019-09',
+      '2019-09',
+      null,
+      null,
+    ]);
+    expect([bornOfGrade('K', '2026-11-10'), bornOfGrade('2nd', '2027-02-01'), bornOfGrade('eleven', '2026-11-10')]).toEqual([
+      '2020-03',
+      '2018-03',
+      null,
+    ]);
   });
   it('refuses twins in name, birth in 1925 or tomorrow, and nobody', () => {
-    const reading = readRoster(rows('nickname,born\nWren,2019-01\nwren,2018-01\nOld,1925-01\nNew,2027-01\n,2019-01\nNo Age,\n'), '2026-11-10', ['Moss']);
-    expect(reading.problems.map((p) => `${p.row} ${p.field} ${p.code}`)).toEqual(['3 nickname duplicate', '4 born out-of-range', '5 born out-of-range', '6 nickname malformed', '7 born malformed']);
+    const reading = readRoster(
+      rows('nickname,born\nWren,2019-01\nwren,2018-01\nOld,1925-01\nNew,2027-01\n,2019-01\nNo Age,\n'),
+      '2026-11-10',
+      ['Moss'],
+    );
+    expect(reading.problems.map((p) => `${p.row} ${p.field} ${p.code}`)).toEqual([
+      '3 nickname duplicate',
+      '4 born out-of-range',
+      '5 born out-of-range',
+      '6 nickname malformed',
+      '7 born malformed',
+    ]);
   });
 });

@@ -31,7 +31,11 @@ export function countRound(graph: SkillGraph, sums: readonly CountedSum[], playe
     for (const k of chancesOf(graph, item)) counts.set(k, (counts.get(k) ?? 0) + 1);
   }
   return [...counts]
-    .map(([k, counted]) => ({ skill: graph.skills[k]!.id, perTenMinutes: Number(((counted / players / minutes) * 10).toPrecision(3)), counted }))
+    .map(([k, counted]) => ({
+      skill: graph.skills[k]!.id,
+      perTenMinutes: Number(((counted / players / minutes) * 10).toPrecision(3)),
+      counted,
+    }))
     .sort((x, y) => y.counted - x.counted)
     .slice(0, dosesKept);
 }

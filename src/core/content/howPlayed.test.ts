@@ -6,7 +6,12 @@ describe('how is it played?', () => {
   it('finds every family from its own answers', () => {
     for (const m of mechanisms) {
       const answers = Object.fromEntries(Object.entries(m.played).map(([q, a]) => [q, a[0]]));
-      expect([m.id, proposeMechanisms(answers).map((p) => p.mechanism).includes(m.id)]).toEqual([m.id, true]);
+      expect([
+        m.id,
+        proposeMechanisms(answers)
+          .map((p) => p.mechanism)
+          .includes(m.id),
+      ]).toEqual([m.id, true]);
     }
   });
   it('sets what the answers say and proposes only what can be played', () => {

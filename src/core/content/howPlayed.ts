@@ -26,7 +26,9 @@ const sameAct: Readonly<Record<string, readonly string[]>> = {
 
 /** The families that suit what was seen, best first, with parameters set as far as the answers say. */
 export function proposeMechanisms(answers: PlayedAnswers): Proposal[] {
-  const given = (Object.entries(answers) as [PlayedQuestion, string | undefined][]).filter((a): a is [PlayedQuestion, string] => a[1] !== undefined);
+  const given = (Object.entries(answers) as [PlayedQuestion, string | undefined][]).filter(
+    (a): a is [PlayedQuestion, string] => a[1] !== undefined,
+  );
   return mechanisms
     .map((m) => {
       const fitting = given.filter(([question, answer]) => (m.played[question] as readonly string[]).includes(answer));

@@ -40,7 +40,18 @@ export interface CatalogueContext {
   readonly seatsOf: (mechanism: string) => { readonly min: number; readonly max: number } | null;
 }
 
-const sources: Readonly<Record<string, VariantDraft['source']>> = { made: 'made', 'home made': 'made', homemade: 'made', 'hand made': 'made', handmade: 'made', bought: 'bought', shop: 'bought', free: 'free', printed: 'free', 'free print': 'free' };
+const sources: Readonly<Record<string, VariantDraft['source']>> = {
+  made: 'made',
+  'home made': 'made',
+  homemade: 'made',
+  'hand made': 'made',
+  handmade: 'made',
+  bought: 'bought',
+  shop: 'bought',
+  free: 'free',
+  printed: 'free',
+  'free print': 'free',
+};
 const mostPlayers = 12;
 
 /** Reads a catalogue row by row; a row with a fault gives problems and no draft. */
@@ -136,16 +147,22 @@ class RowReader {
       const low = minText === '' ? [usual[0], usual[0]] : readSpan(minText, mostPlayers);
       const high = maxText === '' ? null : readSpan(maxText, mostPlayers);
       if (maxText !== '' && !high) field = 'players max';
-      players = low && (maxText === '' || high) ? [low[0]!, high ? high[1]! : minText.includes('+') || low[1]! > low[0]! ? low[1]! : Math.max(low[0]!, usual[1])] : null;
+      players =
+        low && (maxText === '' || high)
+          ? [low[0]!, high ? high[1]! : minText.includes('+') || low[1]! > low[0]! ? low[1]! : Math.max(low[0]!, usual[1])]
+          : null;
     }
     if (!players) {
       this.fault(field, 'malformed', `"${this.cell(field) || text}" is not a number of players. Write 2-4 or 3.`);
       return usual;
     }
-    if (players[0] < 1 || players.some((n) => !Number.isInteger(n))) this.fault(text ? 'players' : 'players min', 'out-of-range', `${players[0]} players cannot sit down.`);
-    else if (players[1] < players[0]) this.fault(text ? 'players' : 'players max', 'out-of-range', `At most ${players[1]} players is fewer than at least ${players[0]}.`);
+    if (players[0] < 1 || players.some((n) => !Number.isInteger(n)))
+      this.fault(text ? 'players' : 'players min', 'out-of-range', `${players[0]} players cannot sit down.`);
+    else if (players[1] < players[0])
+      this.fault(text ? 'players' : 'players max', 'out-of-range', `At most ${players[1]} players is fewer than at least ${players[0]}.`);
     else if (players[1] > 30) this.fault(text ? 'players' : 'players max', 'out-of-range', `${players[1]} is more than 30 players.`);
-    if (seats && this.faults === 0 && (players[0] > seats.max || players[1] < seats.min)) this.fault('players min', 'out-of-range', `This way of playing seats ${seats.min} to ${seats.max}.`);
+    if (seats && this.faults === 0 && (players[0] > seats.max || players[1] < seats.min))
+      this.fault('players min', 'out-of-range', `This way of playing seats ${seats.min} to ${seats.max}.`);
     return players;
   }
 
@@ -175,7 +192,9 @@ class RowReader {
 
   private kindOf(name: string): string {
     const words = plainWords(name);
-    const known = this.context.kinds.find((k) => plainWords(k.id) === words || plainWords(k.title) === words || k.alsoCalled.some((a) => plainWords(a) === words));
+    const known = this.context.kinds.find(
+      (k) => plainWords(k.id) === words || plainWords(k.title) === words || k.alsoCalled.some((a) => plainWords(a) === words),
+    );
     if (known) return known.id;
     const id = slugOf(words);
     const entry = this.proposed.get(id);

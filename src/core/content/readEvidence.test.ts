@@ -2,14 +2,37 @@ import { describe, expect, it } from 'vitest';
 import { shippedGraph } from '../../contract/shippedData';
 import { evidenceColumnOf, readEvidence, readStatements } from './readEvidence';
 
-const context = { graph: shippedGraph(), learners: new Map([['wren', 'wren'], ['k7q2-owl', 'owl']]), today: '2026-11-20' };
-const row = (cells: Record<string, string>, n = 2) => ({ row: n, cells: { learner: 'Wren', at: '2026-11-10', skill: 'make-ten', result: 'alone', ...cells } });
+const context = {
+  graph: shippedGraph(),
+  learners: new Map([
+    ['wren', 'wren'],
+    ['k7q2-owl', 'owl'],
+  ]),
+  today: '2026-11-20',
+};
+const row = (cells: Record<string, string>, n = 2) => ({
+  row: n,
+  cells: { learner: 'Wren', at: '2026-11-10', skill: 'make-ten', result: 'alone', ...cells },
+});
 
 describe('a CSV of observations', () => {
   it('takes results and counts, by id, title or code', () => {
-    const { drafts, problems } = readEvidence([row({}), row({ skill: 'Make a ten on the way', result: 'with help', how: 'counted on', support: 'bead-frame' }, 3), row({ skill: 'K.OA.A.4', result: '', correct: '7', total: '10' }, 4)], context);
+    const { drafts, problems } = readEvidence(
+      [
+        row({}),
+        row({ skill: 'Make a ten on the way', result: 'with help', how: 'counted on', support: 'bead-frame' }, 3),
+        row({ skill: 'K.OA.A.4', result: '', correct: '7', total: '10' }, 4),
+      ],
+      context,
+    );
     expect(problems).toEqual([]);
-    expect(drafts[1]).toMatchObject({ skill: 'make-ten', result: 'support', how: 'counted-on', support: 'bead-frame', at: '2026-11-10T12:00:00.000Z' });
+    expect(drafts[1]).toMatchObject({
+      skill: 'make-ten',
+      result: 'support',
+      how: 'counted-on',
+      support: 'bead-frame',
+      at: '2026-11-10T12:00:00.000Z',
+    });
     expect(drafts[2]).toMatchObject({ skill: 'pairs-of-10', correct: 7, total: 10, result: null });
   });
   it.each([
@@ -27,7 +50,9 @@ describe('a CSV of observations', () => {
     [{ how: 'by magic' }, 'how', 'unknown-value'],
   ] as const)('refuses %j, naming row and column', (cells, field, code) => {
     const reading = readEvidence([row({}), row(cells, 3)], context);
-    expect(reading.problems).toEqual([expect.objectContaining({ field, code, row: 3, message: expect.stringContaining('Row 3') as unknown })]);
+    expect(reading.problems).toEqual([
+      expect.objectContaining({ field, code, row: 3, message: expect.stringContaining('Row 3') as unknown }),
+    ]);
     expect(reading.drafts.length).toBe(1);
   });
   it('finds one bad row among ten thousand', () => {
@@ -40,15 +65,31 @@ describe('a CSV of observations', () => {
     expect(drafts.map((d) => d.row)).toEqual([3]);
     expect(remarks).toEqual([{ row: 2, message: 'It was taken back, so it is left out.' }]);
   });
-  it('knows other names of columns', () => expect(['Child', 'When', 'Code', 'Right', 'Tool'].map(evidenceColumnOf)).toEqual(['learner', 'at', 'skill', 'correct', 'support']));
+  it('knows other names of columns', () =>
+    expect(['Child', 'When', 'Code', 'Right', 'Tool'].map(evidenceColumnOf)).toEqual(['learner', 'at', 'skill', 'correct', 'support']));
 });
 
 describe('xAPI statements', () => {
-  const statement = (more: object = {}) => ({ actor: { objectType: 'Agent', account: { homePage: 'https://coop.example/learners', name: 'k7q2-owl' } }, verb: { id: 'http://adlnet.gov/expapi/verbs/answered' }, object: { id: 'https://coop.example/skills/make-ten' }, result: { success: true }, timestamp: '2026-09-08T10:20:00-05:00', version: '1.0.3', ...more });
+  const statement = (more: object = {}) => ({
+    actor: { objectType: 'Agent', account: { homePage: 'https://coop.example/learners', name: 'k7q2-owl' } },
+    verb: { id: 'http://adlnet.gov/expapi/verbs/answered' },
+    object: { id: 'https://coop.example/skills/make-ten' },
+    result: { success: true },
+    timestamp: '2026-09-08T10:20:00-05:00',
+    version: '1.0.3',
+    ...more,
+  });
   it('takes success, scores and counts', () => {
-    const { drafts, problems } = readStatements([statement(), statement({ result: { score: { scaled: 0.6 } } }), statement({ result: { score: { raw: 7, max: 10 } } })], context);
+    const { drafts, problems } = readStatements(
+      [statement(), statement({ result: { score: { scaled: 0.6 } } }), statement({ result: { score: { raw: 7, max: 10 } } })],
+      context,
+    );
     expect(problems).toEqual([]);
-    expect(drafts.map((d) => [d.learner, d.skill, d.result, d.correct, d.total])).toEqual([['owl', 'make-ten', 'alone', null, null], ['owl', 'make-ten', 'support', null, null], ['owl', 'make-ten', null, 7, 10]]);
+    expect(drafts.map((d) => [d.learner, d.skill, d.result, d.correct, d.total])).toEqual([
+      ['owl', 'make-ten', 'alone', null, null],
+      ['owl', 'make-ten', 'support', null, null],
+      ['owl', 'make-ten', null, 7, 10],
+    ]);
     expect(drafts[0]!.at).toBe('2026-09-08T15:20:00.000Z');
   });
   it('reads an activity whose escapes are broken as it stands', () => {
@@ -56,7 +97,10 @@ describe('xAPI statements', () => {
     expect([problems, remarks[0]!.message]).toEqual([[], expect.stringContaining('names no skill')]);
   });
   it('leaves out what only says that something was played, and says so', () => {
-    const { drafts, remarks } = readStatements({ statements: [statement({ verb: { id: 'http://activitystrea.ms/schema/1.0/play' }, result: { completion: true } })] }, context);
+    const { drafts, remarks } = readStatements(
+      { statements: [statement({ verb: { id: 'http://activitystrea.ms/schema/1.0/play' }, result: { completion: true } })] },
+      context,
+    );
     expect(drafts).toEqual([]);
     expect(remarks[0]!.message).toContain('not how it went');
   });

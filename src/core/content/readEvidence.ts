@@ -51,8 +51,25 @@ export function evidenceColumnOf(header: string): string | null {
   return Object.entries(columns).find(([, names]) => names.includes(words))?.[0] ?? null;
 }
 
-const results: Readonly<Record<string, EvidenceResult>> = { stuck: 'stuck', 'not yet': 'stuck', support: 'support', 'with support': 'support', 'with help': 'support', help: 'support', alone: 'alone', 'on their own': 'alone', can: 'alone' };
-const ways: Readonly<Record<string, How>> = { 'counted all': 'counted-all', 'counted on': 'counted-on', 'worked out': 'worked-out', 'worked it out': 'worked-out', knew: 'knew', 'knew it': 'knew' };
+const results: Readonly<Record<string, EvidenceResult>> = {
+  stuck: 'stuck',
+  'not yet': 'stuck',
+  support: 'support',
+  'with support': 'support',
+  'with help': 'support',
+  help: 'support',
+  alone: 'alone',
+  'on their own': 'alone',
+  can: 'alone',
+};
+const ways: Readonly<Record<string, How>> = {
+  'counted all': 'counted-all',
+  'counted on': 'counted-on',
+  'worked out': 'worked-out',
+  'worked it out': 'worked-out',
+  knew: 'knew',
+  'knew it': 'knew',
+};
 /** What people call a column where its name here is terse. */
 const said: Readonly<Record<string, string>> = { at: 'day', correct: 'right', total: 'of', support: 'tool' };
 const most = 200;
@@ -70,20 +87,31 @@ export function readEvidence(rows: readonly CsvRow[], context: EvidenceContext):
       remarks.push({ row, message: 'It was taken back, so it is left out.' });
       continue;
     }
-    const fault = (field: string, code: Problem['code'], message: string): void => void problems.push({ code, field, row, message: `Row ${row}, ${said[field] ?? field}: ${message}` });
+    const fault = (field: string, code: Problem['code'], message: string): void =>
+      void problems.push({ code, field, row, message: `Row ${row}, ${said[field] ?? field}: ${message}` });
     const learner = context.learners.get(cell('learner').toLowerCase());
-    if (learner === undefined) fault('learner', 'unknown-value', cell('learner') === '' ? 'The learner is missing.' : `There is no learner "${cell('learner')}".`);
+    if (learner === undefined)
+      fault('learner', 'unknown-value', cell('learner') === '' ? 'The learner is missing.' : `There is no learner "${cell('learner')}".`);
     const at = momentOf(cell('at'));
     if (at === null) fault('at', 'malformed', `"${cell('at')}" is no day like 2026-11-10.`);
     else if (at.slice(0, 10) > context.today) fault('at', 'in-the-future', `${cell('at')} lies after today, ${context.today}.`);
     const skill = skillOf(cell('skill'));
-    if (skill.length !== 1) fault('skill', 'unknown-skill', skill.length === 0 ? `"${cell('skill')}" is no skill or code known here.` : `"${cell('skill')}" stands for several skills: ${skill.join(', ')}. Name one.`);
+    if (skill.length !== 1)
+      fault(
+        'skill',
+        'unknown-skill',
+        skill.length === 0
+          ? `"${cell('skill')}" is no skill or code known here.`
+          : `"${cell('skill')}" stands for several skills: ${skill.join(', ')}. Name one.`,
+      );
     const counted = cell('total') !== '' || cell('correct') !== '';
     const [correct, total] = [Number(cell('correct')), Number(cell('total'))];
     const result = results[plainWords(cell('result'))];
     if (counted) {
-      if (!Number.isInteger(total) || total < 1 || total > most) fault('total', 'out-of-range', `"${cell('total')}" is no number from 1 to ${most}.`);
-      else if (cell('correct') === '' || !Number.isInteger(correct) || correct < 0 || correct > total) fault('correct', 'out-of-range', `"${cell('correct')}" right of ${total} cannot be.`);
+      if (!Number.isInteger(total) || total < 1 || total > most)
+        fault('total', 'out-of-range', `"${cell('total')}" is no number from 1 to ${most}.`);
+      else if (cell('correct') === '' || !Number.isInteger(correct) || correct < 0 || correct > total)
+        fault('correct', 'out-of-range', `"${cell('correct')}" right of ${total} cannot be.`);
       if (cell('result') !== '') fault('result', 'malformed', 'Give a result or a count, not both.');
     } else if (!result) fault('result', 'unknown-value', `"${cell('result')}" is none of stuck, support, alone.`);
     const how = ways[plainWords(cell('how'))];
@@ -91,7 +119,17 @@ export function readEvidence(rows: readonly CsvRow[], context: EvidenceContext):
     const support = cell('support') === '' ? null : context.supports ? context.supports.get(plainWords(cell('support'))) : cell('support');
     if (support === undefined) fault('support', 'unknown-value', `"${cell('support')}" is no tool or help known here.`);
     if (problems.length > before) continue;
-    drafts.push({ row, learner: learner!, at: at!, skill: skill[0]!, result: counted ? null : result!, correct: counted ? correct : null, total: counted ? total : null, how: how ?? null, support: support ?? null });
+    drafts.push({
+      row,
+      learner: learner!,
+      at: at!,
+      skill: skill[0]!,
+      result: counted ? null : result!,
+      correct: counted ? correct : null,
+      total: counted ? total : null,
+      how: how ?? null,
+      support: support ?? null,
+    });
   }
   return { drafts, problems, remarks };
 }
@@ -135,7 +173,11 @@ const supportFrom = 0.5;
  * success or score. A statement that only says that something was played is remarked on and left out.
  */
 export function readStatements(raw: unknown, context: EvidenceContext): EvidenceReading {
-  const list = Array.isArray(raw) ? (raw as unknown[]) : isObject(raw) && Array.isArray(raw['statements']) ? (raw['statements'] as unknown[]) : [raw];
+  const list = Array.isArray(raw)
+    ? (raw as unknown[])
+    : isObject(raw) && Array.isArray(raw['statements'])
+      ? (raw['statements'] as unknown[])
+      : [raw];
   const drafts: EvidenceDraft[] = [];
   const problems: Problem[] = [];
   const remarks: { row: number; message: string }[] = [];
@@ -143,7 +185,8 @@ export function readStatements(raw: unknown, context: EvidenceContext): Evidence
   for (const [i, statement] of list.entries()) {
     const row = i + 1;
     const before = problems.length;
-    const fault = (field: string, code: Problem['code'], message: string): void => void problems.push({ code, field, row, message: `Statement ${row}, ${field}: ${message}` });
+    const fault = (field: string, code: Problem['code'], message: string): void =>
+      void problems.push({ code, field, row, message: `Statement ${row}, ${field}: ${message}` });
     if (!isObject(statement)) {
       fault('statement', 'malformed', 'This is no statement.');
       continue;
@@ -155,22 +198,50 @@ export function readStatements(raw: unknown, context: EvidenceContext): Evidence
     if (name !== '' && learner === undefined) fault('actor.account.name', 'unknown-value', `There is no learner "${name}".`);
     const at = momentOf(textAt(statement, 'timestamp'));
     if (at === null) fault('timestamp', 'malformed', `"${textAt(statement, 'timestamp')}" is no moment with a zone.`);
-    else if (at.slice(0, 10) > context.today) fault('timestamp', 'in-the-future', `${textAt(statement, 'timestamp')} lies after today, ${context.today}.`);
+    else if (at.slice(0, 10) > context.today)
+      fault('timestamp', 'in-the-future', `${textAt(statement, 'timestamp')} lies after today, ${context.today}.`);
     const categories = inside(statement, 'context', 'contextActivities', 'category');
     const iris = [textAt(statement, 'object', 'id'), ...(Array.isArray(categories) ? categories.map((c) => textAt(c, 'id')) : [])];
     const found = iris.map((iri) => skillOf(decoded(iri.split(/[/#:]/).at(-1) ?? ''))).find((s) => s.length > 0) ?? [];
-    const [points, max, scaled] = ['raw', 'max', 'scaled'].map((k) => inside(statement, 'result', 'score', k)) as [unknown, unknown, unknown];
-    if (typeof scaled === 'number' && (scaled < -1 || scaled > 1)) fault('result.score.scaled', 'out-of-range', `${scaled} is not between −1 and 1.`);
+    const [points, max, scaled] = ['raw', 'max', 'scaled'].map((k) => inside(statement, 'result', 'score', k)) as [
+      unknown,
+      unknown,
+      unknown,
+    ];
+    if (typeof scaled === 'number' && (scaled < -1 || scaled > 1))
+      fault('result.score.scaled', 'out-of-range', `${scaled} is not between −1 and 1.`);
     const success = inside(statement, 'result', 'success');
-    const counted = Number.isInteger(points) && Number.isInteger(max) && (max as number) >= 1 && (max as number) <= most && (points as number) >= 0 && (points as number) <= (max as number);
+    const counted =
+      Number.isInteger(points) &&
+      Number.isInteger(max) &&
+      (max as number) >= 1 &&
+      (max as number) <= most &&
+      (points as number) >= 0 &&
+      (points as number) <= (max as number);
     if (problems.length > before) continue;
     if (found.length === 0 || (!counted && typeof success !== 'boolean' && typeof scaled !== 'number')) {
-      remarks.push({ row, message: found.length === 0 ? 'It names no skill or code known here, so it is left out.' : 'It says that something was done, not how it went, so it is left out.' });
+      remarks.push({
+        row,
+        message:
+          found.length === 0
+            ? 'It names no skill or code known here, so it is left out.'
+            : 'It says that something was done, not how it went, so it is left out.',
+      });
       continue;
     }
     if (found.length > 1) remarks.push({ row, message: `Its code stands for ${found.length} skills; it is taken for "${found[0]}".` });
     const share = typeof scaled === 'number' ? scaled : success === true ? 1 : 0;
-    drafts.push({ row, learner: learner!, at: at!, skill: found[0]!, result: counted ? null : share >= aloneFrom ? 'alone' : share >= supportFrom ? 'support' : 'stuck', correct: counted ? (points as number) : null, total: counted ? (max as number) : null, how: null, support: null });
+    drafts.push({
+      row,
+      learner: learner!,
+      at: at!,
+      skill: found[0]!,
+      result: counted ? null : share >= aloneFrom ? 'alone' : share >= supportFrom ? 'support' : 'stuck',
+      correct: counted ? (points as number) : null,
+      total: counted ? (max as number) : null,
+      how: null,
+      support: null,
+    });
   }
   return { drafts, problems, remarks };
 }

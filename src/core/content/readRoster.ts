@@ -39,7 +39,13 @@ export function readBirthMonth(text: string): string | null {
   const iso = /^(\d{4})[-/.](\d{1,2})(?:[-/.]\d{1,2})?$/.exec(cell);
   const european = /^(\d{1,2})[/.-](\d{4})$/.exec(cell);
   const worded = /^([a-z]{3})[a-z]*\.? (\d{4})$/.exec(cell);
-  const [year, month] = iso ? [Number(iso[1]), Number(iso[2])] : european ? [Number(european[2]), Number(european[1])] : worded ? [Number(worded[2]), months.indexOf(worded[1]!) + 1] : [0, 0];
+  const [year, month] = iso
+    ? [Number(iso[1]), Number(iso[2])]
+    : european
+      ? [Number(european[2]), Number(european[1])]
+      : worded
+        ? [Number(worded[2]), months.indexOf(worded[1]!) + 1]
+        : [0, 0];
   return year > 0 && month >= 1 && month <= 12 ? `${year}-${String(month).padStart(2, '0')}` : null;
 }
 
@@ -74,12 +80,14 @@ export function readRoster(rows: readonly CsvRow[], today: string, existing: rea
   for (const { row, cells } of rows) {
     const cell = (name: string): string => (cells[name] ?? '').trim();
     const before = problems.length;
-    const fault = (field: string, code: Problem['code'], message: string): void => void problems.push({ code, field, row, message: `Row ${row}, ${field}: ${message}` });
+    const fault = (field: string, code: Problem['code'], message: string): void =>
+      void problems.push({ code, field, row, message: `Row ${row}, ${field}: ${message}` });
     const nickname = cell('nickname').replace(/\s+/g, ' ');
     if (nickname === '') fault('nickname', 'malformed', 'The learner has no nickname.');
     else if (nickname.length > 40) fault('nickname', 'out-of-range', 'A nickname has at most 40 letters.');
     const earlier = seen.get(nickname.toLowerCase());
-    if (nickname && earlier !== undefined) fault('nickname', 'duplicate', `"${nickname}" stands in row ${earlier} already. Give one of them another nickname.`);
+    if (nickname && earlier !== undefined)
+      fault('nickname', 'duplicate', `"${nickname}" stands in row ${earlier} already. Give one of them another nickname.`);
     if (known.has(nickname.toLowerCase())) {
       remarks.push({ row, message: `"${nickname}" is here already; left as is.` });
       continue;
@@ -95,10 +103,18 @@ export function readRoster(rows: readonly CsvRow[], today: string, existing: rea
       if (wrong) fault('born', 'out-of-range', wrong);
     }
     const framework = cell('framework').toLowerCase() || 'us';
-    if (framework !== 'us' && framework !== 'england') fault('framework', 'unknown-value', `"${cell('framework')}" is not a set of norms. Write us or england.`);
+    if (framework !== 'us' && framework !== 'england')
+      fault('framework', 'unknown-value', `"${cell('framework')}" is not a set of norms. Write us or england.`);
     if (problems.length > before) continue;
     if (!cell('born')) remarks.push({ row, message: `Birth month guessed from the grade: ${born}. Set it when you know it.` });
-    drafts.push({ row, nickname, born: born!, bornFrom: cell('born') ? 'month' : 'grade', framework: framework as 'us' | 'england', group: cell('group') });
+    drafts.push({
+      row,
+      nickname,
+      born: born!,
+      bornFrom: cell('born') ? 'month' : 'grade',
+      framework: framework as 'us' | 'england',
+      group: cell('group'),
+    });
   }
   return { drafts, problems, remarks };
 }

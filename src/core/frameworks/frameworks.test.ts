@@ -8,16 +8,55 @@ import { educationLevel, writeCase } from './writeCase';
 
 const id = (n: number): string => `0b0c1f2e-1111-4a11-8a11-${String(n).padStart(12, '0')}`;
 const link = (n: number) => ({ title: `${n}`, identifier: id(n), uri: `https://coop.example/${n}` });
-const item = (n: number, more: object = {}) => ({ identifier: id(n), uri: `https://coop.example/i/${n}`, fullStatement: `Statement ${n}`, humanCodingScheme: `SB.${n}`, educationLevel: ['KG'], lastChangeDateTime: '2026-08-01T09:00:00+00:00', ...more });
-const association = (n: number, type: string, from: number, to: number, more: object = {}) => ({ identifier: id(100 + n), uri: `https://coop.example/a/${n}`, associationType: type, originNodeURI: link(from), destinationNodeURI: link(to), lastChangeDateTime: '2026-08-01T09:00:00+00:00', ...more });
-const pack = (items: object[], associations: object[]) => ({ CFDocument: { identifier: id(1), uri: 'https://coop.example/d/1', creator: 'Signal Box', title: 'Number lines', lastChangeDateTime: '2026-08-01T09:00:00+00:00' }, CFItems: items, CFAssociations: associations });
+const item = (n: number, more: object = {}) => ({
+  identifier: id(n),
+  uri: `https://coop.example/i/${n}`,
+  fullStatement: `Statement ${n}`,
+  humanCodingScheme: `SB.${n}`,
+  educationLevel: ['KG'],
+  lastChangeDateTime: '2026-08-01T09:00:00+00:00',
+  ...more,
+});
+const association = (n: number, type: string, from: number, to: number, more: object = {}) => ({
+  identifier: id(100 + n),
+  uri: `https://coop.example/a/${n}`,
+  associationType: type,
+  originNodeURI: link(from),
+  destinationNodeURI: link(to),
+  lastChangeDateTime: '2026-08-01T09:00:00+00:00',
+  ...more,
+});
+const pack = (items: object[], associations: object[]) => ({
+  CFDocument: {
+    identifier: id(1),
+    uri: 'https://coop.example/d/1',
+    creator: 'Signal Box',
+    title: 'Number lines',
+    lastChangeDateTime: '2026-08-01T09:00:00+00:00',
+  },
+  CFItems: items,
+  CFAssociations: associations,
+});
 
 describe('reading a CASE package', () => {
   it('takes items in order, with parents, levels and external matches', () => {
-    const read = readCase(pack([item(2), item(3, { fullStatement: '<p>Add by&nbsp;making ten.</p>', educationLevel: '01' })], [association(1, 'isChildOf', 3, 1, { sequenceNumber: 1 }), association(2, 'isChildOf', 2, 1, { sequenceNumber: 2 }), association(3, 'precedes', 2, 3), association(4, 'exactMatchOf', 2, 99)]));
+    const read = readCase(
+      pack(
+        [item(2), item(3, { fullStatement: '<p>Add by&nbsp;making ten.</p>', educationLevel: '01' })],
+        [
+          association(1, 'isChildOf', 3, 1, { sequenceNumber: 1 }),
+          association(2, 'isChildOf', 2, 1, { sequenceNumber: 2 }),
+          association(3, 'precedes', 2, 3),
+          association(4, 'exactMatchOf', 2, 99),
+        ],
+      ),
+    );
     expect(read).toMatchObject({ ok: true, value: { title: 'Number lines', remarks: [] } });
     if (!read.ok) return;
-    expect(read.value.expectations.map((e) => [e.code, e.statement, e.band, e.parent])).toEqual([['SB.3', 'Add by making ten.', '01', null], ['SB.2', 'Statement 2', 'KG', null]]);
+    expect(read.value.expectations.map((e) => [e.code, e.statement, e.band, e.parent])).toEqual([
+      ['SB.3', 'Add by making ten.', '01', null],
+      ['SB.2', 'Statement 2', 'KG', null],
+    ]);
     expect(read.value.external.get(id(2))).toEqual(['99']);
   });
   it('unwraps an array and remarks on orphans', () => {
@@ -44,7 +83,9 @@ describe('writing a CASE package', () => {
     return `00000000-0000-5000-8000-${String(h).padStart(12, '0')}`;
   };
   it.each(shippedFrameworks.map((f) => [f.id, f] as const))('%s reads back with every code', (_, f) => {
-    const read = readCase(JSON.parse(JSON.stringify(writeCase(f, [[f.expectations[0]!.code, f.expectations[1]!.code]], uuidOf, '2026-01-01T00:00:00+00:00'))));
+    const read = readCase(
+      JSON.parse(JSON.stringify(writeCase(f, [[f.expectations[0]!.code, f.expectations[1]!.code]], uuidOf, '2026-01-01T00:00:00+00:00'))),
+    );
     expect(read.ok).toBe(true);
     if (!read.ok) return;
     expect(read.value.remarks).toEqual([]);
@@ -82,5 +123,6 @@ describe('proposing matches', () => {
   ])('from words: %s', (statement, skill) => {
     expect(proposeMatches(graph, index, 'SB.1', statement, []).map((p) => p.skill)).toContain(skill);
   });
-  it('proposes nothing for words that mean nothing here', () => expect(proposeMatches(graph, index, 'SB.2', 'Sing a cheerful tune.', [])).toEqual([]));
+  it('proposes nothing for words that mean nothing here', () =>
+    expect(proposeMatches(graph, index, 'SB.2', 'Sing a cheerful tune.', [])).toEqual([]));
 });

@@ -16,8 +16,77 @@ export interface MatchIndex {
   readonly byCode: ReadonlyMap<string, readonly string[]>;
 }
 
-const stopWords = new Set(['a', 'an', 'and', 'the', 'of', 'to', 'in', 'on', 'by', 'for', 'with', 'or', 'is', 'are', 'be', 'as', 'from', 'that', 'this', 'which', 'what', 'how', 'use', 'using', 'know', 'number', 'numbers', 'solve', 'problem', 'problems', 'understand', 'including', 'one', 'two', 'together', 'same']);
-const synonyms: Readonly<Record<string, string>> = { addition: 'add', adding: 'add', subtraction: 'subtract', subtracting: 'subtract', multiplication: 'multiply', multiplying: 'multiply', division: 'divide', dividing: 'divide', fractional: 'fraction', fractions: 'fraction', decimals: 'decimal', tens: 'ten', ones: 'one', hundreds: 'hundred', halves: 'half', quarters: 'quarter', multiples: 'multiple', factors: 'factor', shapes: 'shape', angles: 'angle', coins: 'money', symmetrical: 'symmetry', mirror: 'symmetry', patterns: 'pattern', partner: 'pair', pairs: 'pair', counting: 'count', counts: 'count', doubles: 'double', stories: 'story', word: 'story' };
+const stopWords = new Set([
+  'a',
+  'an',
+  'and',
+  'the',
+  'of',
+  'to',
+  'in',
+  'on',
+  'by',
+  'for',
+  'with',
+  'or',
+  'is',
+  'are',
+  'be',
+  'as',
+  'from',
+  'that',
+  'this',
+  'which',
+  'what',
+  'how',
+  'use',
+  'using',
+  'know',
+  'number',
+  'numbers',
+  'solve',
+  'problem',
+  'problems',
+  'understand',
+  'including',
+  'one',
+  'two',
+  'together',
+  'same',
+]);
+const synonyms: Readonly<Record<string, string>> = {
+  addition: 'add',
+  adding: 'add',
+  subtraction: 'subtract',
+  subtracting: 'subtract',
+  multiplication: 'multiply',
+  multiplying: 'multiply',
+  division: 'divide',
+  dividing: 'divide',
+  fractional: 'fraction',
+  fractions: 'fraction',
+  decimals: 'decimal',
+  tens: 'ten',
+  ones: 'one',
+  hundreds: 'hundred',
+  halves: 'half',
+  quarters: 'quarter',
+  multiples: 'multiple',
+  factors: 'factor',
+  shapes: 'shape',
+  angles: 'angle',
+  coins: 'money',
+  symmetrical: 'symmetry',
+  mirror: 'symmetry',
+  patterns: 'pattern',
+  partner: 'pair',
+  pairs: 'pair',
+  counting: 'count',
+  counts: 'count',
+  doubles: 'double',
+  stories: 'story',
+  word: 'story',
+};
 
 export function wordsOf(text: string): string[] {
   return text
@@ -29,13 +98,18 @@ export function wordsOf(text: string): string[] {
 
 /** `3.OA.7`, `3.OA.C.7` and `CCSS.MATH.CONTENT.3.OA.C.7` are one code. */
 export function sameCode(code: string): string {
-  const short = code.toUpperCase().replace(/^.*(?:CONTENT|PRACTICE)\./, '').replace(/^CCSS\.(?:MATH\.)?/, '');
+  const short = code
+    .toUpperCase()
+    .replace(/^.*(?:CONTENT|PRACTICE)\./, '')
+    .replace(/^CCSS\.(?:MATH\.)?/, '');
   const parts = short.split(/[.\s]+/).filter(Boolean);
   return parts.length >= 4 && /^[A-Z]$/.test(parts[2]!) ? [...parts.slice(0, 2), ...parts.slice(3)].join('.') : parts.join('.');
 }
 
 export function matchIndex(graph: SkillGraph, paraphrases: ReadonlyMap<string, string>): MatchIndex {
-  const words = graph.skills.map((s) => count([s.title, s.title, s.looksLike, ...s.codes.map((c) => paraphrases.get(c) ?? '')].flatMap(wordsOf)));
+  const words = graph.skills.map((s) =>
+    count([s.title, s.title, s.looksLike, ...s.codes.map((c) => paraphrases.get(c) ?? '')].flatMap(wordsOf)),
+  );
   const holders = new Map<string, number>();
   for (const bag of words) for (const w of bag.keys()) holders.set(w, (holders.get(w) ?? 0) + 1);
   const rarity = new Map([...holders].map(([w, n]) => [w, Math.log(graph.skills.length / n)]));
@@ -53,7 +127,14 @@ function count(list: readonly string[]): Map<string, number> {
 const leastScore = 0.18;
 
 /** Skills an expectation may stand for, best first: by its code, by a named match elsewhere, else by rare words shared (cosine of tf–idf vectors, G. Salton 1975). */
-export function proposeMatches(graph: SkillGraph, index: MatchIndex, code: string, statement: string, external: readonly string[], most = 3): Proposal[] {
+export function proposeMatches(
+  graph: SkillGraph,
+  index: MatchIndex,
+  code: string,
+  statement: string,
+  external: readonly string[],
+  most = 3,
+): Proposal[] {
   const coded = [code, ...external].flatMap((c) => index.byCode.get(sameCode(c)) ?? []);
   if (coded.length > 0) return [...new Set(coded)].map((skill): Proposal => ({ skill, score: 1, because: 'code' }));
   const bag = count(wordsOf(statement));

@@ -29,7 +29,15 @@ const uuid = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i;
 const isObject = (x: unknown): x is Json => typeof x === 'object' && x !== null && !Array.isArray(x);
 const text = (x: unknown): string => (typeof x === 'string' ? x.trim() : '');
 /** Tags and entities of a statement, taken out. */
-const plain = (s: string): string => s.replace(/<[^>]*>/g, ' ').replace(/&nbsp;/g, ' ').replace(/&amp;/g, '&').replace(/&lt;/g, '<').replace(/&gt;/g, '>').replace(/\s+/g, ' ').trim();
+const plain = (s: string): string =>
+  s
+    .replace(/<[^>]*>/g, ' ')
+    .replace(/&nbsp;/g, ' ')
+    .replace(/&amp;/g, '&')
+    .replace(/&lt;/g, '<')
+    .replace(/&gt;/g, '>')
+    .replace(/\s+/g, ' ')
+    .trim();
 
 /** Associations that build the framework itself: both ends must be in the file. */
 const structural = ['isChildOf', 'precedes', 'isPartOf'];
@@ -44,7 +52,8 @@ export function readCase(raw: unknown): Result<FrameworkReading> {
   if (!isObject(source)) return refusal('malformed', 'CFPackage', 'This is no CASE package: an object with "CFDocument" is expected.');
   const doc = source['CFDocument'];
   if (!isObject(doc)) return refusal('malformed', 'CFDocument', 'The package has no "CFDocument".');
-  for (const field of ['identifier', 'title', 'creator']) if (text(doc[field]) === '') return refusal('malformed', `CFDocument.${field}`, `CFDocument has no "${field}".`);
+  for (const field of ['identifier', 'title', 'creator'])
+    if (text(doc[field]) === '') return refusal('malformed', `CFDocument.${field}`, `CFDocument has no "${field}".`);
   if (!uuid.test(text(doc['identifier']))) return refusal('malformed', 'CFDocument.identifier', `"${text(doc['identifier'])}" is no UUID.`);
   const id = text(doc['identifier']).toLowerCase();
   const items = Array.isArray(source['CFItems']) ? (source['CFItems'] as unknown[]) : [];
@@ -56,11 +65,17 @@ export function readCase(raw: unknown): Result<FrameworkReading> {
     if (!isObject(item)) return refusal('malformed', at, `Item ${i + 1} is no object.`);
     const identifier = text(item['identifier']).toLowerCase();
     if (!uuid.test(identifier)) return refusal('malformed', `${at}.identifier`, `Item ${i + 1}: "${text(item['identifier'])}" is no UUID.`);
-    if (known.has(identifier)) return refusal('duplicate', `${at}.identifier`, `Item ${i + 1}: the identifier ${identifier} is there twice.`);
+    if (known.has(identifier))
+      return refusal('duplicate', `${at}.identifier`, `Item ${i + 1}: the identifier ${identifier} is there twice.`);
     const statement = plain(text(item['fullStatement']));
     if (statement === '') return refusal('malformed', `${at}.fullStatement`, `Item ${i + 1} (${identifier}) has no "fullStatement".`);
     const level = Array.isArray(item['educationLevel']) ? text((item['educationLevel'] as unknown[])[0]) : text(item['educationLevel']);
-    known.set(identifier, { code: text(item['humanCodingScheme']) || identifier.slice(0, 8), statement, band: level === '' ? null : level, at: i });
+    known.set(identifier, {
+      code: text(item['humanCodingScheme']) || identifier.slice(0, 8),
+      statement,
+      band: level === '' ? null : level,
+      at: i,
+    });
   }
   const parent = new Map<string, string | null>();
   const order = new Map<string, number>();
@@ -73,11 +88,22 @@ export function readCase(raw: unknown): Result<FrameworkReading> {
     const ends = (['originNodeURI', 'destinationNodeURI'] as const).map((key) => (isObject(link[key]) ? link[key] : {}));
     const [from, to] = ends.map((e) => text(e['identifier']).toLowerCase()) as [string, string];
     if (!structural.includes(type)) {
-      if (known.has(from) && !known.has(to)) external.set(from, [...(external.get(from) ?? []), text(ends[1]!['title']) || text(ends[1]!['uri'])]);
+      if (known.has(from) && !known.has(to))
+        external.set(from, [...(external.get(from) ?? []), text(ends[1]!['title']) || text(ends[1]!['uri'])]);
       continue;
     }
-    if (!known.has(from)) return refusal('dangling', `${at}.originNodeURI`, `Association ${i + 1} (${type}) begins at ${from || 'nothing'}, which is not in the file.`);
-    if (!known.has(to) && to !== id) return refusal('dangling', `${at}.destinationNodeURI`, `Association ${i + 1} (${type}) leads to ${to || 'nothing'}, which is not in the file.`);
+    if (!known.has(from))
+      return refusal(
+        'dangling',
+        `${at}.originNodeURI`,
+        `Association ${i + 1} (${type}) begins at ${from || 'nothing'}, which is not in the file.`,
+      );
+    if (!known.has(to) && to !== id)
+      return refusal(
+        'dangling',
+        `${at}.destinationNodeURI`,
+        `Association ${i + 1} (${type}) leads to ${to || 'nothing'}, which is not in the file.`,
+      );
     if (type === 'isChildOf') {
       if (parent.has(from)) remarks.push(`${known.get(from)!.code} has several parents; the first is kept.`);
       else {
@@ -87,12 +113,26 @@ export function readCase(raw: unknown): Result<FrameworkReading> {
     } else if (type === 'precedes') precedes.set(from, [...(precedes.get(from) ?? []), to]);
   }
   const circle = circleIn(known.keys(), (k) => [parent.get(k) ?? []].flat()) ?? circleIn(known.keys(), (k) => precedes.get(k) ?? []);
-  if (circle) return refusal('cycle', 'CFAssociations', `These expectations lead to one another in a circle: ${circle.map((k) => known.get(k)!.code).join(', ')}.`);
+  if (circle)
+    return refusal(
+      'cycle',
+      'CFAssociations',
+      `These expectations lead to one another in a circle: ${circle.map((k) => known.get(k)!.code).join(', ')}.`,
+    );
   const orphans = [...known.keys()].filter((k) => !parent.has(k));
-  if (orphans.length > 0) remarks.push(`${orphans.length} ${orphans.length === 1 ? 'expectation stands' : 'expectations stand'} under nothing; ${orphans.length === 1 ? 'it is' : 'they are'} put at the top.`);
+  if (orphans.length > 0)
+    remarks.push(
+      `${orphans.length} ${orphans.length === 1 ? 'expectation stands' : 'expectations stand'} under nothing; ${orphans.length === 1 ? 'it is' : 'they are'} put at the top.`,
+    );
   const expectations = [...known]
     .sort(([x, a], [y, b]) => (order.get(x) ?? Infinity) - (order.get(y) ?? Infinity) || a.at - b.at || (x < y ? -1 : 1))
-    .map(([identifier, { code, statement, band }]): Expectation => ({ identifier, code, statement, band, parent: parent.get(identifier) ?? null }));
+    .map(([identifier, { code, statement, band }]): Expectation => ({
+      identifier,
+      code,
+      statement,
+      band,
+      parent: parent.get(identifier) ?? null,
+    }));
   const licence = isObject(doc['licenseURI']) ? text(doc['licenseURI']['title']) || null : text(doc['licenseURI']) || null;
   return ok({ id, title: text(doc['title']), creator: text(doc['creator']), licence, expectations, external, remarks, source });
 }

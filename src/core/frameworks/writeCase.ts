@@ -26,21 +26,54 @@ export function educationLevel(framework: string, grade: string): string {
  * expectations under it. Identifiers are made from URIs by `uuidOf`, so exporting twice
  * gives the same ones; `precedes` follows the skills (earlier code first).
  */
-export function writeCase(f: ShippedFramework, precedes: readonly (readonly [string, string])[], uuidOf: (uri: string) => string, now: string): object {
+export function writeCase(
+  f: ShippedFramework,
+  precedes: readonly (readonly [string, string])[],
+  uuidOf: (uri: string) => string,
+  now: string,
+): object {
   const documentUri = `${f.uri}/CFDocuments/${f.id}`;
   const itemUri = (name: string): string => `${f.uri}/CFItems/${encodeURIComponent(name)}`;
   const link = (title: string, uri: string): object => ({ title, identifier: uuidOf(uri), uri });
   const clusters = [...new Set(f.expectations.map((e) => e.cluster))];
-  const item = (code: string, statement: string, type: string, level: string): object => ({ identifier: uuidOf(itemUri(code)), uri: itemUri(code), fullStatement: statement, humanCodingScheme: code, CFItemType: type, educationLevel: [level], lastChangeDateTime: now });
+  const item = (code: string, statement: string, type: string, level: string): object => ({
+    identifier: uuidOf(itemUri(code)),
+    uri: itemUri(code),
+    fullStatement: statement,
+    humanCodingScheme: code,
+    CFItemType: type,
+    educationLevel: [level],
+    lastChangeDateTime: now,
+  });
   let serial = 0;
   const associate = (associationType: string, from: object, to: object, sequenceNumber?: number): object => {
     const uri = `${f.uri}/CFAssociations/${f.id}-${++serial}`;
-    return { identifier: uuidOf(uri), uri, associationType, ...(sequenceNumber ? { sequenceNumber } : {}), originNodeURI: from, destinationNodeURI: to, lastChangeDateTime: now };
+    return {
+      identifier: uuidOf(uri),
+      uri,
+      associationType,
+      ...(sequenceNumber ? { sequenceNumber } : {}),
+      originNodeURI: from,
+      destinationNodeURI: to,
+      lastChangeDateTime: now,
+    };
   };
   const levelOf = (cluster: string): string => educationLevel(f.id, f.expectations.find((e) => e.cluster === cluster)!.grade);
   return {
-    CFDocument: { identifier: uuidOf(documentUri), uri: documentUri, creator: f.creator, title: f.title, language: 'en', adoptionStatus: 'Draft', notes: f.notes, lastChangeDateTime: now },
-    CFItems: [...clusters.map((c) => item(c, `${f.title}: ${c}`, 'Cluster', levelOf(c))), ...f.expectations.map((e) => item(e.code, e.paraphrase, 'Standard', educationLevel(f.id, e.grade)))],
+    CFDocument: {
+      identifier: uuidOf(documentUri),
+      uri: documentUri,
+      creator: f.creator,
+      title: f.title,
+      language: 'en',
+      adoptionStatus: 'Draft',
+      notes: f.notes,
+      lastChangeDateTime: now,
+    },
+    CFItems: [
+      ...clusters.map((c) => item(c, `${f.title}: ${c}`, 'Cluster', levelOf(c))),
+      ...f.expectations.map((e) => item(e.code, e.paraphrase, 'Standard', educationLevel(f.id, e.grade))),
+    ],
     CFAssociations: [
       ...clusters.map((c, i) => associate('isChildOf', link(c, itemUri(c)), link(f.title, documentUri), i + 1)),
       ...f.expectations.map((e, i) => associate('isChildOf', link(e.code, itemUri(e.code)), link(e.cluster, itemUri(e.cluster)), i + 1)),

@@ -6,8 +6,24 @@ import { groupMap, type GroupMember } from './groupMap';
 
 const graph = shippedGraph();
 let serial = 0;
-const note = (skill: string, result: 'stuck' | 'alone', day: number): Evidence => ({ id: `n${++serial}`, at: `2026-11-${String(day).padStart(2, '0')}T10:00:00Z`, kind: 'note', skill, result, correct: null, total: null, how: null, support: null, items: [], by: { role: 'helper', ownChild: false } });
-const member = (id: string, born: string, evidence: Evidence[]): GroupMember => ({ id, evidence, estimates: estimateMastery(graph, { born, framework: 'us', permanentSupports: [], supportsInUse: [] }, evidence, '2026-11-20') });
+const note = (skill: string, result: 'stuck' | 'alone', day: number): Evidence => ({
+  id: `n${++serial}`,
+  at: `2026-11-${String(day).padStart(2, '0')}T10:00:00Z`,
+  kind: 'note',
+  skill,
+  result,
+  correct: null,
+  total: null,
+  how: null,
+  support: null,
+  items: [],
+  by: { role: 'helper', ownChild: false },
+});
+const member = (id: string, born: string, evidence: Evidence[]): GroupMember => ({
+  id,
+  evidence,
+  estimates: estimateMastery(graph, { born, framework: 'us', permanentSupports: [], supportsInUse: [] }, evidence, '2026-11-20'),
+});
 const wren = member('wren', '2020-05', [note('add-in-10', 'stuck', 3), note('add-in-10', 'stuck', 10), note('pairs-of-10', 'alone', 11)]);
 const fern = member('fern', '2019-12', [note('add-in-10', 'alone', 4), note('add-in-10', 'stuck', 12)]);
 const sage = member('sage', '2016-01', []);

@@ -45,7 +45,12 @@ const edge: readonly [number, number] = [0.08, 0.93];
  * (seriation by marginal sums, as in L. Guttman's scalogram of 1944). With `onlyEdge`, skills that all
  * hold or nobody is near are left out.
  */
-export function groupMap(graph: SkillGraph, members: readonly GroupMember[], strands: readonly string[] | null, onlyEdge: boolean): GroupMap {
+export function groupMap(
+  graph: SkillGraph,
+  members: readonly GroupMember[],
+  strands: readonly string[] | null,
+  onlyEdge: boolean,
+): GroupMap {
   const chosen = graph.skills.flatMap((s, k) => (strands === null || strands.includes(s.strand) ? [k] : []));
   const meanOf = (k: number): number => members.reduce((sum, m) => sum + m.estimates[k]!.asSeen, 0) / Math.max(1, members.length);
   const skills = chosen
@@ -57,7 +62,9 @@ export function groupMap(graph: SkillGraph, members: readonly GroupMember[], str
   return {
     learners: learners.map((m) => m.id),
     skills: skills.map((k) => graph.skills[k]!.id),
-    cells: learners.map((m) => skills.map((k) => ({ height: m.estimates[k]!.asSeen, seen: m.estimates[k]!.seen, next: m.estimates[k]!.frontier }))),
+    cells: learners.map((m) =>
+      skills.map((k) => ({ height: m.estimates[k]!.asSeen, seen: m.estimates[k]!.seen, next: m.estimates[k]!.frontier })),
+    ),
     together: togetherFor(graph, members, chosen),
     stuck: members.flatMap((m) => stuckOf(m, new Set(chosen.map((k) => graph.skills[k]!.id)))),
   };
@@ -69,7 +76,9 @@ const total = (m: GroupMember, chosen: readonly number[]): number => chosen.redu
 function togetherFor(graph: SkillGraph, members: readonly GroupMember[], chosen: readonly number[]): Together[] {
   return chosen
     .flatMap((k) => {
-      const ready = members.filter((m) => m.estimates[k]!.frontier).sort((x, y) => Number(y.estimates[k]!.seen) - Number(x.estimates[k]!.seen) || x.estimates[k]!.asSeen - y.estimates[k]!.asSeen);
+      const ready = members
+        .filter((m) => m.estimates[k]!.frontier)
+        .sort((x, y) => Number(y.estimates[k]!.seen) - Number(x.estimates[k]!.seen) || x.estimates[k]!.asSeen - y.estimates[k]!.asSeen);
       const seen = ready.filter((m) => m.estimates[k]!.seen).length;
       return ready.length < leastTogether || seen === 0 ? [] : [{ k, seen, learners: ready.slice(0, mostTogether).map((m) => m.id) }];
     })
@@ -79,7 +88,8 @@ function togetherFor(graph: SkillGraph, members: readonly GroupMember[], chosen:
 
 function stuckOf(m: GroupMember, skills: ReadonlySet<string>): Stuck[] {
   const bySkill = new Map<string, Evidence[]>();
-  for (const e of [...m.evidence].sort((x, y) => (x.at < y.at ? 1 : -1))) if (e.result !== null && skills.has(e.skill)) bySkill.set(e.skill, [...(bySkill.get(e.skill) ?? []), e]);
+  for (const e of [...m.evidence].sort((x, y) => (x.at < y.at ? 1 : -1)))
+    if (e.result !== null && skills.has(e.skill)) bySkill.set(e.skill, [...(bySkill.get(e.skill) ?? []), e]);
   return [...bySkill].flatMap(([skill, notes]) => {
     const end = notes.findIndex((n) => n.result !== 'stuck');
     const times = end < 0 ? notes.length : end;

@@ -2,7 +2,14 @@ import { describe, expect, it } from 'vitest';
 import { groupPages, type GroupSheet } from './groupPages';
 
 const cell = (height: number, seen = true, next = false) => ({ height, seen, next });
-const sheet = (skills: number): GroupSheet => ({ title: 'Lower lamps', day: '2026-11-20', learners: ['Wren', 'Moth'], skills: Array.from({ length: skills }, (_, i) => `Skill ${i + 1}`), cells: [0, 1].map(() => Array.from({ length: skills }, (_, i) => cell(i / skills, i % 2 === 0, i === 0))), together: [{ skill: 'Skill 1', learners: ['Wren', 'Moth'] }] });
+const sheet = (skills: number): GroupSheet => ({
+  title: 'Lower lamps',
+  day: '2026-11-20',
+  learners: ['Wren', 'Moth'],
+  skills: Array.from({ length: skills }, (_, i) => `Skill ${i + 1}`),
+  cells: [0, 1].map(() => Array.from({ length: skills }, (_, i) => cell(i / skills, i % 2 === 0, i === 0))),
+  together: [{ skill: 'Skill 1', learners: ['Wren', 'Moth'] }],
+});
 
 describe('printed pages of a group', () => {
   it('draws every skill once and keeps everything on the paper', () => {
@@ -17,7 +24,9 @@ describe('printed pages of a group', () => {
       }
   });
   it('sets upright arms upright and flat ones flat', () => {
-    const lines = groupPages({ ...sheet(1), cells: [[cell(1)], [cell(0, false)]] })[0]!.marks.filter((m) => m.kind === 'line' && m.width > 0.2);
+    const lines = groupPages({ ...sheet(1), cells: [[cell(1)], [cell(0, false)]] })[0]!.marks.filter(
+      (m) => m.kind === 'line' && m.width > 0.2,
+    );
     const [up, flat] = lines as { x1: number; x2: number; y1: number; y2: number; pale: boolean }[];
     expect(up!.x2).toBeCloseTo(up!.x1, 6);
     expect(up!.y2).toBeLessThan(up!.y1);

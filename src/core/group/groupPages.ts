@@ -10,8 +10,24 @@ export interface GroupSheet {
 
 /** Something drawn on a page, in millimetres from its top left corner. */
 export type Mark =
-  | { readonly kind: 'text'; readonly x: number; readonly y: number; readonly size: number; readonly text: string; readonly turned?: number; readonly bold?: boolean }
-  | { readonly kind: 'line'; readonly x1: number; readonly y1: number; readonly x2: number; readonly y2: number; readonly width: number; readonly pale: boolean }
+  | {
+      readonly kind: 'text';
+      readonly x: number;
+      readonly y: number;
+      readonly size: number;
+      readonly text: string;
+      readonly turned?: number;
+      readonly bold?: boolean;
+    }
+  | {
+      readonly kind: 'line';
+      readonly x1: number;
+      readonly y1: number;
+      readonly x2: number;
+      readonly y2: number;
+      readonly width: number;
+      readonly pale: boolean;
+    }
   | { readonly kind: 'ring'; readonly x: number; readonly y: number; readonly radius: number };
 
 export interface Page {
@@ -34,12 +50,23 @@ export function groupPages(sheet: GroupSheet): Page[] {
   const pages: Page[] = [];
   for (let from = 0; from < Math.max(1, sheet.skills.length); from += perPage) {
     const marks: Mark[] = heading(sheet, 'Who knows what');
-    sheet.learners.forEach((name, l) => marks.push({ kind: 'text', x: marginMm + nameMm + l * columnMm + columnMm / 2, y: marginMm + headMm - 4, size: 9, text: name, turned: 60 }));
+    sheet.learners.forEach((name, l) =>
+      marks.push({
+        kind: 'text',
+        x: marginMm + nameMm + l * columnMm + columnMm / 2,
+        y: marginMm + headMm - 4,
+        size: 9,
+        text: name,
+        turned: 60,
+      }),
+    );
     sheet.skills.slice(from, from + perPage).forEach((title, i) => {
       const y = marginMm + headMm + (i + 0.7) * rowMm;
       marks.push({ kind: 'text', x: marginMm, y, size: 9, text: title });
       marks.push({ kind: 'line', x1: marginMm, y1: y + 1.6, x2: a4.widthMm - marginMm, y2: y + 1.6, width: 0.15, pale: true });
-      sheet.learners.forEach((_, l) => marks.push(...arm(sheet.cells[l]![from + i]!, marginMm + nameMm + l * columnMm + columnMm / 2 - 1, y + 0.4)));
+      sheet.learners.forEach((_, l) =>
+        marks.push(...arm(sheet.cells[l]![from + i]!, marginMm + nameMm + l * columnMm + columnMm / 2 - 1, y + 0.4)),
+      );
     });
     pages.push({ ...a4, marks });
   }
@@ -50,20 +77,35 @@ export function groupPages(sheet: GroupSheet): Page[] {
 /** An arm from its post: flat not yet, upright on their own; pale where it is assumed, ringed where it is good next. */
 function arm(cell: GroupSheet['cells'][number][number], x: number, y: number): Mark[] {
   const angle = (Math.PI / 2) * Math.min(1, Math.max(0, cell.height));
-  const line: Mark = { kind: 'line', x1: x, y1: y, x2: x + armMm * Math.cos(angle), y2: y - armMm * Math.sin(angle), width: cell.seen ? 0.9 : 0.35, pale: !cell.seen };
+  const line: Mark = {
+    kind: 'line',
+    x1: x,
+    y1: y,
+    x2: x + armMm * Math.cos(angle),
+    y2: y - armMm * Math.sin(angle),
+    width: cell.seen ? 0.9 : 0.35,
+    pale: !cell.seen,
+  };
   return cell.next && cell.seen ? [line, { kind: 'ring', x, y, radius: 1.1 }] : [line];
 }
 
 const heading = (sheet: GroupSheet, words: string): Mark[] => [
   { kind: 'text', x: marginMm, y: marginMm + 5, size: 16, text: words, bold: true },
   { kind: 'text', x: marginMm, y: marginMm + 11, size: 10, text: `${sheet.title}, ${sheet.day}` },
-  { kind: 'text', x: marginMm, y: marginMm + 16, size: 8, text: 'Flat: not yet. Upright: on their own. Thin: assumed, nobody saw it. Ring: good next.' },
+  {
+    kind: 'text',
+    x: marginMm,
+    y: marginMm + 16,
+    size: 8,
+    text: 'Flat: not yet. Upright: on their own. Thin: assumed, nobody saw it. Ring: good next.',
+  },
 ];
 
 function togetherPage(sheet: GroupSheet): Page {
   const most = Math.floor((a4.heightMm - marginMm * 2 - 30) / 7);
   const marks = heading(sheet, 'Who can sit together');
-  if (sheet.together.length === 0) marks.push({ kind: 'text', x: marginMm, y: marginMm + 28, size: 10, text: 'Nobody is ready for the same just now.' });
+  if (sheet.together.length === 0)
+    marks.push({ kind: 'text', x: marginMm, y: marginMm + 28, size: 10, text: 'Nobody is ready for the same just now.' });
   sheet.together.slice(0, most).forEach((t, i) => {
     marks.push({ kind: 'text', x: marginMm, y: marginMm + 28 + i * 7, size: 10, text: t.skill, bold: true });
     marks.push({ kind: 'text', x: marginMm + 78, y: marginMm + 28 + i * 7, size: 10, text: t.learners.join(', ') });

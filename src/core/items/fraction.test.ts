@@ -1,7 +1,16 @@
 import Fraction from 'fraction.js';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { addFractions, compareFractions, denominatorOf, fractionCode, fractionText, greatestCommonDivisor, numeratorOf, subtractFractions } from './fraction';
+import {
+  addFractions,
+  compareFractions,
+  denominatorOf,
+  fractionCode,
+  fractionText,
+  greatestCommonDivisor,
+  numeratorOf,
+  subtractFractions,
+} from './fraction';
 
 const any = fc.record({ n: fc.integer({ min: 0, max: 40 }), d: fc.integer({ min: 1, max: 9 }) });
 
@@ -17,7 +26,10 @@ describe('fractions as codes', () => {
         expect(compareFractions(a, b)).toBe(p.compare(q));
         if (p.compare(q) < 0) return;
         const difference = p.sub(q);
-        expect([numeratorOf(subtractFractions(a, b)), denominatorOf(subtractFractions(a, b))]).toEqual([Number(difference.n), Number(difference.d)]);
+        expect([numeratorOf(subtractFractions(a, b)), denominatorOf(subtractFractions(a, b))]).toEqual([
+          Number(difference.n),
+          Number(difference.d),
+        ]);
       }),
     );
   });

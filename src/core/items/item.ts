@@ -2,9 +2,39 @@ import { addFractions, compareFractions, subtractFractions } from './fraction';
 
 /** Every act of mathematics a game can ask for. */
 export const operations = [
-  'add', 'subtract', 'multiply', 'divide', 'compare', 'count', 'subitise', 'compose', 'decompose', 'read-numeral', 'write-numeral', 'place-digit', 'round',
-  'next-in-sequence', 'next-in-pattern', 'factor', 'odd-even', 'name-fraction', 'equivalent-fraction', 'compare-fraction', 'add-fraction', 'subtract-fraction',
-  'balance', 'fact-family', 'times-family', 'tell-time', 'elapsed-time', 'count-money', 'measure', 'read-graph', 'mirror', 'area', 'turn',
+  'add',
+  'subtract',
+  'multiply',
+  'divide',
+  'compare',
+  'count',
+  'subitise',
+  'compose',
+  'decompose',
+  'read-numeral',
+  'write-numeral',
+  'place-digit',
+  'round',
+  'next-in-sequence',
+  'next-in-pattern',
+  'factor',
+  'odd-even',
+  'name-fraction',
+  'equivalent-fraction',
+  'compare-fraction',
+  'add-fraction',
+  'subtract-fraction',
+  'balance',
+  'fact-family',
+  'times-family',
+  'tell-time',
+  'elapsed-time',
+  'count-money',
+  'measure',
+  'read-graph',
+  'mirror',
+  'area',
+  'turn',
 ] as const;
 export type Operation = (typeof operations)[number];
 
@@ -13,8 +43,25 @@ export type Unknown = 'result' | 'a' | 'b';
 
 /** How the item meets the eye. */
 export const representations = [
-  'numerals', 'pips', 'dots', 'ten-frame', 'beads', 'words', 'expression', 'number-line', 'pieces', 'coins', 'clock', 'picture', 'tally', 'bars', 'shape',
-  'story-add-to', 'story-take-from', 'story-together', 'story-compare',
+  'numerals',
+  'pips',
+  'dots',
+  'ten-frame',
+  'beads',
+  'words',
+  'expression',
+  'number-line',
+  'pieces',
+  'coins',
+  'clock',
+  'picture',
+  'tally',
+  'bars',
+  'shape',
+  'story-add-to',
+  'story-take-from',
+  'story-together',
+  'story-compare',
 ] as const;
 export type Representation = (typeof representations)[number];
 

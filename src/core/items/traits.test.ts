@@ -22,44 +22,58 @@ describe('what an addition or subtraction does at a ten', () => {
   ] as const)('%s is %s', (_, found, wanted) => expect(found).toBe(wanted));
 
   it('depends on the ones alone for a sum, and not on the order', () => {
-    fc.assert(fc.property(number, number, fc.integer({ min: 0, max: 50 }), (a, b, tens) => {
-      expect(add(a + 10 * tens, b)).toBe(add(a, b));
-      expect(add(b, a)).toBe(add(a, b));
-    }));
+    fc.assert(
+      fc.property(number, number, fc.integer({ min: 0, max: 50 }), (a, b, tens) => {
+        expect(add(a + 10 * tens, b)).toBe(add(a, b));
+        expect(add(b, a)).toBe(add(a, b));
+      }),
+    );
   });
   it('crosses backward exactly where the sum crosses forward, and leaves a ten where the sum reaches it', () => {
-    fc.assert(fc.property(number, number, (difference, b) => {
-      const forward = add(difference, b);
-      const backward = take(difference + b, b);
-      expect(backward === 'crossing').toBe(forward === 'crossing');
-      expect(backward === 'leaving').toBe(forward === 'reaching');
-    }));
+    fc.assert(
+      fc.property(number, number, (difference, b) => {
+        const forward = add(difference, b);
+        const backward = take(difference + b, b);
+        expect(backward === 'crossing').toBe(forward === 'crossing');
+        expect(backward === 'leaving').toBe(forward === 'reaching');
+      }),
+    );
   });
   it('trades a ten in writing exactly where it crosses, reaches by adding or leaves by taking away', () => {
-    fc.assert(fc.property(number, number, (a, b) => {
-      expect(regroups({ op: 'add', a, b })).toBe(['crossing', 'reaching'].includes(add(a, b)!));
-      if (a >= b) expect(regroups({ op: 'subtract', a, b })).toBe(['crossing', 'leaving'].includes(take(a, b)!));
-    }));
+    fc.assert(
+      fc.property(number, number, (a, b) => {
+        expect(regroups({ op: 'add', a, b })).toBe(['crossing', 'reaching'].includes(add(a, b)!));
+        if (a >= b) expect(regroups({ op: 'subtract', a, b })).toBe(['crossing', 'leaving'].includes(take(a, b)!));
+      }),
+    );
   });
   it('says nothing of parts of numbers, numbers below nought or other acts', () => {
     expect([add(1.5, 2), add(-3, 5), take(3, 5), tenTraitOf({ op: 'multiply', a: 8, b: 5 })]).toEqual([null, null, null, null]);
-    expect([regroups({ op: 'add', a: 1.5, b: 8.5 }), regroups({ op: 'subtract', a: 3, b: 5 }), regroups({ op: 'multiply', a: 8, b: 5 })]).toEqual([false, false, false]);
+    expect([
+      regroups({ op: 'add', a: 1.5, b: 8.5 }),
+      regroups({ op: 'subtract', a: 3, b: 5 }),
+      regroups({ op: 'multiply', a: 8, b: 5 }),
+    ]).toEqual([false, false, false]);
   });
 });
 
 describe('passing a hundred', () => {
   it('is the same there and back', () => {
-    fc.assert(fc.property(number, number, (a, b) => {
-      const forward = crossesHundred({ op: 'add', a, b, result: a + b });
-      expect(crossesHundred({ op: 'subtract', a: a + b, b, result: a })).toBe(forward);
-    }));
+    fc.assert(
+      fc.property(number, number, (a, b) => {
+        const forward = crossesHundred({ op: 'add', a, b, result: a + b });
+        expect(crossesHundred({ op: 'subtract', a: a + b, b, result: a })).toBe(forward);
+      }),
+    );
   });
   it('means that some hundred lies strictly between', () => {
-    fc.assert(fc.property(number, fc.integer({ min: 0, max: 150 }), (a, b) => {
-      let between = false;
-      for (let h = 100; h <= 2200; h += 100) if (a < h && h < a + b) between = true;
-      const stops = a % 100 === 0 || (a + b) % 100 === 0;
-      expect(crossesHundred({ op: 'add', a, b, result: a + b })).toBe(between && !stops);
-    }));
+    fc.assert(
+      fc.property(number, fc.integer({ min: 0, max: 150 }), (a, b) => {
+        let between = false;
+        for (let h = 100; h <= 2200; h += 100) if (a < h && h < a + b) between = true;
+        const stops = a % 100 === 0 || (a + b) % 100 === 0;
+        expect(crossesHundred({ op: 'add', a, b, result: a + b })).toBe(between && !stops);
+      }),
+    );
   });
 });

@@ -3,7 +3,17 @@ import { prerequisitesOf, type SkillGraph } from '../skills/skillGraph';
 import { ageOn, daysBetween, type Evidence, type LearnerFacts } from './evidence';
 import { levelOf, levelPrior, normPrior, yearsAhead } from './levelGrid';
 import { emptyMap, type EstimateStep, leastTold, type MapState, seeEvidence, strandIndex } from './mapState';
-import { dueForReviewBelow, growingFrom, heartThere, heldAt, ideaThere, intervalZ, priorNotes, sureFromNotes, worthCheckingBelow } from './parameters';
+import {
+  dueForReviewBelow,
+  growingFrom,
+  heartThere,
+  heldAt,
+  ideaThere,
+  intervalZ,
+  priorNotes,
+  sureFromNotes,
+  worthCheckingBelow,
+} from './parameters';
 import { afterForgetting, retention } from './retention';
 
 export type SkillStatus = 'not-yet' | 'growing' | 'on-their-own' | 'worth-checking';
@@ -56,7 +66,8 @@ export function estimateMastery(graph: SkillGraph, learner: LearnerFacts, eviden
 export function mapOf(graph: SkillGraph, learner: LearnerFacts, evidence: readonly Evidence[], today: string): MapState {
   const map = emptyMap(graph);
   const upToToday = evidence.filter((e) => e.at.slice(0, 10) <= today);
-  for (const e of upToToday.sort((x, y) => (x.at < y.at ? -1 : x.at > y.at ? 1 : x.id < y.id ? -1 : 1))) seeEvidence(graph, learner, map, e);
+  for (const e of upToToday.sort((x, y) => (x.at < y.at ? -1 : x.at > y.at ? 1 : x.id < y.id ? -1 : 1)))
+    seeEvidence(graph, learner, map, e);
   return map;
 }
 
@@ -82,13 +93,24 @@ export function goalSkills(graph: SkillGraph, learner: Pick<LearnerFacts, 'goals
   return found;
 }
 
-function beforeNeighbours(graph: SkillGraph, learner: LearnerFacts, map: MapState, levels: readonly Float64Array[], k: number, age: number, today: string): Work {
+function beforeNeighbours(
+  graph: SkillGraph,
+  learner: LearnerFacts,
+  map: MapState,
+  levels: readonly Float64Array[],
+  k: number,
+  age: number,
+  today: string,
+): Work {
   const s = map.skills[k]!;
   if (s.lastSeen !== null) {
     const days = daysBetween(s.lastSeen, today);
     const retained = retention(s.memory, days);
     const now = afterForgetting(s.known, retained);
-    const steps = s.known - now > leastTold ? [...s.steps, { evidence: null, at: null, because: 'forgotten' as const, what: String(days), before: s.known, after: now }] : s.steps;
+    const steps =
+      s.known - now > leastTold
+        ? [...s.steps, { evidence: null, at: null, because: 'forgotten' as const, what: String(days), before: s.known, after: now }]
+        : s.steps;
     return { now, asSeen: s.known, retained, notes: s.notes, lastSeen: s.lastSeen, steps };
   }
   const wanted = wantedBy(graph.skills[k]!, learner.framework);
@@ -97,7 +119,8 @@ function beforeNeighbours(graph: SkillGraph, learner: LearnerFacts, map: MapStat
   if (map.newest === '') return { now: norm, asSeen: norm, retained: 1, notes: 0, lastSeen: null, steps };
   const weights = levels[strandIndex(graph, k)]!;
   const known = levelPrior(weights, age, wanted);
-  if (Math.abs(known - norm) > 0.005) steps.push({ evidence: null, at: null, because: 'level', what: yearsAhead(weights).toFixed(1), before: norm, after: known });
+  if (Math.abs(known - norm) > 0.005)
+    steps.push({ evidence: null, at: null, because: 'level', what: yearsAhead(weights).toFixed(1), before: norm, after: known });
   return { now: known, asSeen: known, retained: 1, notes: 0, lastSeen: null, steps };
 }
 
@@ -135,7 +158,14 @@ function infer(graph: SkillGraph, w: Work, because: 'later-skill' | 'earlier-ski
   w.asSeen = known;
 }
 
-function estimateOf(graph: SkillGraph, learner: LearnerFacts, work: readonly Work[], k: number, age: number, goals: ReadonlySet<number>): SkillEstimate {
+function estimateOf(
+  graph: SkillGraph,
+  learner: LearnerFacts,
+  work: readonly Work[],
+  k: number,
+  age: number,
+  goals: ReadonlySet<number>,
+): SkillEstimate {
   const w = work[k]!;
   const skill = graph.skills[k]!;
   const wantedAt = wantedBy(skill, learner.framework);
@@ -169,7 +199,9 @@ function estimateOf(graph: SkillGraph, learner: LearnerFacts, work: readonly Wor
 const nextInLineYears = 0.8;
 
 function prerequisitesThere(graph: SkillGraph, learner: LearnerFacts, work: readonly Work[], k: number): boolean {
-  return graph.needs[k]!.every(({ index, sort }) => (sort === 'heart' ? learner.supportsInUse.length > 0 || work[index]!.asSeen >= heartThere : work[index]!.asSeen >= ideaThere));
+  return graph.needs[k]!.every(({ index, sort }) =>
+    sort === 'heart' ? learner.supportsInUse.length > 0 || work[index]!.asSeen >= heartThere : work[index]!.asSeen >= ideaThere,
+  );
 }
 
 /** Wilson's score interval for a share seen in n notes (E. B. Wilson 1927). */

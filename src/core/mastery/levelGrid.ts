@@ -1,7 +1,10 @@
 import { level, prior } from './parameters';
 
 /** Offsets from the norm, in years, that are weighed against one another. */
-export const offsets: Float64Array = Float64Array.from({ length: level.steps }, (_, i) => -level.yearsEachWay + (2 * level.yearsEachWay * i) / (level.steps - 1));
+export const offsets: Float64Array = Float64Array.from(
+  { length: level.steps },
+  (_, i) => -level.yearsEachWay + (2 * level.yearsEachWay * i) / (level.steps - 1),
+);
 const logPrior = Float64Array.from(offsets, (o) => -(o * o) / (2 * level.spreadYears ** 2));
 
 /** Log-likelihood of each offset, by line and over all lines. */
@@ -20,7 +23,15 @@ export function normPrior(age: number, wantedAt: number): number {
 }
 
 /** Takes in one observation of a skill: how likely it was if known and if not, at every offset. */
-export function seeLevel(e: LevelEvidence, strand: number, age: number, wantedAt: number, ifKnown: number, ifNot: number, weight: number): void {
+export function seeLevel(
+  e: LevelEvidence,
+  strand: number,
+  age: number,
+  wantedAt: number,
+  ifKnown: number,
+  ifNot: number,
+  weight: number,
+): void {
   const own = e.byStrand[strand]!;
   for (let i = 0; i < own.length; i++) {
     const p = normPrior(age + offsets[i]!, wantedAt);

@@ -26,7 +26,15 @@ const logs = fc
       correct: fc.integer({ min: 0, max: 10 }),
       gap: fc.integer({ min: 0, max: 9 }),
       ownChild: fc.boolean(),
-      items: fc.array(fc.record({ op: fc.constantFrom('add' as const, 'subtract' as const), a: fc.integer({ min: 10, max: 20 }), b: fc.integer({ min: 0, max: 9 }), correct: fc.boolean() }), { maxLength: 3 }),
+      items: fc.array(
+        fc.record({
+          op: fc.constantFrom('add' as const, 'subtract' as const),
+          a: fc.integer({ min: 10, max: 20 }),
+          b: fc.integer({ min: 0, max: 9 }),
+          correct: fc.boolean(),
+        }),
+        { maxLength: 3 },
+      ),
     }),
     { maxLength: 25 },
   )
@@ -35,7 +43,16 @@ const logs = fc
     return list.map(({ gap, ownChild, correct, kind, result, ...rest }, i): Evidence => {
       day += gap * 86_400_000;
       const sheet = kind === 'check-in';
-      return { id: `e${String(i).padStart(3, '0')}`, at: new Date(day + i * 1000).toISOString(), kind, ...rest, result: sheet ? null : result, correct: sheet ? correct : null, total: sheet ? 10 : null, by: { role: 'parent', ownChild } };
+      return {
+        id: `e${String(i).padStart(3, '0')}`,
+        at: new Date(day + i * 1000).toISOString(),
+        kind,
+        ...rest,
+        result: sheet ? null : result,
+        correct: sheet ? correct : null,
+        total: sheet ? 10 : null,
+        by: { role: 'parent', ownChild },
+      };
     });
   });
 
@@ -71,7 +88,22 @@ describe('taking in evidence', () => {
   });
 
   it('credits by-heart skills from right facts, and strategies never from facts alone', () => {
-    const note: Evidence = { id: 'e', at: '2026-11-19T10:00:00Z', kind: 'note', skill: 'story-result', result: 'alone', correct: null, total: null, how: null, support: null, items: [{ op: 'add', a: 8, b: 5, correct: true }, { op: 'add', a: 7, b: 6, correct: true }], by: { role: 'helper', ownChild: false } };
+    const note: Evidence = {
+      id: 'e',
+      at: '2026-11-19T10:00:00Z',
+      kind: 'note',
+      skill: 'story-result',
+      result: 'alone',
+      correct: null,
+      total: null,
+      how: null,
+      support: null,
+      items: [
+        { op: 'add', a: 8, b: 5, correct: true },
+        { op: 'add', a: 7, b: 6, correct: true },
+      ],
+      by: { role: 'helper', ownChild: false },
+    };
     const after = readMap(graph, finch, mapOf(graph, finch, [note], today), today);
     const of = (id: string) => after.find((e) => e.skill === id)!;
     expect(of('add-in-20').steps.some((s) => s.because === 'right-facts' && s.what === '2')).toBe(true);
@@ -82,7 +114,19 @@ describe('taking in evidence', () => {
 describe('a sheet', () => {
   it('says less when a tool was in hand, unless this child keeps it', () => {
     const sheet = (support: string | null): number => {
-      const e: Evidence = { id: 's', at: '2026-11-19T10:00:00Z', kind: 'check-in', skill: 'take-in-20', result: null, correct: 9, total: 10, how: null, support, items: [], by: { role: 'organiser', ownChild: false } };
+      const e: Evidence = {
+        id: 's',
+        at: '2026-11-19T10:00:00Z',
+        kind: 'check-in',
+        skill: 'take-in-20',
+        result: null,
+        correct: 9,
+        total: 10,
+        how: null,
+        support,
+        items: [],
+        by: { role: 'organiser', ownChild: false },
+      };
       return readMap(graph, finch, mapOf(graph, finch, [e], today), today).find((x) => x.skill === 'take-in-20')!.mastery;
     };
     expect(sheet('hundred-chart')).toBeLessThan(sheet(null));
@@ -109,10 +153,17 @@ describe('forgetting', () => {
   // The scheduler package's own curve and its default weights, asked directly.
   it('is the scheduler’s retrievability on a slower clock', () => {
     fc.assert(
-      fc.property(fc.integer({ min: 0, max: 400 }), fc.constantFrom('stuck' as const, 'support' as const, 'alone' as const, 'knew' as const), (days, rating) => {
-        const memory = remember(null, 0, rating);
-        expect(retention(memory, days)).toBeCloseTo(forgetting_curve(default_w, days * forgetting.memoryDaysPerDay, memory.stability), 12);
-      }),
+      fc.property(
+        fc.integer({ min: 0, max: 400 }),
+        fc.constantFrom('stuck' as const, 'support' as const, 'alone' as const, 'knew' as const),
+        (days, rating) => {
+          const memory = remember(null, 0, rating);
+          expect(retention(memory, days)).toBeCloseTo(
+            forgetting_curve(default_w, days * forgetting.memoryDaysPerDay, memory.stability),
+            12,
+          );
+        },
+      ),
     );
     const memory = remember(null, 0, 'alone');
     // By definition nine of ten are left after a stability's worth of time.
@@ -136,9 +187,25 @@ describe('the next question of a placement', () => {
     expect(lines).toContain(skill.strand);
     expect(Math.abs(skill.wantedAt.us - 8.7)).toBeLessThan(2);
     let asked = 0;
-    for (let next = nextQuestion(graph, finch, map, today, lines); next && asked < 30; next = nextQuestion(graph, finch, map, today, lines)) {
+    for (
+      let next = nextQuestion(graph, finch, map, today, lines);
+      next && asked < 30;
+      next = nextQuestion(graph, finch, map, today, lines)
+    ) {
       expect(map.skills[next.skill]!.lastSeen).toBeNull();
-      seeEvidence(graph, finch, map, { id: `q${asked}`, at: `2026-11-20T10:00:${String(asked).padStart(2, '0')}Z`, kind: 'placement', skill: graph.skills[next.skill]!.id, result: graph.skills[next.skill]!.wantedAt.us < 8.2 ? 'alone' : 'stuck', correct: null, total: null, how: null, support: null, items: [], by: { role: 'organiser', ownChild: false } });
+      seeEvidence(graph, finch, map, {
+        id: `q${asked}`,
+        at: `2026-11-20T10:00:${String(asked).padStart(2, '0')}Z`,
+        kind: 'placement',
+        skill: graph.skills[next.skill]!.id,
+        result: graph.skills[next.skill]!.wantedAt.us < 8.2 ? 'alone' : 'stuck',
+        correct: null,
+        total: null,
+        how: null,
+        support: null,
+        items: [],
+        by: { role: 'organiser', ownChild: false },
+      });
       asked++;
     }
     expect(asked).toBeGreaterThan(2);
@@ -148,7 +215,12 @@ describe('the next question of a placement', () => {
     const map = emptyMap(graph);
     const count = (thorough: boolean): number => {
       const out = new Set<string>();
-      for (let next = nextQuestion(graph, finch, map, today, lines, out, thorough); next; next = nextQuestion(graph, finch, map, today, lines, out, thorough)) out.add(graph.skills[next.skill]!.id);
+      for (
+        let next = nextQuestion(graph, finch, map, today, lines, out, thorough);
+        next;
+        next = nextQuestion(graph, finch, map, today, lines, out, thorough)
+      )
+        out.add(graph.skills[next.skill]!.id);
       return out.size;
     };
     expect(count(true)).toBeGreaterThan(count(false));
@@ -159,7 +231,19 @@ describe('the next question of a placement', () => {
     expect(open[0]).toBeCloseTo(1, 9);
     for (let q = 0, next = nextQuestion(graph, finch, map, today, lines); next; next = nextQuestion(graph, finch, map, today, lines), q++) {
       const s = graph.skills[next.skill]!;
-      seeEvidence(graph, finch, map, { id: `o${q}`, at: `2026-11-20T10:00:${String(q).padStart(2, '0')}Z`, kind: 'placement', skill: s.id, result: s.wantedAt.us < 8.2 ? 'alone' : 'stuck', correct: null, total: null, how: null, support: null, items: [], by: { role: 'organiser', ownChild: false } });
+      seeEvidence(graph, finch, map, {
+        id: `o${q}`,
+        at: `2026-11-20T10:00:${String(q).padStart(2, '0')}Z`,
+        kind: 'placement',
+        skill: s.id,
+        result: s.wantedAt.us < 8.2 ? 'alone' : 'stuck',
+        correct: null,
+        total: null,
+        how: null,
+        support: null,
+        items: [],
+        by: { role: 'organiser', ownChild: false },
+      });
       open.push(openShare(graph, finch, map, today, lines));
     }
     expect(open.at(-1)!).toBeLessThan(open[0]!);

@@ -5,7 +5,17 @@ import { chancesOf } from '../skills/skillGraph';
 import { ageOn, daysBetween, type Evidence, type LearnerFacts, type NotedItem } from './evidence';
 import { learn, sheetPosterior, softPosterior } from './knowledgeTracing';
 import { type LevelEvidence, levelOf, levelPrior, noLevelEvidence, seeLevel } from './levelGrid';
-import { guessWithTool, hitWeight, howCredit, type KnowledgeParameters, missWeight, ownChildWeight, PARAMETERS, supportCredit, surest } from './parameters';
+import {
+  guessWithTool,
+  hitWeight,
+  howCredit,
+  type KnowledgeParameters,
+  missWeight,
+  ownChildWeight,
+  PARAMETERS,
+  supportCredit,
+  surest,
+} from './parameters';
 import { afterForgetting, type Memory, type Rating, remember, retention } from './retention';
 
 /** One step of the chain that led to an estimate. */
@@ -41,7 +51,11 @@ export interface MapState {
 }
 
 export function emptyMap(graph: SkillGraph): MapState {
-  return { skills: graph.skills.map(() => ({ known: NaN, notes: 0, lastSeen: null, memory: null, steps: [] })), levels: noLevelEvidence(graph.strands.length), newest: '' };
+  return {
+    skills: graph.skills.map(() => ({ known: NaN, notes: 0, lastSeen: null, memory: null, steps: [] })),
+    levels: noLevelEvidence(graph.strands.length),
+    newest: '',
+  };
 }
 
 /** Forgetting of less than this is not told as a step. */
@@ -93,7 +107,15 @@ function level(graph: SkillGraph, learner: LearnerFacts, map: MapState, k: numbe
   const { slip, guess } = PARAMETERS[e.kind];
   const ifKnown = credit * (1 - slip) + (1 - credit) * slip;
   const ifNot = credit * guess + (1 - credit) * (1 - guess);
-  seeLevel(map.levels, strandIndex(graph, k), ageOn(learner.born, e.at), wantedBy(graph.skills[k]!, learner.framework), ifKnown, ifNot, weight / (1 + map.skills[k]!.notes));
+  seeLevel(
+    map.levels,
+    strandIndex(graph, k),
+    ageOn(learner.born, e.at),
+    wantedBy(graph.skills[k]!, learner.framework),
+    ifKnown,
+    ifNot,
+    weight / (1 + map.skills[k]!.notes),
+  );
 }
 
 /** The state of a skill when it is seen: begun from level and norm the first time, a little forgotten since the last. */
@@ -107,7 +129,15 @@ function beginning(graph: SkillGraph, learner: LearnerFacts, map: MapState, k: n
   }
   const retained = retention(s.memory, daysBetween(s.lastSeen, at));
   const after = afterForgetting(s.known, retained);
-  if (s.known - after > leastTold) s.steps.push({ evidence: null, at, because: 'forgotten', what: String(Math.round(daysBetween(s.lastSeen, at))), before: s.known, after });
+  if (s.known - after > leastTold)
+    s.steps.push({
+      evidence: null,
+      at,
+      because: 'forgotten',
+      what: String(Math.round(daysBetween(s.lastSeen, at))),
+      before: s.known,
+      after,
+    });
   s.known = after;
   return s;
 }
@@ -119,8 +149,16 @@ function seen(s: SkillState, e: Evidence, notes: number, rating: Rating): void {
   s.lastSeen = e.at;
 }
 
-const fullItem = (item: NotedItem): Item => ({ op: item.op, a: item.a, b: item.b, result: resultOf(item.op, item.a, item.b), unknown: 'result', rep: 'numerals' });
-const byHeart = (graph: SkillGraph, item: NotedItem): number[] => chancesOf(graph, fullItem(item)).filter((k) => graph.skills[k]!.nature === 'by-heart');
+const fullItem = (item: NotedItem): Item => ({
+  op: item.op,
+  a: item.a,
+  b: item.b,
+  result: resultOf(item.op, item.a, item.b),
+  unknown: 'result',
+  rep: 'numerals',
+});
+const byHeart = (graph: SkillGraph, item: NotedItem): number[] =>
+  chancesOf(graph, fullItem(item)).filter((k) => graph.skills[k]!.nature === 'by-heart');
 
 /** A miss weighs on the hardest by-heart skill involved, and on nothing else; what the note is about has its misses in it already. */
 function missedFacts(graph: SkillGraph, learner: LearnerFacts, map: MapState, e: Evidence, noted: number, p: KnowledgeParameters): void {
@@ -138,14 +176,22 @@ function missedFacts(graph: SkillGraph, learner: LearnerFacts, map: MapState, e:
     const weight = 1 - (1 - missWeight) ** items.length;
     s.known = softPosterior(before, 0, weight, p);
     seen(s, e, weight, 'stuck');
-    s.steps.push({ evidence: e.id, at: e.at, because: 'missed-fact', what: items.map((i) => `${i.a} ${i.op} ${i.b}`).join(', '), before, after: s.known });
+    s.steps.push({
+      evidence: e.id,
+      at: e.at,
+      because: 'missed-fact',
+      what: items.map((i) => `${i.a} ${i.op} ${i.b}`).join(', '),
+      before,
+      after: s.known,
+    });
   }
 }
 
 /** Right answers are chances taken: they credit by-heart skills other than the one noted, a little each. */
 function rightFacts(graph: SkillGraph, learner: LearnerFacts, map: MapState, e: Evidence, noted: number, p: KnowledgeParameters): void {
   const counts = new Map<number, number>();
-  for (const item of e.items) if (item.correct) for (const k of byHeart(graph, item)) if (k !== noted) counts.set(k, (counts.get(k) ?? 0) + 1);
+  for (const item of e.items)
+    if (item.correct) for (const k of byHeart(graph, item)) if (k !== noted) counts.set(k, (counts.get(k) ?? 0) + 1);
   for (const [k, right] of counts) {
     const s = beginning(graph, learner, map, k, e.at);
     const before = s.known;

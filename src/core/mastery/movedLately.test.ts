@@ -2,8 +2,18 @@ import { describe, expect, it } from 'vitest';
 import { movedLately } from './movedLately';
 
 const today = '2026-11-25';
-const noted = (at: string, before: number, after: number) => ({ evidence: at as string | null, at: `${at}T10:00:00.000Z`, because: 'noted' as 'noted' | 'forgotten', before, after });
-const forgotten = (at: string, before: number, after: number) => ({ ...noted(at, before, after), because: 'forgotten' as const, evidence: null });
+const noted = (at: string, before: number, after: number) => ({
+  evidence: at as string | null,
+  at: `${at}T10:00:00.000Z`,
+  because: 'noted' as 'noted' | 'forgotten',
+  before,
+  after,
+});
+const forgotten = (at: string, before: number, after: number) => ({
+  ...noted(at, before, after),
+  because: 'forgotten' as const,
+  evidence: null,
+});
 
 describe('what moved lately', () => {
   it('is the rise from before the first to after the last note of four weeks, largest first', () => {
@@ -20,8 +30,19 @@ describe('what moved lately', () => {
     ]);
   });
   it('does not take getting back what was likely forgotten for a rise', () => {
-    const back = { skill: 'back', steps: [noted('2026-09-01', 0.4, 0.95), forgotten('2026-11-20', 0.95, 0.7), noted('2026-11-20', 0.7, 0.96)] };
-    const higher = { skill: 'higher', steps: [noted('2026-09-01', 0.4, 0.6), forgotten('2026-11-20', 0.6, 0.5), noted('2026-11-20', 0.5, 0.9), forgotten('2026-11-25', 0.9, 0.85)] };
+    const back = {
+      skill: 'back',
+      steps: [noted('2026-09-01', 0.4, 0.95), forgotten('2026-11-20', 0.95, 0.7), noted('2026-11-20', 0.7, 0.96)],
+    };
+    const higher = {
+      skill: 'higher',
+      steps: [
+        noted('2026-09-01', 0.4, 0.6),
+        forgotten('2026-11-20', 0.6, 0.5),
+        noted('2026-11-20', 0.5, 0.9),
+        forgotten('2026-11-25', 0.9, 0.85),
+      ],
+    };
     expect(movedLately([back, higher], today)).toEqual([{ skill: 'higher', from: 0.6, to: 0.9 }]);
   });
   it('leaves out what is older, what fell, what hardly rose and what was only calculated', () => {

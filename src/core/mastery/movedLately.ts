@@ -15,7 +15,13 @@ export interface Moved {
  * Skills whose arm rose by what people noted lately, the largest rise first. An arm stays up
  * while something is likely forgotten, so getting that back is no rise.
  */
-export function movedLately(estimates: readonly { readonly skill: string; readonly steps: readonly Pick<EstimateStep, 'evidence' | 'at' | 'because' | 'before' | 'after'>[] }[], today: string): Moved[] {
+export function movedLately(
+  estimates: readonly {
+    readonly skill: string;
+    readonly steps: readonly Pick<EstimateStep, 'evidence' | 'at' | 'because' | 'before' | 'after'>[];
+  }[],
+  today: string,
+): Moved[] {
   const since = new Date(Date.parse(today) - latelyDays * 86_400_000).toISOString();
   const moved = estimates.flatMap(({ skill, steps }): Moved[] => {
     const arm = steps.filter((s) => s.because !== 'forgotten');

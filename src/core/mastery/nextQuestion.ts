@@ -34,7 +34,15 @@ const bits = (p: number): number => (p <= 0 || p >= 1 ? 0 : -(p * Math.log2(p) +
  * (D. V. Lindley 1956, on the measure of the information provided by an experiment).
  * Null when no question is worth asking. Cost: skills² · levels per line.
  */
-export function nextQuestion(graph: SkillGraph, learner: LearnerFacts, map: MapState, today: string, strands: readonly string[], leaveOut: ReadonlySet<string> = new Set(), thorough = false): NextQuestion | null {
+export function nextQuestion(
+  graph: SkillGraph,
+  learner: LearnerFacts,
+  map: MapState,
+  today: string,
+  strands: readonly string[],
+  leaveOut: ReadonlySet<string> = new Set(),
+  thorough = false,
+): NextQuestion | null {
   const age = ageOn(learner.born, today);
   let best: { skill: number; information: number } | null = null;
   for (const id of strands) {
@@ -45,7 +53,9 @@ export function nextQuestion(graph: SkillGraph, learner: LearnerFacts, map: MapS
     const quiet = members.map((k) => (map.skills[k]!.lastSeen === null ? null : daysBetween(map.skills[k]!.lastSeen!, today)));
     const settled = quiet.map((days) => days !== null && days < askAgainDays);
     // What was seen long ago stands where it was left, a little forgotten, and may be asked again.
-    const now = members.map((k, i) => (quiet[i] === null ? mean(table[i]!, weights) : afterForgetting(map.skills[k]!.known, retention(map.skills[k]!.memory, quiet[i]!))));
+    const now = members.map((k, i) =>
+      quiet[i] === null ? mean(table[i]!, weights) : afterForgetting(map.skills[k]!.known, retention(map.skills[k]!.memory, quiet[i]!)),
+    );
     const uncertain = now.reduce((sum, p, i) => (settled[i] ? sum : sum + bits(p)), 0);
     for (const [i, k] of members.entries()) {
       if (settled[i] || leaveOut.has(graph.skills[k]!.id)) continue;
@@ -58,7 +68,12 @@ export function nextQuestion(graph: SkillGraph, learner: LearnerFacts, map: MapS
         let left = 0;
         for (const [j, row] of table.entries()) {
           if (settled[j]) continue;
-          const p = j === i ? (now[i]! * ifKnown) / (now[i]! * ifKnown + (1 - now[i]!) * ifNot) : quiet[j] === null ? mean(row, posterior) : now[j]!;
+          const p =
+            j === i
+              ? (now[i]! * ifKnown) / (now[i]! * ifKnown + (1 - now[i]!) * ifNot)
+              : quiet[j] === null
+                ? mean(row, posterior)
+                : now[j]!;
           left += bits(p);
         }
         after += chance * left;

@@ -4,7 +4,12 @@ import { shippedGraph } from '../../contract/shippedData';
 import { ladderOf, nextSupport } from './nextSupport';
 
 const graph = shippedGraph();
-const ladders = graph.skills.map((s) => ladderOf(s, graph.strands.find((x) => x.id === s.strand)!));
+const ladders = graph.skills.map((s) =>
+  ladderOf(
+    s,
+    graph.strands.find((x) => x.id === s.strand)!,
+  ),
+);
 const ladder = ladders[graph.indexOf.get('add-in-20')!]!;
 const stuck = (support: string | null) => ({ result: 'stuck' as const, support });
 
@@ -16,15 +21,20 @@ describe('the next support', () => {
   });
   it('gets lighter as mastery grows, and keeps seven of ten right where the ladder can', () => {
     fc.assert(
-      fc.property(fc.double({ min: 0, max: 1, noNaN: true }), fc.double({ min: 0, max: 1, noNaN: true }), fc.nat(graph.skills.length - 1), (x, y, skill) => {
-        const rung = (known: number): number => {
-          const s = nextSupport(ladders[skill]!, known, [], []);
-          return s.support === null ? ladders[skill]!.length : ladders[skill]!.indexOf(s.support);
-        };
-        expect(rung(Math.max(x, y))).toBeGreaterThanOrEqual(rung(Math.min(x, y)));
-        const s = nextSupport(ladders[skill]!, x, [], []);
-        if (s.because === 'lightest') expect(s.success).toBeGreaterThanOrEqual(0.7);
-      }),
+      fc.property(
+        fc.double({ min: 0, max: 1, noNaN: true }),
+        fc.double({ min: 0, max: 1, noNaN: true }),
+        fc.nat(graph.skills.length - 1),
+        (x, y, skill) => {
+          const rung = (known: number): number => {
+            const s = nextSupport(ladders[skill]!, known, [], []);
+            return s.support === null ? ladders[skill]!.length : ladders[skill]!.indexOf(s.support);
+          };
+          expect(rung(Math.max(x, y))).toBeGreaterThanOrEqual(rung(Math.min(x, y)));
+          const s = nextSupport(ladders[skill]!, x, [], []);
+          if (s.because === 'lightest') expect(s.success).toBeGreaterThanOrEqual(0.7);
+        },
+      ),
     );
   });
   it('steps back to more help after two stuck notes, not after one', () => {

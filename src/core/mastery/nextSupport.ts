@@ -27,13 +27,19 @@ const lightestBrings = 0.25;
 const stuckInARow = 2;
 
 /** A skill's tools, from the most help to the least: its own, else those of its line. */
-export const ladderOf = (skill: Pick<Skill, 'supports'>, strand: Pick<Strand, 'ladder'>): readonly string[] => skill.supports ?? strand.ladder;
+export const ladderOf = (skill: Pick<Skill, 'supports'>, strand: Pick<Strand, 'ladder'>): readonly string[] =>
+  skill.supports ?? strand.ladder;
 
 /**
  * The lightest support with which about seven of ten answers should come right; a step
  * heavier than last time after two stuck notes; a tool this child keeps stays.
  */
-export function nextSupport(ladder: readonly string[], known: number, notes: readonly SupportNote[], keeps: readonly string[]): NextSupport {
+export function nextSupport(
+  ladder: readonly string[],
+  known: number,
+  notes: readonly SupportNote[],
+  keeps: readonly string[],
+): NextSupport {
   const bare = chanceRight(known, PARAMETERS.note);
   const successOn = (i: number): number => {
     if (i >= ladder.length) return bare;

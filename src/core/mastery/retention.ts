@@ -14,7 +14,11 @@ export type Rating = keyof typeof ratings;
 
 /** Memory after a skill was met again, `days` after the last time. */
 export function remember(memory: Memory | null, days: number, rating: Rating): Memory {
-  const { difficulty, stability } = algorithm.next_state(memory, memory ? Math.max(0, days) * forgetting.memoryDaysPerDay : 0, ratings[rating]);
+  const { difficulty, stability } = algorithm.next_state(
+    memory,
+    memory ? Math.max(0, days) * forgetting.memoryDaysPerDay : 0,
+    ratings[rating],
+  );
   return { difficulty, stability };
 }
 

@@ -41,7 +41,46 @@ function trueResult(op: string, a: number, b: number): number {
 }
 
 /** The families that must exist, by name. */
-const families = ['sum-columns', 'track-race', 'running-total', 'pair-memory', 'ask-for-cards', 'edge-tiles', 'close-the-tiles', 'equation-draw', 'target-combine', 'digit-placement', 'neighbour-race', 'bound-guess', 'cover-grid', 'chain-cards', 'split-and-spill', 'balance-the-beam', 'story-cards', 'collect-all-that-show-it', 'stack-or-line-up', 'continue-the-pattern', 'cover-the-shape', 'mirror-it', 'part-whole-dice', 'task-hunt', 'match-sets', 'sequence-grid', 'call-and-claim', 'deal-order-puzzle', 'build-a-number', 'place-digit-hop', 'count-the-lot', 'measure-and-record', 'sort-and-graph', 'quick-look', 'fact-wheel', 'compare-cards', 'press-your-luck', 'take-away-piles'];
+const families = [
+  'sum-columns',
+  'track-race',
+  'running-total',
+  'pair-memory',
+  'ask-for-cards',
+  'edge-tiles',
+  'close-the-tiles',
+  'equation-draw',
+  'target-combine',
+  'digit-placement',
+  'neighbour-race',
+  'bound-guess',
+  'cover-grid',
+  'chain-cards',
+  'split-and-spill',
+  'balance-the-beam',
+  'story-cards',
+  'collect-all-that-show-it',
+  'stack-or-line-up',
+  'continue-the-pattern',
+  'cover-the-shape',
+  'mirror-it',
+  'part-whole-dice',
+  'task-hunt',
+  'match-sets',
+  'sequence-grid',
+  'call-and-claim',
+  'deal-order-puzzle',
+  'build-a-number',
+  'place-digit-hop',
+  'count-the-lot',
+  'measure-and-record',
+  'sort-and-graph',
+  'quick-look',
+  'fact-wheel',
+  'compare-cards',
+  'press-your-luck',
+  'take-away-piles',
+];
 
 describe('the registry', () => {
   it('holds all 38 families, each once', () => {
@@ -50,11 +89,20 @@ describe('the registry', () => {
 });
 
 /** The library's versions of a family: real parameters for the laws below. */
-const versionsOf = (id: string): readonly object[] => [{}, ...shippedLibrary.filter((g) => g.mechanism === id).flatMap((g) => g.variants.map((v) => v.parameters))];
+const versionsOf = (id: string): readonly object[] => [
+  {},
+  ...shippedLibrary.filter((g) => g.mechanism === id).flatMap((g) => g.variants.map((v) => v.parameters)),
+];
 
 describe.each(mechanisms.map((m) => [m.id, m] as const))('%s', (id, m) => {
-  const tables = fc.record({ parameters: fc.constantFrom(...versionsOf(id)), seed: fc.integer({ min: 0, max: 1e6 }), policy: fc.constantFrom(...policies), seats: fc.integer({ min: m.seats.min, max: Math.min(4, m.seats.max) }) });
-  const seatsOf = (t: { policy: (typeof policies)[number]; seats: number }) => Array.from({ length: t.seats }, () => ({ policy: t.policy }));
+  const tables = fc.record({
+    parameters: fc.constantFrom(...versionsOf(id)),
+    seed: fc.integer({ min: 0, max: 1e6 }),
+    policy: fc.constantFrom(...policies),
+    seats: fc.integer({ min: m.seats.min, max: Math.min(4, m.seats.max) }),
+  });
+  const seatsOf = (t: { policy: (typeof policies)[number]; seats: number }) =>
+    Array.from({ length: t.seats }, () => ({ policy: t.policy }));
   const law = (check: (t: { parameters: object; seed: number; policy: (typeof policies)[number]; seats: number }) => void): void => {
     fc.assert(
       fc.property(tables, (t) => {
@@ -74,14 +122,16 @@ describe.each(mechanisms.map((m) => [m.id, m] as const))('%s', (id, m) => {
     expect(m.words.length).toBeLessThanOrEqual(12);
     expect(m.earlyEnding.length).toBeGreaterThan(20);
     expect(m.told.length).toBeGreaterThan(0);
-    for (const [question, answers] of Object.entries(playedAnswers)) for (const a of m.played[question as 'with']) expect(answers).toContain(a);
+    for (const [question, answers] of Object.entries(playedAnswers))
+      for (const a of m.played[question as 'with']) expect(answers).toContain(a);
     expect(Object.keys(m.parametersSchema.properties).sort()).toEqual(Object.keys(m.defaults).sort());
   });
 
   it('emits only true items, whatever the policy and the numbers', () => {
     law(({ parameters, seed, policy, seats }) => {
       const result = run(id, parameters, seatsOf({ policy, seats }), 8, seed);
-      for (const i of result.items) expect([i.op, i.a, i.b, i.result]).toEqual([i.op, i.a, i.b, expect.closeTo(trueResult(i.op, i.a, i.b), 9)]);
+      for (const i of result.items)
+        expect([i.op, i.a, i.b, i.result]).toEqual([i.op, i.a, i.b, expect.closeTo(trueResult(i.op, i.a, i.b), 9)]);
       expect(result.items.length).toBeGreaterThan(0);
       for (const i of result.items) expect(Number.isFinite(i.result)).toBe(true);
     });
@@ -98,8 +148,13 @@ describe.each(mechanisms.map((m) => [m.id, m] as const))('%s', (id, m) => {
       // The same games, counted by the engine: turns and items agree.
       const sim = run(id, parameters, seatsOf({ policy, seats }), 4, seed);
       const told = [0, 1, 2, 3].map((g) => tellGame(m, table.value.seats, seed, g));
-      expect(sim.turns.mean * 4).toBeCloseTo(told.reduce((n, s) => n + s.turns, 0), 6);
-      expect(sim.items.reduce((n, i) => n + i.count, 0)).toBe(told.reduce((n, s) => n + s.events.filter((e) => e.kind === 'item').length, 0));
+      expect(sim.turns.mean * 4).toBeCloseTo(
+        told.reduce((n, s) => n + s.turns, 0),
+        6,
+      );
+      expect(sim.items.reduce((n, i) => n + i.count, 0)).toBe(
+        told.reduce((n, s) => n + s.events.filter((e) => e.kind === 'item').length, 0),
+      );
       expect(told.reduce((n, s) => n + s.events.filter((e) => e.kind === 'turn').length, 0)).toBeCloseTo(sim.turns.mean * 4, 6);
     });
   });
@@ -113,12 +168,16 @@ describe.each(mechanisms.map((m) => [m.id, m] as const))('%s', (id, m) => {
     for (const parameters of versionsOf(id)) {
       const full = { ...m.defaults, ...parameters };
       for (const need of m.materials(full, 3)) expect(shippedKinds.map((k) => k.id)).toContain(need.kind);
-      for (const sheet of m.sheets(full, 3)) expect([sheet.sheet.length > 3, sheet.copies >= 0, JSON.stringify(sheet.data).includes('null')]).toEqual([true, true, false]);
+      for (const sheet of m.sheets(full, 3))
+        expect([sheet.sheet.length > 3, sheet.copies >= 0, JSON.stringify(sheet.data).includes('null')]).toEqual([true, true, false]);
     }
   });
 
   it('refuses unknown and senseless parameters with the field named', () => {
-    expect(checkTable(id, { nonsense: 1 }, 2)).toMatchObject({ ok: false, problem: { code: 'out-of-range', field: 'parameters.nonsense' } });
+    expect(checkTable(id, { nonsense: 1 }, 2)).toMatchObject({
+      ok: false,
+      problem: { code: 'out-of-range', field: 'parameters.nonsense' },
+    });
     expect(checkTable(id, {}, 0)).toMatchObject({ ok: false, problem: { field: 'seats' } });
     expect(checkTable(id, {}, m.seats.max + 1)).toMatchObject({ ok: false, problem: { field: 'seats' } });
     expect(checkTable(id, {}, [{ errorRate: Number.NaN }, {}])).toMatchObject({ ok: false, problem: { field: 'seats.0.errorRate' } });
@@ -133,7 +192,8 @@ describe.each(mechanisms.map((m) => [m.id, m] as const))('%s', (id, m) => {
 });
 
 describe('sum columns', () => {
-  const race = (height: number, more: object = {}): SimulationResult => run('sum-columns', { height, picks: 0, firstColumn: 0, lastColumn: 60, ...more }, 1, 30_000);
+  const race = (height: number, more: object = {}): SimulationResult =>
+    run('sum-columns', { height, picks: 0, firstColumn: 0, lastColumn: 60, ...more }, 1, 30_000);
 
   // Exact values computed by integration of Poisson tails; see data/check-values.
   it.each([
@@ -197,7 +257,10 @@ describe('running total', () => {
     near(draws({ ...more, direction: 'down' }).turns, checkValue<{ dec: string }>(id).dec);
   });
 
-  it.each([['total.deck40.50', 50], ['total.deck40.100', 100]])('%s: expected draws without return', (id, high) => {
+  it.each([
+    ['total.deck40.50', 50],
+    ['total.deck40.100', 100],
+  ])('%s: expected draws without return', (id, high) => {
     near(draws({ high, landing: 'beyond', draw: 'deck' }).turns, checkValue<{ E: { dec: string } }>(id).E.dec);
   });
 
@@ -218,7 +281,12 @@ describe('running total', () => {
   });
 
   it('gives each seat its own cards when asked', () => {
-    const result = run('running-total', {}, [{ policy: 'careful' }, { policy: 'typical', errorRate: 0.1, parameters: { highestCard: 5 } }], 500);
+    const result = run(
+      'running-total',
+      {},
+      [{ policy: 'careful' }, { policy: 'typical', errorRate: 0.1, parameters: { highestCard: 5 } }],
+      500,
+    );
     expect(Math.max(...result.items.filter((i) => i.seat === 1 && i.op === 'add').map((i) => i.b))).toBe(5);
     expect(Math.max(...result.items.filter((i) => i.seat === 0 && i.op === 'add').map((i) => i.b))).toBe(10);
   });
@@ -231,18 +299,31 @@ describe('running total', () => {
   });
 
   it('refuses an end that can never be met, and one deck for too many hands', () => {
-    expect(checkTable('running-total', { lowestCard: 4, highestCard: 9, takeTen: 0 }, 2)).toMatchObject({ problem: { code: 'impossible-parameters', field: 'parameters.landing' } });
-    expect(checkTable('running-total', { lowestCard: 9, highestCard: 10, landing: 'beyond', copies: 1, handSize: 3 }, 4)).toMatchObject({ problem: { code: 'impossible-parameters' } });
+    expect(checkTable('running-total', { lowestCard: 4, highestCard: 9, takeTen: 0 }, 2)).toMatchObject({
+      problem: { code: 'impossible-parameters', field: 'parameters.landing' },
+    });
+    expect(checkTable('running-total', { lowestCard: 9, highestCard: 10, landing: 'beyond', copies: 1, handSize: 3 }, 4)).toMatchObject({
+      problem: { code: 'impossible-parameters' },
+    });
   });
 });
 
 describe('pair memory', () => {
   const alone = (pairs: number, memory: number): SimulationResult =>
-    run('pair-memory', { relation: 'equal', secondLook: 'dots', lowestCard: 1, highestCard: pairs, rows: 2, columns: pairs, memory, extraTurn: false }, careful(1), pairs > 6 ? 15_000 : 30_000);
+    run(
+      'pair-memory',
+      { relation: 'equal', secondLook: 'dots', lowestCard: 1, highestCard: pairs, rows: 2, columns: pairs, memory, extraTurn: false },
+      careful(1),
+      pairs > 6 ? 15_000 : 30_000,
+    );
 
   // Exact values by dynamic programming (compare Velleman and Warrington 2013); see data/check-values.
-  it.each([2, 3, 5, 6, 8])('with perfect memory and %i pairs takes the expected moves', (n) => near(alone(n, -1).turns, checkValue<{ dec: string }>(`memory.perfect.n${n}`).dec));
-  it.each([4, 6])('without memory and %i pairs takes n² moves', (n) => near(alone(n, 0).turns, checkValue<{ dec: string }>(`memory.none.n${n}`).dec));
+  it.each([2, 3, 5, 6, 8])('with perfect memory and %i pairs takes the expected moves', (n) =>
+    near(alone(n, -1).turns, checkValue<{ dec: string }>(`memory.perfect.n${n}`).dec),
+  );
+  it.each([4, 6])('without memory and %i pairs takes n² moves', (n) =>
+    near(alone(n, 0).turns, checkValue<{ dec: string }>(`memory.none.n${n}`).dec),
+  );
 
   it('of sums to ten with one full and one short memory takes about 19.5 flips', () => {
     const result = run('pair-memory', { memory: -1 }, [{ policy: 'careful' }, { policy: 'careful', parameters: { memory: 5 } }], 20_000);
@@ -258,7 +339,9 @@ describe('pair memory', () => {
   });
 
   it('refuses a sum of thirty from cards one to ten, and an odd layout', () => {
-    expect(checkTable('pair-memory', { sum: 30, lowestCard: 1, highestCard: 10 }, 2)).toMatchObject({ problem: { code: 'impossible-parameters', field: 'parameters.sum', message: 'No two cards from 1 to 10 make 30.' } });
+    expect(checkTable('pair-memory', { sum: 30, lowestCard: 1, highestCard: 10 }, 2)).toMatchObject({
+      problem: { code: 'impossible-parameters', field: 'parameters.sum', message: 'No two cards from 1 to 10 make 30.' },
+    });
     expect(checkTable('pair-memory', { rows: 3, columns: 3 }, 2)).toMatchObject({ problem: { field: 'parameters.rows' } });
   });
 });

@@ -12,7 +12,9 @@ interface Throw {
 }
 
 /** A long row of throws of two dice, met in a race. */
-const throws: Throw[] = itemsOfGames('track-race', { dice: 2, end: 1000 }, careful(1), 420).flatMap((items) => items.filter((i) => i.rep === 'pips').map(({ a, b }) => ({ a, b })));
+const throws: Throw[] = itemsOfGames('track-race', { dice: 2, end: 1000 }, careful(1), 420).flatMap((items) =>
+  items.filter((i) => i.rep === 'pips').map(({ a, b }) => ({ a, b })),
+);
 
 /** Lengths of the runs until so many different things have come, over a long row. */
 function collections<T>(row: readonly T[], thing: (t: T) => string | number, wanted: number): number[] {
@@ -43,7 +45,9 @@ describe('collecting', () => {
     near(meanOf(collections(throws, thing, wanted)), checkValue<{ dec: string }>(id).dec);
   });
   it.each([6, 8, 12, 20])('coupon.d%i: spins until every rim number has come', (n) => {
-    const spins = itemsOfGames('fact-wheel', { operation: 'add', fixed: 1, from: 1, to: n, turns: 40 }, careful(1), 1200).flatMap((items) => items.map((i) => i.a));
+    const spins = itemsOfGames('fact-wheel', { operation: 'add', fixed: 1, from: 1, to: n, turns: 40 }, careful(1), 1200).flatMap((items) =>
+      items.map((i) => i.a),
+    );
     near(meanOf(collections(spins, (a) => a, n)), checkValue<{ dec: string }>(`coupon.d${n}`).dec);
   });
   it.each([10, 20, 50, 100])('coverage.2d6.after%i: different sums and facts met', (n) => {
@@ -62,8 +66,11 @@ describe('throwing', () => {
   ] as const)('%s', (id, more, dice) => {
     const { ways, denominator } = checkValue<{ ways: Record<string, number>; denominator: number }>(id);
     // The last join of a throw makes its sum.
-    const sums = itemsOfGames('sum-columns', { ...more, picks: 0, height: 20 }, careful(1), 250).flatMap((items) => items.filter((_, i) => i % (dice - 1) === dice - 2).map((i) => i.result));
-    for (const [sum, count] of Object.entries(ways)) nearShare(sums.filter((s) => s === Number(sum)).length / sums.length, count / denominator, sums.length);
+    const sums = itemsOfGames('sum-columns', { ...more, picks: 0, height: 20 }, careful(1), 250).flatMap((items) =>
+      items.filter((_, i) => i % (dice - 1) === dice - 2).map((i) => i.result),
+    );
+    for (const [sum, count] of Object.entries(ways))
+      nearShare(sums.filter((s) => s === Number(sum)).length / sums.length, count / denominator, sums.length);
   });
 });
 
@@ -72,10 +79,24 @@ describe('remembering pairs', () => {
     const rows = pairs === 20 ? 5 : pairs === 12 ? 4 : 2;
     return { rows, columns: (2 * pairs) / rows };
   };
-  const alone = (pairs: number, memory: number, games: number) => run('pair-memory', { relation: 'equal', secondLook: 'dots', lowestCard: 1, highestCard: pairs, ...laid(pairs), memory, extraTurn: false }, careful(1), games).turns;
+  const alone = (pairs: number, memory: number, games: number) =>
+    run(
+      'pair-memory',
+      { relation: 'equal', secondLook: 'dots', lowestCard: 1, highestCard: pairs, ...laid(pairs), memory, extraTurn: false },
+      careful(1),
+      games,
+    ).turns;
   it.each([10, 20])('memory.perfect.n%i', (n) => near(alone(n, -1, 6000), checkValue<{ dec: string }>(`memory.perfect.n${n}`).dec));
   // The mean with no memory is n²; the cap on turns lies far above it even for twenty pairs.
-  it.each([[2, 6000], [4, 6000], [5, 6000], [6, 6000], [8, 6000], [12, 3000], [20, 1500]])('memory.none.n%i', (n, games) => {
+  it.each([
+    [2, 6000],
+    [4, 6000],
+    [5, 6000],
+    [6, 6000],
+    [8, 6000],
+    [12, 3000],
+    [20, 1500],
+  ])('memory.none.n%i', (n, games) => {
     near(alone(n, 0, games), checkValue<{ dec: string }>(`memory.none.n${n}`).dec);
   });
   // Passing on purpose never helps at these sizes, so the careful play is the best there is.
@@ -102,15 +123,29 @@ describe('four numbers and a target', () => {
   it('four.unsolvable.9.t24: exactly these hands have no way', () => {
     const want = checkValue<{ hands: string[] }>('four.unsolvable.9.t24').hands;
     const got: string[] = [];
-    for (let a = 1; a <= 9; a++) for (let b = a; b <= 9; b++) for (let c = b; c <= 9; c++) for (let d = c; d <= 9; d++) if (!can([a, b, c, d], 24)) got.push([a, b, c, d].join(' '));
+    for (let a = 1; a <= 9; a++)
+      for (let b = a; b <= 9; b++)
+        for (let c = b; c <= 9; c++) for (let d = c; d <= 9; d++) if (!can([a, b, c, d], 24)) got.push([a, b, c, d].join(' '));
     expect(got).toEqual(want);
   });
   const multisets = (highest: number): number[][] => {
     const found: number[][] = [];
-    for (let a = 1; a <= highest; a++) for (let b = a; b <= highest; b++) for (let c = b; c <= highest; c++) for (let d = c; d <= highest; d++) found.push([a, b, c, d]);
+    for (let a = 1; a <= highest; a++)
+      for (let b = a; b <= highest; b++) for (let c = b; c <= highest; c++) for (let d = c; d <= highest; d++) found.push([a, b, c, d]);
     return found;
   };
-  it.each([[9, 20], [9, 36], [9, 100], [10, 10], [10, 36], [13, 24], [13, 10], [13, 12], [13, 20], [13, 36]])('four.count.%i.t%i: hands that work', (highest, target) => {
+  it.each([
+    [9, 20],
+    [9, 36],
+    [9, 100],
+    [10, 10],
+    [10, 36],
+    [13, 24],
+    [13, 10],
+    [13, 12],
+    [13, 20],
+    [13, 36],
+  ])('four.count.%i.t%i: hands that work', (highest, target) => {
     const want = checkValue<Record<string, number>>(`four.count.${highest}.t${target}`);
     const hands = multisets(highest);
     expect(hands.length).toBe(want['total']);
@@ -137,7 +172,8 @@ describe('four numbers and a target', () => {
   });
   it('four.prob_uniform.10.t24: chance that four numbers thrown at random work', () => {
     let hits = 0;
-    for (let a = 1; a <= 10; a++) for (let b = 1; b <= 10; b++) for (let c = 1; c <= 10; c++) for (let d = 1; d <= 10; d++) if (can([a, b, c, d], 24)) hits++;
+    for (let a = 1; a <= 10; a++)
+      for (let b = 1; b <= 10; b++) for (let c = 1; c <= 10; c++) for (let d = 1; d <= 10; d++) if (can([a, b, c, d], 24)) hits++;
     expect(hits / 10_000).toBeCloseTo(Number(checkValue<{ dec: string }>('four.prob_uniform.10.t24').dec), 10);
   });
 });

@@ -11,7 +11,13 @@ const beside: Readonly<Record<string, Readonly<Record<string, object>>>> = {
   'sum-columns': { copies: { draw: 'no-return', highestFace: 10, lastColumn: 20, height: 5 } },
   'track-race': {
     minusFaces: { move: 'signed' },
-    loops: { jumps: [[12, 3], [20, 5], [26, 8]] },
+    loops: {
+      jumps: [
+        [12, 3],
+        [20, 5],
+        [26, 8],
+      ],
+    },
     specialEvery: { special: 'odd-even' },
     tokenEvery: { tokens: 'give' },
   },
@@ -25,7 +31,12 @@ const beside: Readonly<Record<string, Readonly<Record<string, object>>>> = {
   'neighbour-race': { wasted: { rule: 'die-is-factor' }, occupied: { width: 2 } },
   'bound-guess': { points: { rounds: 6, wrong: 1 }, outside: { rounds: 6 }, wrong: { points: 20, rounds: 3 } },
   'cover-grid': {},
-  'split-and-spill': { first: { from: 'bag' }, second: { from: 'bag' }, order: { ends: 'all-seen', zeros: false }, zeros: { ends: 'all-seen', counters: 5 } },
+  'split-and-spill': {
+    first: { from: 'bag' },
+    second: { from: 'bag' },
+    order: { ends: 'all-seen', zeros: false },
+    zeros: { ends: 'all-seen', counters: 5 },
+  },
   'continue-the-pattern': { step: { kind: 'grows' } },
   'match-sets': { clockStep: { halves: 'clock-and-time' }, roundTo: { halves: 'number-and-rounded' } },
   'sequence-grid': { direction: { start: 100 }, start: { step: 5 } },
@@ -36,7 +47,12 @@ const beside: Readonly<Record<string, Readonly<Record<string, object>>>> = {
   'part-whole-dice': { rounds: { ends: 'rounds' }, takeOther: { ends: 'one-grid-full', cells: 1 } },
   'take-away-piles': { last: { size: 9 } },
   'press-your-luck': { holdAt: { goal: 100 }, bust: { dice: 2 } },
-  'compare-cards': { tie: { cards: 1, highest: 3 }, draw: { cards: 3, highest: 4, copies: 3 }, bottom: { join: 'fraction' }, sayHalf: { join: 'fraction' } },
+  'compare-cards': {
+    tie: { cards: 1, highest: 3 },
+    draw: { cards: 3, highest: 4, copies: 3 },
+    bottom: { join: 'fraction' },
+    sayHalf: { join: 'fraction' },
+  },
   'deal-order-puzzle': { under: { help: 'none' }, starts: { help: 'none' }, pattern: { help: 'none' } },
 };
 
@@ -44,7 +60,18 @@ const beside: Readonly<Record<string, Readonly<Record<string, object>>>> = {
 const others = (schema: Readonly<Record<string, unknown>>, value: unknown): unknown[] => {
   const values = otherValues(schema, value);
   if (values.length > 0) return values;
-  return (schema['items'] as { type: string }).type === 'integer' ? [[1, 1, 1, 1, 2, 2, 2, 2, 3, 3, 3], [10, 10, 10, 9, 9, 9, 8, 8, 8, 8]] : [[[5, 15], [9, 2], [20, 11]]];
+  return (schema['items'] as { type: string }).type === 'integer'
+    ? [
+        [1, 1, 1, 1, 2, 2, 2, 2, 3, 3, 3],
+        [10, 10, 10, 9, 9, 9, 8, 8, 8, 8],
+      ]
+    : [
+        [
+          [5, 15],
+          [9, 2],
+          [20, 11],
+        ],
+      ];
 };
 
 function play(id: string, parameters: object, seats: number, games: number): SimulationResult | null {
@@ -63,10 +90,13 @@ function measuresOf(r: SimulationResult): Map<string, Estimate> {
     ['minutes', { mean: r.minutes.mean, standardError: r.minutes.standardError }],
     ['score', r.outcomes.score],
   ]);
-  r.outcomes.wins.forEach((w, s) => all.set(`wins of seat ${s + 1}`, { mean: w, standardError: Math.sqrt((w * (1 - w) + 1e-4) / r.games) }));
+  r.outcomes.wins.forEach((w, s) =>
+    all.set(`wins of seat ${s + 1}`, { mean: w, standardError: Math.sqrt((w * (1 - w) + 1e-4) / r.games) }),
+  );
   for (const [name, mean] of Object.entries(r.measures)) all.set(name, { mean, standardError: r.measureErrors[name]! });
   for (const [name, e] of Object.entries(r.shares)) all.set(`share of ${name}`, e);
-  for (const [s, doses] of r.doses.entries()) for (const d of doses) all.set(`${d.skill} of seat ${s + 1}`, { mean: d.perTenMinutes, standardError: d.standardError });
+  for (const [s, doses] of r.doses.entries())
+    for (const d of doses) all.set(`${d.skill} of seat ${s + 1}`, { mean: d.perTenMinutes, standardError: d.standardError });
   return all;
 }
 
@@ -84,7 +114,9 @@ function mover(before: SimulationResult, after: SimulationResult): { name: strin
   return best;
 }
 
-const rows = mechanisms.flatMap((m) => Object.entries(m.parametersSchema.properties).map(([name, schema]) => [m.id, name, schema] as const));
+const rows = mechanisms.flatMap((m) =>
+  Object.entries(m.parametersSchema.properties).map(([name, schema]) => [m.id, name, schema] as const),
+);
 
 describe('every parameter changes the play', () => {
   it.each(rows)('%s: %s', (id, name, schema) => {

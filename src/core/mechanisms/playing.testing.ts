@@ -40,5 +40,7 @@ export function meanOf(values: readonly number[]): { mean: number; standardError
 export function itemsOfGames(id: string, parameters: object, seats: SeatRequest[], games: number, seed = 7): Item[][] {
   const table = checkTable(id, parameters, seats);
   if (!table.ok) throw new Error(table.problem.message);
-  return Array.from({ length: games }, (_, g) => tellGame(table.value.mechanism, table.value.seats, seed, g).events.flatMap((e) => (e.kind === 'item' ? [e.item] : [])));
+  return Array.from({ length: games }, (_, g) =>
+    tellGame(table.value.mechanism, table.value.seats, seed, g).events.flatMap((e) => (e.kind === 'item' ? [e.item] : [])),
+  );
 }

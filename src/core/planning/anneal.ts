@@ -11,7 +11,12 @@ const coldest = 0.02;
  * a plan can be made again. Returns the best schedule met. Source of the scheme:
  * S. Kirkpatrick, C. Gelatt and M. Vecchi 1983.
  */
-export function anneal(state: SearchState, rng: Rng, moves: number, onProgress?: (share: number) => boolean): { schedule: Schedule; value: number } {
+export function anneal(
+  state: SearchState,
+  rng: Rng,
+  moves: number,
+  onProgress?: (share: number) => boolean,
+): { schedule: Schedule; value: number } {
   let total = state.total();
   let best = total;
   const bestGame = state.game.slice();
@@ -24,7 +29,16 @@ export function anneal(state: SearchState, rng: Rng, moves: number, onProgress?:
       if ((i & 16383) === 0 && onProgress && !onProgress(i / moves)) break;
     }
     const kind = uniform(rng);
-    total += kind < 0.62 ? swap(state, rng, temperature) : kind < 0.77 ? shift(state, rng, temperature) : kind < 0.94 ? changeGame(state, rng, temperature) : kind < 0.97 ? openTable(state, rng, temperature) : closeTable(state, rng, temperature);
+    total +=
+      kind < 0.62
+        ? swap(state, rng, temperature)
+        : kind < 0.77
+          ? shift(state, rng, temperature)
+          : kind < 0.94
+            ? changeGame(state, rng, temperature)
+            : kind < 0.97
+              ? openTable(state, rng, temperature)
+              : closeTable(state, rng, temperature);
     if (total > best + 1e-9) {
       best = total;
       bestGame.set(state.game);
@@ -165,7 +179,16 @@ function closeTable(s: SearchState, rng: Rng, temperature: number): number {
 }
 
 /** Keeps or undoes a change of one table: `undoGame` stands there again when undone. */
-function settle(s: SearchState, r: number, t: number, from: readonly [number, number][], legal: boolean, undoGame: number, temperature: number, rng: Rng): number {
+function settle(
+  s: SearchState,
+  r: number,
+  t: number,
+  from: readonly [number, number][],
+  legal: boolean,
+  undoGame: number,
+  temperature: number,
+  rng: Rng,
+): number {
   let delta = 0;
   if (legal) for (const [l] of from) delta += s.valueOfLearner(l) - s.worth[l]!;
   if (legal && accepts(delta, temperature, rng)) {

@@ -17,12 +17,23 @@ export function boundModel(instance: PlanInstance): LinearModel {
   for (let l = 0; l < L; l++) {
     const playing = Array.from({ length: R }, (_, r) => r).filter((r) => !rests(instance, l, r)).length;
     const locked = new Set(instance.locks?.filter((k) => k.learner === l).map((k) => k.game));
-    y.push(games.map((_, g) => (instance.value[l]![g]! >= 0 && cap[g]! > 0 ? b.variable(instance.value[l]![g]!, locked.has(g) ? 1 : 0, 1, true) : null)));
-    b.row(playing, playing, y[l]!.flatMap((v): [number, number][] => (v === null ? [] : [[v, 1]])));
+    y.push(
+      games.map((_, g) =>
+        instance.value[l]![g]! >= 0 && cap[g]! > 0 ? b.variable(instance.value[l]![g]!, locked.has(g) ? 1 : 0, 1, true) : null,
+      ),
+    );
+    b.row(
+      playing,
+      playing,
+      y[l]!.flatMap((v): [number, number][] => (v === null ? [] : [[v, 1]])),
+    );
     const families = new Map<number, [number, number][]>();
     for (const [g, v] of y[l]!.entries()) {
       if (v === null) continue;
-      b.row(-Infinity, 0, [[v, 1], [u[g]!, -1]]);
+      b.row(-Infinity, 0, [
+        [v, 1],
+        [u[g]!, -1],
+      ]);
       const f = familyOf(instance, g);
       families.set(f, [...(families.get(f) ?? []), [v, 1]]);
     }
@@ -41,11 +52,31 @@ export function boundModel(instance: PlanInstance): LinearModel {
     const seats = y.flatMap((row): [number, number][] => (row[g] === null ? [] : [[row[g]!, 1]]));
     b.row(0, Infinity, [...seats, [N[g]!, -game.min]]);
     b.row(-Infinity, 0, [...seats, [N[g]!, -game.max]]);
-    b.row(-Infinity, 0, [[N[g]!, 1], [u[g]!, -cap[g]! * R]]);
+    b.row(-Infinity, 0, [
+      [N[g]!, 1],
+      [u[g]!, -cap[g]! * R],
+    ]);
   }
-  b.row(-Infinity, instance.tables * R, N.map((v): [number, number] => [v, 1]));
-  b.row(-Infinity, instance.helpers * R, games.flatMap((g, i): [number, number][] => (g.helper ? [[N[i]!, g.helper]] : [])));
-  for (const [kind, have] of instance.stock.entries()) b.row(-Infinity, have * R, games.flatMap((g, i) => g.materials.flatMap(([k, q]): [number, number][] => (k === kind ? [[N[i]!, q]] : []))));
-  b.row(-Infinity, instance.preparationMinutes, games.flatMap((g, i): [number, number][] => (g.preparation ? [[u[i]!, g.preparation]] : [])));
+  b.row(
+    -Infinity,
+    instance.tables * R,
+    N.map((v): [number, number] => [v, 1]),
+  );
+  b.row(
+    -Infinity,
+    instance.helpers * R,
+    games.flatMap((g, i): [number, number][] => (g.helper ? [[N[i]!, g.helper]] : [])),
+  );
+  for (const [kind, have] of instance.stock.entries())
+    b.row(
+      -Infinity,
+      have * R,
+      games.flatMap((g, i) => g.materials.flatMap(([k, q]): [number, number][] => (k === kind ? [[N[i]!, q]] : []))),
+    );
+  b.row(
+    -Infinity,
+    instance.preparationMinutes,
+    games.flatMap((g, i): [number, number][] => (g.preparation ? [[u[i]!, g.preparation]] : [])),
+  );
   return b.build();
 }

@@ -49,9 +49,17 @@ const plenty = 9999;
 const leastTogether = 2;
 
 /** Turns shelf and learners into the instance that the planner solves. */
-export function buildSession(graph: SkillGraph, offers: readonly Offer[], learners: readonly LearnerNeeds[], settings: SessionSettings): BuiltSession {
+export function buildSession(
+  graph: SkillGraph,
+  offers: readonly Offer[],
+  learners: readonly LearnerNeeds[],
+  settings: SessionSettings,
+): BuiltSession {
   const playable = offers.filter((o) => o.source !== 'none' && o.minutes <= settings.minutes * lengthSlack);
-  const options: TableOption[] = [...groupBy(playable, (o) => `${o.game}|${o.mixClass}`).values()].map((group) => ({ game: group[0]!.game, offers: group }));
+  const options: TableOption[] = [...groupBy(playable, (o) => `${o.game}|${o.mixClass}`).values()].map((group) => ({
+    game: group[0]!.game,
+    offers: group,
+  }));
   const kinds = [...new Set(playable.flatMap((o) => o.materials.map((m) => m.kind)))].sort();
   const kindIndex = new Map(kinds.map((k, i) => [k, i]));
   const families = new Map<string, number>();
@@ -78,8 +86,12 @@ export function buildSession(graph: SkillGraph, offers: readonly Offer[], learne
       family: families.get(o.game)!,
     })),
     gaps: gapSkills.map((list, l) => list.map((k) => learners[l]!.need[k]!)),
-    value: learners.map((l, i) => options.map((o, g) => (chosen[i]![g] ? freshWorth * freshness(settings.daysSincePlayed.get(`${l.learner}|${o.game}`)) : -1))),
-    dose: learners.map((l, i) => options.map((_, g) => (chosen[i]![g] ? dosesFor(chosen[i]![g]!, l, gapSkills[i]!, settings.minutes, stretched[i]![g]!) : null))),
+    value: learners.map((l, i) =>
+      options.map((o, g) => (chosen[i]![g] ? freshWorth * freshness(settings.daysSincePlayed.get(`${l.learner}|${o.game}`)) : -1)),
+    ),
+    dose: learners.map((l, i) =>
+      options.map((_, g) => (chosen[i]![g] ? dosesFor(chosen[i]![g]!, l, gapSkills[i]!, settings.minutes, stretched[i]![g]!) : null)),
+    ),
     locks,
     resting: settings.resting.flatMap(({ learner, round }): [number, number][] => {
       const l = learners.findIndex((x) => x.learner === learner);
@@ -151,7 +163,12 @@ function dosesFor(offer: Offer, l: LearnerNeeds, gaps: readonly number[], minute
   });
 }
 
-function lockFor(lock: SessionSettings['locks'][number], learners: readonly LearnerNeeds[], options: readonly TableOption[], chosen: (Offer | null)[][]): PlanLock[] {
+function lockFor(
+  lock: SessionSettings['locks'][number],
+  learners: readonly LearnerNeeds[],
+  options: readonly TableOption[],
+  chosen: (Offer | null)[][],
+): PlanLock[] {
   const learner = learners.findIndex((l) => l.learner === lock.learner);
   if (learner < 0) return [];
   let game = options.findIndex((o, g) => o.game === lock.game && chosen[learner]![g]);

@@ -39,10 +39,12 @@ export function checkPlan(instance: PlanInstance, schedule: Schedule): Violation
     }
     if (tables.length > instance.tables) found.push({ rule: 'tables', round, used: tables.length, have: instance.tables });
     if (helpers > instance.helpers) found.push({ rule: 'helpers', round, used: helpers, have: instance.helpers });
-    for (const [kind, quantity] of stock) if (quantity > instance.stock[kind]!) found.push({ rule: 'stock', round, kind, used: quantity, have: instance.stock[kind]! });
+    for (const [kind, quantity] of stock)
+      if (quantity > instance.stock[kind]!) found.push({ rule: 'stock', round, kind, used: quantity, have: instance.stock[kind]! });
   }
   const preparation = [...used].reduce((sum, g) => sum + instance.games[g]!.preparation, 0);
-  if (preparation > instance.preparationMinutes + 1e-9) found.push({ rule: 'preparation', used: preparation, have: instance.preparationMinutes });
+  if (preparation > instance.preparationMinutes + 1e-9)
+    found.push({ rule: 'preparation', used: preparation, have: instance.preparationMinutes });
   for (const lock of instance.locks ?? []) {
     const there = schedule[lock.round]?.some((t) => t.game === lock.game && t.learners.includes(lock.learner));
     if (!there) found.push({ rule: 'lock', ...lock });

@@ -24,8 +24,21 @@ export function diagnose(instance: PlanInstance, solve: SolveModel): Obstacle[] 
     { relax: 'tables', instance: { ...instance, tables: instance.tables + 1 } },
     { relax: 'helpers', instance: { ...instance, helpers: instance.helpers + 1 } },
     { relax: 'preparation', instance: { ...instance, preparationMinutes: 1e6 } },
-    ...instance.stock.map((_, kind) => ({ relax: 'stock' as const, kind, instance: { ...instance, stock: instance.stock.map((q, k) => (k === kind ? q + 2 : q)) } })),
-    { relax: 'repeats', instance: { ...instance, games: instance.games.flatMap((g, i) => Array.from({ length: instance.rounds }, (_, c) => ({ ...g, family: i * 10 + c }))), value: instance.value.map((row) => row.flatMap((v) => Array<number>(instance.rounds).fill(v))), dose: instance.dose.map((row) => row.flatMap((d) => Array(instance.rounds).fill(d) as (typeof d)[])), locks: [] } },
+    ...instance.stock.map((_, kind) => ({
+      relax: 'stock' as const,
+      kind,
+      instance: { ...instance, stock: instance.stock.map((q, k) => (k === kind ? q + 2 : q)) },
+    })),
+    {
+      relax: 'repeats',
+      instance: {
+        ...instance,
+        games: instance.games.flatMap((g, i) => Array.from({ length: instance.rounds }, (_, c) => ({ ...g, family: i * 10 + c }))),
+        value: instance.value.map((row) => row.flatMap((v) => Array<number>(instance.rounds).fill(v))),
+        dose: instance.dose.map((row) => row.flatMap((d) => Array(instance.rounds).fill(d) as (typeof d)[])),
+        locks: [],
+      },
+    },
   ];
   const found: Obstacle[] = [];
   for (const { relax, kind, instance: relaxed } of trials) {

@@ -56,7 +56,12 @@ export function exactModel(instance: PlanInstance, options: { menu?: readonly (r
     }
     const families = new Map<number, number[]>();
     for (let g = 0; g < G; g++) families.set(familyOf(instance, g), [...(families.get(familyOf(instance, g)) ?? []), g]);
-    for (const members of families.values()) b.row(-Infinity, 1, members.flatMap((g) => each(R).flatMap((r) => at(l, g, r))));
+    for (const members of families.values())
+      b.row(
+        -Infinity,
+        1,
+        members.flatMap((g) => each(R).flatMap((r) => at(l, g, r))),
+      );
     for (let i = 0; i < instance.gaps[l]!.length; i++) {
       const weight = instance.gaps[l]![i]!;
       const parts = instance.slopes.map((slope): [number, number] => [b.variable(weight * slope, 0, 1), 1]);
@@ -72,14 +77,34 @@ export function exactModel(instance: PlanInstance, options: { menu?: readonly (r
       const seats = each(L).flatMap((l) => at(l, g, r));
       b.row(0, Infinity, [...seats, [n[g]![r]!, -games[g]!.min]]);
       b.row(-Infinity, 0, [...seats, [n[g]![r]!, -games[g]!.max]]);
-      b.row(-Infinity, 0, [[n[g]![r]!, 1], [u[g]!, -cap[g]!]]);
+      b.row(-Infinity, 0, [
+        [n[g]![r]!, 1],
+        [u[g]!, -cap[g]!],
+      ]);
     }
   for (let r = 0; r < R; r++) {
-    b.row(-Infinity, S, each(G).map((g): [number, number] => [n[g]![r]!, 1]));
-    b.row(-Infinity, H, each(G).flatMap((g): [number, number][] => (games[g]!.helper ? [[n[g]![r]!, games[g]!.helper]] : [])));
-    for (const [kind, have] of instance.stock.entries()) b.row(-Infinity, have, each(G).flatMap((g) => games[g]!.materials.flatMap(([k, q]): [number, number][] => (k === kind ? [[n[g]![r]!, q]] : []))));
+    b.row(
+      -Infinity,
+      S,
+      each(G).map((g): [number, number] => [n[g]![r]!, 1]),
+    );
+    b.row(
+      -Infinity,
+      H,
+      each(G).flatMap((g): [number, number][] => (games[g]!.helper ? [[n[g]![r]!, games[g]!.helper]] : [])),
+    );
+    for (const [kind, have] of instance.stock.entries())
+      b.row(
+        -Infinity,
+        have,
+        each(G).flatMap((g) => games[g]!.materials.flatMap(([k, q]): [number, number][] => (k === kind ? [[n[g]![r]!, q]] : []))),
+      );
   }
-  b.row(-Infinity, instance.preparationMinutes, each(G).flatMap((g): [number, number][] => (games[g]!.preparation ? [[u[g]!, games[g]!.preparation]] : [])));
+  b.row(
+    -Infinity,
+    instance.preparationMinutes,
+    each(G).flatMap((g): [number, number][] => (games[g]!.preparation ? [[u[g]!, games[g]!.preparation]] : [])),
+  );
 
   const scheduleOf = (values: readonly number[]): Schedule =>
     each(R).map((r) =>

@@ -18,7 +18,8 @@ export function greedy(instance: PlanInstance, rng: Rng, noise: number): SearchS
 
 function fillRound(state: SearchState, r: number, rng: Rng, noise: number): boolean {
   const { instance, S } = state;
-  const waiting = (): number[] => Array.from({ length: state.L }, (_, l) => l).filter((l) => state.seat[l * state.R + r]! < 0 && !state.isResting(l, r));
+  const waiting = (): number[] =>
+    Array.from({ length: state.L }, (_, l) => l).filter((l) => state.seat[l * state.R + r]! < 0 && !state.isResting(l, r));
   for (let open = waiting(); open.length > 0; open = waiting()) {
     const table = state.closedTable(r);
     const opened = table >= 0 && openBest(state, r, table, open, rng, noise);

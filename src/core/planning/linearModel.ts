@@ -71,7 +71,16 @@ export class ModelBuilder {
 /** The model as LP text, so that a solver outside this program can check it. */
 export function lpText(model: LinearModel): string {
   const term = (coefficient: number, column: number): string => `${coefficient < 0 ? '-' : '+'} ${Math.abs(coefficient)} x${column}`;
-  const lines = ['Maximize', ` obj: ${model.cost.map((c, j) => (c === 0 ? '' : term(c, j))).filter(Boolean).join(' ') || '0 x0'}`, 'Subject To'];
+  const lines = [
+    'Maximize',
+    ` obj: ${
+      model.cost
+        .map((c, j) => (c === 0 ? '' : term(c, j)))
+        .filter(Boolean)
+        .join(' ') || '0 x0'
+    }`,
+    'Subject To',
+  ];
   for (let i = 0; i < model.rowLower.length; i++) {
     const body: string[] = [];
     for (let p = model.rowStart[i]!; p < model.rowStart[i + 1]!; p++) body.push(term(model.coefficients[p]!, model.columns[p]!));
@@ -82,7 +91,10 @@ export function lpText(model: LinearModel): string {
       if (Number.isFinite(high)) lines.push(` r${i}b: ${body.join(' ')} <= ${high}`);
     }
   }
-  lines.push('Bounds', ...model.cost.map((_, j) => ` ${model.lower[j]} <= x${j} <= ${Number.isFinite(model.upper[j]!) ? model.upper[j] : '+inf'}`));
+  lines.push(
+    'Bounds',
+    ...model.cost.map((_, j) => ` ${model.lower[j]} <= x${j} <= ${Number.isFinite(model.upper[j]!) ? model.upper[j] : '+inf'}`),
+  );
   const general = model.integer.flatMap((is, j) => (is ? [`x${j}`] : []));
   if (general.length > 0) lines.push('General', ` ${general.join(' ')}`);
   return [...lines, 'End', ''].join('\n');

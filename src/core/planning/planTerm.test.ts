@@ -11,15 +11,66 @@ beforeAll(async () => {
 });
 
 const doses = (of: Record<string, number>): number[] => graph.skills.map((s) => of[s.id] ?? 0);
-const offer = (game: string, of: Record<string, number>, more: object = {}): PlanningInput['offers'][number] => ({ variant: `${game}-v`, game, title: game, gameTitle: game, mixClass: game, mechanism: null, parameters: {}, players: [2, 4], ages: [5, 9], minutes: 12, helper: 'nearby', preparationMinutes: 0, materials: [{ kind: game === 'bees' || game === 'lamps' ? 'deck' : 'die', quantity: 1 }], doses: doses(of), source: 'calculated', ...more });
-const held = ['count-to-10', 'see-to-5', 'count-to-20', 'parts-to-5', 'count-on-from', 'add-in-5', 'ten-and-some', 'pairs-of-10', 'more-fewer', 'read-to-20'];
-const child = (id: string): PlanningInput['learners'][number] => ({ id, nickname: id, age: 7, framework: 'us', supported: false, known: graph.skills.map((s) => (held.includes(s.id) ? 0.9 : 0.5)), due: graph.skills.map(() => 0) });
-const meeting = (date: string, present = ['a', 'b', 'c', 'd']): PlanningInput['meetings'][number] => ({ date, present, rounds: 2, minutes: 15, tables: 2, helpers: 1 });
+const offer = (game: string, of: Record<string, number>, more: object = {}): PlanningInput['offers'][number] => ({
+  variant: `${game}-v`,
+  game,
+  title: game,
+  gameTitle: game,
+  mixClass: game,
+  mechanism: null,
+  parameters: {},
+  players: [2, 4],
+  ages: [5, 9],
+  minutes: 12,
+  helper: 'nearby',
+  preparationMinutes: 0,
+  materials: [{ kind: game === 'bees' || game === 'lamps' ? 'deck' : 'die', quantity: 1 }],
+  doses: doses(of),
+  source: 'calculated',
+  ...more,
+});
+const held = [
+  'count-to-10',
+  'see-to-5',
+  'count-to-20',
+  'parts-to-5',
+  'count-on-from',
+  'add-in-5',
+  'ten-and-some',
+  'pairs-of-10',
+  'more-fewer',
+  'read-to-20',
+];
+const child = (id: string): PlanningInput['learners'][number] => ({
+  id,
+  nickname: id,
+  age: 7,
+  framework: 'us',
+  supported: false,
+  known: graph.skills.map((s) => (held.includes(s.id) ? 0.9 : 0.5)),
+  due: graph.skills.map(() => 0),
+});
+const meeting = (date: string, present = ['a', 'b', 'c', 'd']): PlanningInput['meetings'][number] => ({
+  date,
+  present,
+  rounds: 2,
+  minutes: 15,
+  tables: 2,
+  helpers: 1,
+});
 const input = (more: Partial<PlanningInput> = {}): PlanningInput => ({
-  offers: [offer('lamps', { 'make-ten': 12, 'add-in-10': 6 }), offer('bees', { 'count-on': 14 }), offer('clock', { 'take-from-ten': 12 }), offer('levers', { 'doubles-to-10': 10, 'near-doubles': 4 })],
+  offers: [
+    offer('lamps', { 'make-ten': 12, 'add-in-10': 6 }),
+    offer('bees', { 'count-on': 14 }),
+    offer('clock', { 'take-from-ten': 12 }),
+    offer('levers', { 'doubles-to-10': 10, 'near-doubles': 4 }),
+  ],
   learners: ['a', 'b', 'c', 'd'].map(child),
   meetings: [meeting('2026-11-10'), meeting('2026-11-17'), meeting('2026-11-24')],
-  stock: [['deck', 1], ['die', 4]],
+  stock: [
+    ['deck', 1],
+    ['die', 4],
+  ],
   plentiful: [],
   preparationMinutes: 60,
   played: [],
@@ -45,12 +96,24 @@ describe('planning a term', () => {
   });
 
   it('carries mastery forward, so that worth falls as practice is planned', () => {
-    const planned = planTerm(graph, input({ meetings: Array.from({ length: 5 }, (_, i) => meeting(`2026-1${i < 3 ? 1 : 2}-0${(i % 3) + 1}`)) }), solve);
+    const planned = planTerm(
+      graph,
+      input({ meetings: Array.from({ length: 5 }, (_, i) => meeting(`2026-1${i < 3 ? 1 : 2}-0${(i % 3) + 1}`)) }),
+      solve,
+    );
     expect(planned.at(-1)!.objective).toBeLessThan(planned[0]!.objective);
   });
 
   it('leaves the absent out and keeps locks and rests of the first meeting', () => {
-    const [first, second] = planTerm(graph, input({ meetings: [meeting('2026-11-10'), meeting('2026-11-17', ['a', 'b'])], locks: [{ learner: 'a', round: 0, game: 'clock' }], resting: [{ learner: 'd', round: 1 }] }), solve);
+    const [first, second] = planTerm(
+      graph,
+      input({
+        meetings: [meeting('2026-11-10'), meeting('2026-11-17', ['a', 'b'])],
+        locks: [{ learner: 'a', round: 0, game: 'clock' }],
+        resting: [{ learner: 'd', round: 1 }],
+      }),
+      solve,
+    );
     expect(first!.rounds[0]!.tables.find((t) => t.game === 'clock')!.seats.map((s) => s.learner)).toContain('a');
     expect(first!.rounds[1]!.resting).toEqual(['d']);
     expect(second!.rounds[0]!.tables.flatMap((t) => t.seats.map((s) => s.learner)).sort()).toEqual(['a', 'b']);
@@ -58,14 +121,28 @@ describe('planning a term', () => {
 
   it('gives every seat its reason, and the nearest thing where nothing is ready', () => {
     const hard = { ...child('z'), known: graph.skills.map(() => 0.05) };
-    const [m] = planTerm(graph, input({ learners: [...['a', 'b', 'c'].map(child), hard], meetings: [meeting('2026-11-10', ['a', 'b', 'c', 'z'])] }), solve);
+    const [m] = planTerm(
+      graph,
+      input({ learners: [...['a', 'b', 'c'].map(child), hard], meetings: [meeting('2026-11-10', ['a', 'b', 'c', 'z'])] }),
+      solve,
+    );
     const seats = m!.rounds.flatMap((r) => r.tables.flatMap((t) => t.seats));
     expect(seats.filter((s) => s.learner === 'z').every((s) => s.stretched)).toBe(true);
     for (const s of seats.filter((x) => x.learner !== 'z')) expect(s.skill).not.toBeNull();
   });
 
   it('names the material that stands in the way', () => {
-    const [m] = planTerm(graph, input({ meetings: [meeting('2026-11-10')], stock: [['deck', 0], ['die', 0]] }), solve);
+    const [m] = planTerm(
+      graph,
+      input({
+        meetings: [meeting('2026-11-10')],
+        stock: [
+          ['deck', 0],
+          ['die', 0],
+        ],
+      }),
+      solve,
+    );
     expect(m!.status).toBe('infeasible');
     expect(m!.obstacles.map((o) => o.kind ?? o.relax)).toEqual(expect.arrayContaining(['deck']));
   });

@@ -58,15 +58,28 @@ export interface PlannedMeeting {
   readonly status: PlanOutcome['status'];
   readonly objective: number;
   readonly bound: number;
-  readonly obstacles: readonly { readonly relax: string; readonly kind?: string; readonly unseatedBefore: number; readonly unseatedAfter: number }[];
-  readonly rounds: readonly { readonly tables: readonly { readonly game: string; readonly seats: readonly PlannedSeat[] }[]; readonly resting: readonly string[] }[];
+  readonly obstacles: readonly {
+    readonly relax: string;
+    readonly kind?: string;
+    readonly unseatedBefore: number;
+    readonly unseatedAfter: number;
+  }[];
+  readonly rounds: readonly {
+    readonly tables: readonly { readonly game: string; readonly seats: readonly PlannedSeat[] }[];
+    readonly resting: readonly string[];
+  }[];
 }
 
 /**
  * Plans meetings one after another with the same model: after each, everyone's mastery is
  * carried forward by what they will have practised, so that later meetings follow from it.
  */
-export function planTerm(graph: SkillGraph, input: PlanningInput, solve: SolveModel, onProgress?: (share: number) => void): PlannedMeeting[] {
+export function planTerm(
+  graph: SkillGraph,
+  input: PlanningInput,
+  solve: SolveModel,
+  onProgress?: (share: number) => void,
+): PlannedMeeting[] {
   const offers = input.offers.map((o): Offer => ({ ...o, doses: Float64Array.from(o.doses) }));
   const state = new Map(input.learners.map((l) => [l.id, { learner: l, known: Float64Array.from(l.known), due: Uint8Array.from(l.due) }]));
   const played = [...input.played];
@@ -97,7 +110,11 @@ export function planTerm(graph: SkillGraph, input: PlanningInput, solve: SolveMo
       for (const table of round.tables)
         for (const seat of table.seats) {
           played.push({ learner: seat.learner, game: table.game, date: meeting.date });
-          practise(state.get(seat.learner)!, offers.find((o) => o.variant === seat.variant)!, meeting.minutes);
+          practise(
+            state.get(seat.learner)!,
+            offers.find((o) => o.variant === seat.variant)!,
+            meeting.minutes,
+          );
         }
     return planned;
   });
@@ -122,13 +139,24 @@ function practise(learner: { known: Float64Array; due: Uint8Array }, offer: Offe
   }
 }
 
-function readMeeting(graph: SkillGraph, meeting: TermMeeting, built: BuiltSession, outcome: PlanOutcome, needs: readonly LearnerNeeds[]): PlannedMeeting {
+function readMeeting(
+  graph: SkillGraph,
+  meeting: TermMeeting,
+  built: BuiltSession,
+  outcome: PlanOutcome,
+  needs: readonly LearnerNeeds[],
+): PlannedMeeting {
   return {
     date: meeting.date,
     status: outcome.status,
     objective: outcome.objective,
     bound: outcome.bound,
-    obstacles: outcome.obstacles.map(({ relax, kind, unseatedBefore, unseatedAfter }) => ({ relax, unseatedBefore, unseatedAfter, ...(kind === undefined ? {} : { kind: built.kinds[kind]! }) })),
+    obstacles: outcome.obstacles.map(({ relax, kind, unseatedBefore, unseatedAfter }) => ({
+      relax,
+      unseatedBefore,
+      unseatedAfter,
+      ...(kind === undefined ? {} : { kind: built.kinds[kind]! }),
+    })),
     rounds: outcome.schedule.map((tables) => {
       const seated = new Set(tables.flatMap((t) => t.learners));
       return {
@@ -136,7 +164,12 @@ function readMeeting(graph: SkillGraph, meeting: TermMeeting, built: BuiltSessio
           game: built.options[t.game]!.game,
           seats: t.learners.map((l): PlannedSeat => {
             const offer = built.chosen[l]![t.game]!;
-            return { learner: needs[l]!.learner, variant: offer.variant, ...seatReason(graph, offer, needs[l]!, meeting.minutes), stretched: built.stretched[l]![t.game]! };
+            return {
+              learner: needs[l]!.learner,
+              variant: offer.variant,
+              ...seatReason(graph, offer, needs[l]!, meeting.minutes),
+              stretched: built.stretched[l]![t.game]!,
+            };
           }),
         })),
         resting: needs.filter((_, l) => !seated.has(l)).map((n) => n.learner),
@@ -146,7 +179,16 @@ function readMeeting(graph: SkillGraph, meeting: TermMeeting, built: BuiltSessio
 }
 
 /** What a seat is for: the skill served best, its chances in the round and the success to expect. */
-export function seatReason(graph: SkillGraph, offer: Offer, needs: LearnerNeeds, minutes: number): { skill: string | null; chances: number; success: number } {
+export function seatReason(
+  graph: SkillGraph,
+  offer: Offer,
+  needs: LearnerNeeds,
+  minutes: number,
+): { skill: string | null; chances: number; success: number } {
   const skill = mainSkill(offer, needs, minutes);
-  return { skill: skill < 0 ? null : graph.skills[skill]!.id, chances: skill < 0 ? 0 : (offer.doses[skill]! * minutes) / 10, success: expectedSuccess(offer, needs) };
+  return {
+    skill: skill < 0 ? null : graph.skills[skill]!.id,
+    chances: skill < 0 ? 0 : (offer.doses[skill]! * minutes) / 10,
+    success: expectedSuccess(offer, needs),
+  };
 }

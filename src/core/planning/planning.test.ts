@@ -36,7 +36,13 @@ const smallInstance = fc
       ...rest,
       stock: [1, 2],
       slopes: [1, 0.5, 0.2],
-      games: Array.from({ length: games }, () => ({ min: 1 + roll(2), max: 2 + roll(3), materials: [[roll(2), 1]] as [number, number][], helper: roll(3) === 0 ? 1 : 0, preparation: roll(8) })),
+      games: Array.from({ length: games }, () => ({
+        min: 1 + roll(2),
+        max: 2 + roll(3),
+        materials: [[roll(2), 1]] as [number, number][],
+        helper: roll(3) === 0 ? 1 : 0,
+        preparation: roll(8),
+      })),
       gaps,
       value: gaps.map(() => Array.from({ length: games }, () => (roll(6) === 0 ? -1 : roll(10) / 10))),
       dose: gaps.map(() => Array.from({ length: games }, () => [[roll(2), [0.5, 1][roll(2)]!]] as [number, number][])),
@@ -127,8 +133,23 @@ describe('the session model', () => {
   });
 
   it('says which rule to relax when nothing fits', () => {
-    const base: PlanInstance = { learners: 4, rounds: 1, tables: 1, helpers: 0, preparationMinutes: 10, stock: [5], slopes: [1], games: [{ min: 2, max: 3, materials: [[0, 1]], helper: 0, preparation: 0 }], gaps: [[1], [1], [1], [1]], value: [[0], [0], [0], [0]], dose: [[[]], [[]], [[]], [[]]] };
-    expect(planSession(base, solve, { seed: 1, seconds: 0.1 })).toMatchObject({ status: 'infeasible', obstacles: [{ relax: 'tables', unseatedBefore: 1, unseatedAfter: 0 }] });
+    const base: PlanInstance = {
+      learners: 4,
+      rounds: 1,
+      tables: 1,
+      helpers: 0,
+      preparationMinutes: 10,
+      stock: [5],
+      slopes: [1],
+      games: [{ min: 2, max: 3, materials: [[0, 1]], helper: 0, preparation: 0 }],
+      gaps: [[1], [1], [1], [1]],
+      value: [[0], [0], [0], [0]],
+      dose: [[[]], [[]], [[]], [[]]],
+    };
+    expect(planSession(base, solve, { seed: 1, seconds: 0.1 })).toMatchObject({
+      status: 'infeasible',
+      obstacles: [{ relax: 'tables', unseatedBefore: 1, unseatedAfter: 0 }],
+    });
     const oneDeck = { ...base, tables: 2, stock: [1] };
     expect(planSession(oneDeck, solve, { seed: 1, seconds: 0.1 }).obstacles[0]).toMatchObject({ relax: 'stock', kind: 0 });
   });
@@ -137,7 +158,9 @@ describe('the session model', () => {
 describe('the independent check', () => {
   const b1 = JSON.parse(readFileSync('bench/planning-instances/B1.json', 'utf8')) as PlanInstance;
   const good = greedy(b1, createRng(1), 0)!.schedule();
-  const rules = (schedule: Schedule, instance: PlanInstance = b1): string[] => [...new Set(checkPlan(instance, schedule).map((v) => v.rule))];
+  const rules = (schedule: Schedule, instance: PlanInstance = b1): string[] => [
+    ...new Set(checkPlan(instance, schedule).map((v) => v.rule)),
+  ];
 
   it('accepts a greedy plan and every step of annealing from it', () => {
     fc.assert(
@@ -157,13 +180,17 @@ describe('the independent check', () => {
 
   it('finds a missing child, a doubled child, a repeat, a crowd and too little of everything', () => {
     expect(rules(good)).toEqual([]);
-    const dropped = good.map((round, r) => (r === 0 ? round.map((t, i) => (i === 0 ? { ...t, learners: t.learners.slice(1) } : t)) : round));
+    const dropped = good.map((round, r) =>
+      r === 0 ? round.map((t, i) => (i === 0 ? { ...t, learners: t.learners.slice(1) } : t)) : round,
+    );
     expect(rules(dropped)).toContain('placed');
     expect(rules([good[0]!, good[0]!, good[2]!])).toContain('repeat');
     expect(rules(good.slice(0, 2))).toContain('rounds');
     const all = Array.from({ length: b1.learners }, (_, l) => l);
     expect(rules([[{ game: 0, learners: all }], good[1]!, good[2]!])).toEqual(expect.arrayContaining(['size']));
-    expect(rules(good, { ...b1, tables: 1, helpers: 0, stock: b1.stock.map(() => 0), preparationMinutes: 0 })).toEqual(expect.arrayContaining(['tables', 'stock', 'preparation']));
+    expect(rules(good, { ...b1, tables: 1, helpers: 0, stock: b1.stock.map(() => 0), preparationMinutes: 0 })).toEqual(
+      expect.arrayContaining(['tables', 'stock', 'preparation']),
+    );
     const game = good[0]!.find((t) => t.learners.length > 0)!;
     const barred = { ...b1, value: b1.value.map((row, l) => row.map((v, g) => (l === game.learners[0] && g === game.game ? -1 : v))) };
     expect(rules(good, barred)).toContain('eligible');
@@ -177,7 +204,10 @@ describe('the independent check', () => {
   });
 
   it('writes its model as LP text for a solver outside', () => {
-    const text = lpText(exactModel({ ...b1, learners: 2, gaps: b1.gaps.slice(0, 2), value: b1.value.slice(0, 2), dose: b1.dose.slice(0, 2), rounds: 1 }).model);
+    const text = lpText(
+      exactModel({ ...b1, learners: 2, gaps: b1.gaps.slice(0, 2), value: b1.value.slice(0, 2), dose: b1.dose.slice(0, 2), rounds: 1 })
+        .model,
+    );
     expect(text).toMatch(/^Maximize\n obj: /);
     expect(text).toMatch(/\nGeneral\n .*x0/);
     expect(text.trimEnd().endsWith('End')).toBe(true);

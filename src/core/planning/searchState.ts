@@ -183,7 +183,8 @@ export class SearchState {
   seatLocks(): boolean {
     for (const { learner, round, game } of this.instance.locks ?? []) {
       let table = -1;
-      for (let t = 0; t < this.S; t++) if (this.game[round * this.S + t] === game && this.size[round * this.S + t]! < this.instance.games[game]!.max) table = t;
+      for (let t = 0; t < this.S; t++)
+        if (this.game[round * this.S + t] === game && this.size[round * this.S + t]! < this.instance.games[game]!.max) table = t;
       if (table < 0) {
         table = this.closedTable(round);
         if (table < 0 || !this.canOpen(round, game, -1)) return false;
@@ -221,6 +222,9 @@ export function scheduleFrom(game: Int32Array, seat: Int32Array, learners: numbe
   return Array.from({ length: rounds }, (_, r) =>
     Array.from({ length: tables }, (_, t) => t)
       .filter((t) => game[r * tables + t]! >= 0)
-      .map((t) => ({ game: game[r * tables + t]!, learners: Array.from({ length: learners }, (_, l) => l).filter((l) => seat[l * rounds + r] === t) })),
+      .map((t) => ({
+        game: game[r * tables + t]!,
+        learners: Array.from({ length: learners }, (_, l) => l).filter((l) => seat[l * rounds + r] === t),
+      })),
   );
 }

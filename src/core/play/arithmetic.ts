@@ -2,7 +2,9 @@ export const fourOperations = ['add', 'subtract', 'multiply', 'divide'] as const
 export type FourOperation = (typeof fourOperations)[number];
 
 /** The channels of the four operations, in the order of `fourOperations`. */
-export const operationChannels = (rep: 'numerals' | 'pips' | 'expression' = 'numerals'): { op: FourOperation; unknown: 'result'; rep: 'numerals' | 'pips' | 'expression' }[] =>
+export const operationChannels = (
+  rep: 'numerals' | 'pips' | 'expression' = 'numerals',
+): { op: FourOperation; unknown: 'result'; rep: 'numerals' | 'pips' | 'expression' }[] =>
   fourOperations.map((op) => ({ op, unknown: 'result' as const, rep }));
 
 export const channelOfOperation: Readonly<Record<FourOperation, number>> = { add: 0, subtract: 1, multiply: 2, divide: 3 };

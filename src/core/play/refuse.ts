@@ -7,7 +7,8 @@ export const impossible = (field: string, message: string): Problem => ({ code: 
 export const firstOf = (...problems: (Problem | null | false)[]): Problem | null => problems.find((p): p is Problem => Boolean(p)) ?? null;
 
 /** Highest must not lie below lowest. */
-export const inOrder = (low: number, high: number, field: string, what: string): Problem | null => (high < low ? impossible(field, `The highest ${what} (${high}) is below the lowest (${low}).`) : null);
+export const inOrder = (low: number, high: number, field: string, what: string): Problem | null =>
+  high < low ? impossible(field, `The highest ${what} (${high}) is below the lowest (${low}).`) : null;
 
 interface HasParameters<P> {
   readonly parameters: P;
@@ -22,5 +23,8 @@ export function sharedBy<P extends object>(seats: readonly HasParameters<P>[], k
 
 /** Everything is shared except these, which each player may have an own value of. */
 export function ownOnly<P extends object>(seats: readonly HasParameters<P>[], own: readonly (keyof P & string)[]): Problem | null {
-  return sharedBy(seats, (Object.keys(seats[0]!.parameters) as (keyof P & string)[]).filter((key) => !own.includes(key)));
+  return sharedBy(
+    seats,
+    (Object.keys(seats[0]!.parameters) as (keyof P & string)[]).filter((key) => !own.includes(key)),
+  );
 }

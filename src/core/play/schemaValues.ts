@@ -9,7 +9,19 @@ export function otherValues(schema: FieldSchema, value: unknown): unknown[] {
   if (schema['type'] === 'boolean') return [!value];
   if (schema['type'] === 'integer' || schema['type'] === 'number') {
     const [low, high, now] = [Number(schema['minimum']), Number(schema['maximum']), Number(value)];
-    const tries = [now + 1, now - 1, now * 2, Math.floor(now / 2), now + 3, now - 3, now + 10, now + 30, low, high, Math.floor((low + high) / 2)];
+    const tries = [
+      now + 1,
+      now - 1,
+      now * 2,
+      Math.floor(now / 2),
+      now + 3,
+      now - 3,
+      now + 10,
+      now + 30,
+      low,
+      high,
+      Math.floor((low + high) / 2),
+    ];
     return [...new Set(tries)].filter((v) => v >= low && v <= high && v !== now);
   }
   const items = (schema['items'] ?? {}) as { enum?: unknown[] };
@@ -24,7 +36,8 @@ export function schemaProblem(properties: Readonly<Record<string, FieldSchema>>,
   for (const [name, value] of Object.entries(parameters)) {
     const schema = properties[name];
     if (!schema) return impossible(name, `There is no parameter "${name}".`);
-    if (!fits(schema, value)) return impossible(name, `"${(schema['title'] as string | undefined) ?? name}" cannot be ${JSON.stringify(value)}.`);
+    if (!fits(schema, value))
+      return impossible(name, `"${(schema['title'] as string | undefined) ?? name}" cannot be ${JSON.stringify(value)}.`);
   }
   return null;
 }
@@ -36,7 +49,12 @@ function fits(schema: FieldSchema, value: unknown): boolean {
     if (!Array.isArray(value)) return false;
     const items = schema['items'] as FieldSchema;
     const most = Number(schema['maxItems'] ?? Infinity);
-    return value.length >= Number(schema['minItems'] ?? 0) && value.length <= most && value.every((v) => fits(items, v)) && (!schema['uniqueItems'] || new Set(value).size === value.length);
+    return (
+      value.length >= Number(schema['minItems'] ?? 0) &&
+      value.length <= most &&
+      value.every((v) => fits(items, v)) &&
+      (!schema['uniqueItems'] || new Set(value).size === value.length)
+    );
   }
   if (typeof value !== 'number' || !Number.isFinite(value)) return false;
   if (schema['type'] === 'integer' && !Number.isInteger(value)) return false;

@@ -12,7 +12,24 @@ const k = graph.indexOf.get('add-in-10')!;
 function offer(game: string, more: Partial<Offer>): Offer {
   const doses = new Float64Array(graph.skills.length);
   doses[k] = 12;
-  return { variant: `${game}-v`, game, title: '', gameTitle: '', mixClass: 'one', mechanism: null, parameters: {}, players: [1, 4], ages: [5, 9], minutes: 10, helper: 'nearby', preparationMinutes: 0, materials: [], doses, source: 'calculated', ...more };
+  return {
+    variant: `${game}-v`,
+    game,
+    title: '',
+    gameTitle: '',
+    mixClass: 'one',
+    mechanism: null,
+    parameters: {},
+    players: [1, 4],
+    ages: [5, 9],
+    minutes: 10,
+    helper: 'nearby',
+    preparationMinutes: 0,
+    materials: [],
+    doses,
+    source: 'calculated',
+    ...more,
+  };
 }
 const race = offer('race', { mechanism: 'call-and-claim', parameters: { form: 'race' } });
 const own = offer('own-clock', { mechanism: 'call-and-claim', parameters: { form: 'own-clock' } });
@@ -20,10 +37,16 @@ const cards = offer('cards', { materials: [{ kind: 'playing-cards', quantity: 1 
 const wren = (more: object = {}) => {
   const known = new Float64Array(graph.skills.length).fill(0.9);
   known[k] = 0.5;
-  return learnerNeeds(graph, { id: 'wren', nickname: 'Wren', age: 7, framework: 'us', supported: false, ...more }, known, new Uint8Array(known.length));
+  return learnerNeeds(
+    graph,
+    { id: 'wren', nickname: 'Wren', age: 7, framework: 'us', supported: false, ...more },
+    known,
+    new Uint8Array(known.length),
+  );
 };
 const options = { minutes: 15, limit: 10, stock: null, daysSincePlayed: new Map<string, number>() };
-const ranked = (needs: ReturnType<typeof wren>, more: object = {}) => recommend(graph, [race, own, cards], [needs], { ...options, ...more });
+const ranked = (needs: ReturnType<typeof wren>, more: object = {}) =>
+  recommend(graph, [race, own, cards], [needs], { ...options, ...more });
 
 describe('what a game must allow for', () => {
   it('names parameters that the rule families have', () => {
@@ -31,8 +54,14 @@ describe('what a game must allow for', () => {
     expect(mechanismById('edge-tiles')!.parametersSchema.properties).toHaveProperty('turning');
   });
   it('keeps races away until a child welcomes speed, and leaves the own-clock form', () => {
-    expect(ranked(wren()).items.map((s) => s.game).sort()).toEqual(['cards', 'own-clock']);
-    expect(ranked(wren()).excluded).toContainEqual(expect.objectContaining({ game: 'race', because: 'gate', gate: { because: 'accommodation', what: 'speed' } }));
+    expect(
+      ranked(wren())
+        .items.map((s) => s.game)
+        .sort(),
+    ).toEqual(['cards', 'own-clock']);
+    expect(ranked(wren()).excluded).toContainEqual(
+      expect.objectContaining({ game: 'race', because: 'gate', gate: { because: 'accommodation', what: 'speed' } }),
+    );
     expect(ranked(wren({ accommodations: ['speed-welcome'] })).items.map((s) => s.game)).toContain('race');
   });
   it('goes without playing cards, lies right way up, and asks for no lone reading', () => {
@@ -61,22 +90,45 @@ describe('what a game must allow for', () => {
   });
   it('says every reason as something to do', () => {
     for (const what of ['speed', ...accommodations.filter((a) => a !== 'speed-welcome')] as const)
-      expect(exclusionReason(graph, { game: 'g', because: 'gate', learner: 'wren', gate: { because: 'accommodation', what }, alternative: null }, { learner: () => 'Wren', game: String, variant: String, kind: String, skill: String })).toContain('Wren');
+      expect(
+        exclusionReason(
+          graph,
+          { game: 'g', because: 'gate', learner: 'wren', gate: { because: 'accommodation', what }, alternative: null },
+          { learner: () => 'Wren', game: String, variant: String, kind: String, skill: String },
+        ),
+      ).toContain('Wren');
   });
   it('puts a game a child asks for first among equals', () => {
     expect(ranked(wren({ likings: ['cards'] })).items[0]!.game).toBe('cards');
     expect(ranked(wren({ likings: ['own-clock'] })).items[0]!.game).toBe('own-clock');
   });
   it('filters by helper, getting ready and kinds, and says which', () => {
-    expect(ranked(wren(), { filters: { withoutHelper: true } }).excluded).toContainEqual({ game: 'cards', because: 'filter', what: 'helper' });
-    expect(ranked(wren(), { filters: { preparationMinutes: 5 } }).excluded).toContainEqual({ game: 'cards', because: 'filter', what: 'preparation' });
-    expect(ranked(wren(), { filters: { withoutKinds: ['playing-cards'] } }).excluded).toContainEqual({ game: 'cards', because: 'filter', what: 'playing-cards' });
+    expect(ranked(wren(), { filters: { withoutHelper: true } }).excluded).toContainEqual({
+      game: 'cards',
+      because: 'filter',
+      what: 'helper',
+    });
+    expect(ranked(wren(), { filters: { preparationMinutes: 5 } }).excluded).toContainEqual({
+      game: 'cards',
+      because: 'filter',
+      what: 'preparation',
+    });
+    expect(ranked(wren(), { filters: { withoutKinds: ['playing-cards'] } }).excluded).toContainEqual({
+      game: 'cards',
+      because: 'filter',
+      what: 'playing-cards',
+    });
   });
   it('goes by goals alone where norms do not count', () => {
     const goal = graph.indexOf.get('times-2')!;
     const free = wren({ withoutNorms: true, goals: new Set([goal]) });
     const known = new Float64Array(graph.skills.length).fill(0.5);
-    const needs = learnerNeeds(graph, { id: 'a', nickname: 'a', age: 6, framework: 'us', supported: false, withoutNorms: true, goals: new Set([goal]) }, known, new Uint8Array(known.length));
+    const needs = learnerNeeds(
+      graph,
+      { id: 'a', nickname: 'a', age: 6, framework: 'us', supported: false, withoutNorms: true, goals: new Set([goal]) },
+      known,
+      new Uint8Array(known.length),
+    );
     expect(needs.need[goal]!).toBeGreaterThan(3 * needs.need[k]!);
     expect(free.need.every((n) => n >= 0)).toBe(true);
   });

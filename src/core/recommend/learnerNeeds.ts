@@ -53,12 +53,27 @@ export function learnerNeeds(graph: SkillGraph, learner: NeedyLearner, known: Fl
   const ready = new Uint8Array(n);
   for (let k = 0; k < n; k++) {
     success[k] = chanceRight(known[k]!, PARAMETERS.note);
-    ready[k] = graph.needs[k]!.every(({ index, sort }) => (sort === 'heart' ? learner.supported || known[index]! >= heartThere : known[index]! >= ideaThere)) ? 1 : 0;
+    ready[k] = graph.needs[k]!.every(({ index, sort }) =>
+      sort === 'heart' ? learner.supported || known[index]! >= heartThere : known[index]! >= ideaThere,
+    )
+      ? 1
+      : 0;
     // A goal is wanted now, whatever the age; without norms nothing else presses.
     const goal = learner.goals?.has(k) ?? false;
     const ahead = goal ? 0 : learner.withoutNorms ? notGoalYears : Math.max(0, wantedBy(graph.skills[k]!, learner.framework) - learner.age);
     const gap = Math.max(0, heldAt + 0.05 - known[k]!);
     need[k] = gap * (ready[k] ? 1 : notReadyShare) * Math.exp(-ahead / aheadYears) + (due[k] ? reviewNeed : 0);
   }
-  return { learner: learner.id, nickname: learner.nickname, age: learner.age, known, need, success, ready, supported: learner.supported, accommodations: learner.accommodations ?? [], likings: learner.likings ?? [] };
+  return {
+    learner: learner.id,
+    nickname: learner.nickname,
+    age: learner.age,
+    known,
+    need,
+    success,
+    ready,
+    supported: learner.supported,
+    accommodations: learner.accommodations ?? [],
+    likings: learner.likings ?? [],
+  };
 }

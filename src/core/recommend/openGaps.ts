@@ -27,9 +27,18 @@ export function openGaps(graph: SkillGraph, offers: readonly Offer[], table: rea
       .slice(0, needsLookedAt)
       .filter((k) => !measured.some(({ o, gate }) => gate === null && enough(o, k)))
       .map((k): OpenGap => {
-        const nearest = measured.filter(({ o }) => enough(o, k)).sort((x, y) => y.o.doses[k]! - x.o.doses[k]! || (x.o.variant < y.o.variant ? -1 : 1))[0];
+        const nearest = measured
+          .filter(({ o }) => enough(o, k))
+          .sort((x, y) => y.o.doses[k]! - x.o.doses[k]! || (x.o.variant < y.o.variant ? -1 : 1))[0];
         if (!nearest?.gate) return { learner: l.learner, skill: k, barred: null };
-        return { learner: l.learner, skill: k, barred: { variant: nearest.o.variant, because: { game: nearest.o.game, because: 'gate', learner: l.learner, gate: nearest.gate, alternative: null } } };
+        return {
+          learner: l.learner,
+          skill: k,
+          barred: {
+            variant: nearest.o.variant,
+            because: { game: nearest.o.game, because: 'gate', learner: l.learner, gate: nearest.gate, alternative: null },
+          },
+        };
       });
   });
 }

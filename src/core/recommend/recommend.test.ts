@@ -20,7 +20,24 @@ function learner(id: string, held: readonly string[], growing: readonly string[]
 function offer(variant: string, doses: Record<string, number>, more: Partial<Offer> = {}): Offer {
   const array = new Float64Array(graph.skills.length);
   for (const [k, v] of Object.entries(doses)) array[at(k)] = v;
-  return { variant, game: variant.split('/')[0]!, title: variant, gameTitle: variant, mixClass: 'one', mechanism: null, parameters: {}, players: [2, 4], ages: [5, 9], minutes: 12, helper: 'nearby', preparationMinutes: 0, materials: [], doses: array, source: 'calculated', ...more };
+  return {
+    variant,
+    game: variant.split('/')[0]!,
+    title: variant,
+    gameTitle: variant,
+    mixClass: 'one',
+    mechanism: null,
+    parameters: {},
+    players: [2, 4],
+    ages: [5, 9],
+    minutes: 12,
+    helper: 'nearby',
+    preparationMinutes: 0,
+    materials: [],
+    doses: array,
+    source: 'calculated',
+    ...more,
+  };
 }
 const options: RecommendOptions = { minutes: 15, limit: 10, stock: null, daysSincePlayed: new Map() };
 const base = ['count-to-10', 'see-to-5', 'count-to-20', 'parts-to-5', 'count-on-from', 'pairs-of-10', 'ten-and-some', 'add-in-5'];
@@ -31,13 +48,22 @@ describe('the value of a variant', () => {
   it('grows with dose, less and less', () => {
     expect(saturation(0)).toBe(0);
     expect(saturation(12)).toBeCloseTo(1 - Math.exp(-1), 12);
-    fc.assert(fc.property(fc.double({ min: 0, max: 100, noNaN: true }), fc.double({ min: 0.1, max: 50, noNaN: true }), (x, d) => { expect(saturation(x + d)).toBeGreaterThanOrEqual(saturation(x)); }));
+    fc.assert(
+      fc.property(fc.double({ min: 0, max: 100, noNaN: true }), fc.double({ min: 0.1, max: 50, noNaN: true }), (x, d) => {
+        expect(saturation(x + d)).toBeGreaterThanOrEqual(saturation(x));
+      }),
+    );
   });
   it('is best between 70 and 90 % right', () => {
     expect(fitOf(0.8)).toBe(1);
     expect(fitOf(0.5)).toBeLessThan(0.6);
     expect(fitOf(1)).toBe(0.5);
-    fc.assert(fc.property(fc.double({ min: 0, max: 1, noNaN: true }), (s) => { expect(fitOf(s)).toBeGreaterThanOrEqual(0.2); expect(fitOf(s)).toBeLessThanOrEqual(1); }));
+    fc.assert(
+      fc.property(fc.double({ min: 0, max: 1, noNaN: true }), (s) => {
+        expect(fitOf(s)).toBeGreaterThanOrEqual(0.2);
+        expect(fitOf(s)).toBeLessThanOrEqual(1);
+      }),
+    );
   });
   it('prefers what is ready and open to what is held', () => {
     expect(valueOf(offer('a', { 'make-ten': 20 }), wren, 15)).toBeGreaterThan(valueOf(offer('b', { 'pairs-of-10': 20 }), wren, 15));
@@ -52,7 +78,13 @@ describe('gates', () => {
     expect(graph.skills[(gate as { missing: number }).missing]!.id).toMatch(/pairs-of-10|ten-and-some|make-ten|add-in-10/);
   });
   it('open for what is needed by heart when a support is in use', () => {
-    const shaky = (supported: boolean): LearnerNeeds => learner('x', base.filter((k) => k !== 'pairs-of-10'), ['make-ten'], supported);
+    const shaky = (supported: boolean): LearnerNeeds =>
+      learner(
+        'x',
+        base.filter((k) => k !== 'pairs-of-10'),
+        ['make-ten'],
+        supported,
+      );
     expect(gateOf(graph, offer('a', { 'make-ten': 20 }), shaky(false))).toMatchObject({ because: 'needs', sort: 'heart' });
     expect(gateOf(graph, offer('a', { 'make-ten': 20 }), shaky(true))).toBeNull();
   });
@@ -75,7 +107,10 @@ describe('recommending', () => {
   it('gives each child of a mixed table its own version of one game', () => {
     const { items } = recommend(graph, shelf, [wren, tad], options);
     const bridge = items.find((s) => s.game === 'bridge')!;
-    expect(bridge.seats.map((s) => [s.learner, s.variant])).toEqual([['wren', 'bridge/one'], ['tad', 'bridge/easy']]);
+    expect(bridge.seats.map((s) => [s.learner, s.variant])).toEqual([
+      ['wren', 'bridge/one'],
+      ['tad', 'bridge/easy'],
+    ]);
   });
   it('never mixes versions that cannot share a table', () => {
     const apart = shelf.map((o) => ({ ...o, mixClass: o.variant }));
@@ -88,7 +123,11 @@ describe('recommending', () => {
     expect(because).toMatchObject({ crowd: 'players', long: 'minutes', box: 'not-measured' });
     expect(because['dice']).toMatch(/gate|stock/);
     expect(items.length + excluded.length).toBe(6);
-    expect(recommend(graph, shelf, [wren], { ...options, stock: new Map([['pip-die', 1]]) }).excluded).toContainEqual({ game: 'dice', because: 'stock', missing: [{ kind: 'pip-die', short: 2 }] });
+    expect(recommend(graph, shelf, [wren], { ...options, stock: new Map([['pip-die', 1]]) }).excluded).toContainEqual({
+      game: 'dice',
+      because: 'stock',
+      missing: [{ kind: 'pip-die', short: 2 }],
+    });
   });
   it('names an alternative that practises what is missing', () => {
     const low = learner('low', ['count-to-10', 'parts-to-5', 'ten-and-some', 'count-to-20'], ['pairs-of-10']);
@@ -99,7 +138,9 @@ describe('recommending', () => {
   });
   it('lets a game rest that was just played', () => {
     const fresh = recommend(graph, shelf, [wren], options).items.find((s) => s.game === 'bridge')!.value;
-    const again = recommend(graph, shelf, [wren], { ...options, daysSincePlayed: new Map([['bridge', 0]]) }).items.find((s) => s.game === 'bridge')!.value;
+    const again = recommend(graph, shelf, [wren], { ...options, daysSincePlayed: new Map([['bridge', 0]]) }).items.find(
+      (s) => s.game === 'bridge',
+    )!.value;
     expect(again).toBeLessThan(fresh);
   });
 });
@@ -116,14 +157,20 @@ describe('what a cupboard allows', () => {
   });
   it('names the missing pieces where no version can be laid out', () => {
     const shelf = [offer('cart/many', { 'make-ten': 30 }, counters(45)), offer('cart/more', { 'make-ten': 12 }, counters(60))];
-    expect(recommend(graph, shelf, [wren], { ...options, stock }).excluded).toEqual([{ game: 'cart', because: 'stock', missing: [{ kind: 'two-colour-counter', short: 5 }] }]);
+    expect(recommend(graph, shelf, [wren], { ...options, stock }).excluded).toEqual([
+      { game: 'cart', because: 'stock', missing: [{ kind: 'two-colour-counter', short: 5 }] },
+    ]);
   });
   it('says the gate, not the stock, where more pieces would not help', () => {
     const shelf = [offer('cart/many', { 'make-ten': 20, 'add-in-20': 18 }, counters(45))];
     expect(recommend(graph, shelf, [tad], { ...options, stock }).excluded[0]!.because).toBe('gate');
   });
   it('names no alternative that cannot be played today', () => {
-    const shaky = learner('x', base.filter((k) => k !== 'pairs-of-10'), ['make-ten']);
+    const shaky = learner(
+      'x',
+      base.filter((k) => k !== 'pairs-of-10'),
+      ['make-ten'],
+    );
     const alternative = (more: Partial<Offer>): unknown => {
       const shelf = [offer('bridge/one', { 'make-ten': 20 }), offer('rather/tens', { 'pairs-of-10': 12, 'parts-to-5': 20 }, more)];
       const found = recommend(graph, shelf, [shaky], { ...options, stock }).excluded.find((x) => x.game === 'bridge')!;
@@ -137,8 +184,17 @@ describe('what a cupboard allows', () => {
 });
 
 describe('needs that no game here serves', () => {
-  const almost = learner('almost', graph.skills.map((s) => s.id).filter((k) => k !== 'make-ten' && k !== 'add-in-10'), ['make-ten', 'add-in-10']);
-  const gapsOf = (shelf: readonly Offer[], who = almost) => openGaps(graph, shelf, [who], 15).map((g) => ({ skill: graph.skills[g.skill]!.id, barred: g.barred?.variant ?? null, because: g.barred?.because.gate.because ?? null }));
+  const almost = learner(
+    'almost',
+    graph.skills.map((s) => s.id).filter((k) => k !== 'make-ten' && k !== 'add-in-10'),
+    ['make-ten', 'add-in-10'],
+  );
+  const gapsOf = (shelf: readonly Offer[], who = almost) =>
+    openGaps(graph, shelf, [who], 15).map((g) => ({
+      skill: graph.skills[g.skill]!.id,
+      barred: g.barred?.variant ?? null,
+      because: g.barred?.because.gate.because ?? null,
+    }));
   it('are those that are ready, great, and not practised enough by anything playable', () => {
     const before = gapsOf([]);
     expect(before.length).toBeGreaterThan(0);
@@ -151,7 +207,10 @@ describe('needs that no game here serves', () => {
   });
   it('name the nearest game and what it wants first', () => {
     const served = gapsOf([])[0]!.skill;
-    const found = gapsOf([offer('far/one', { [served]: 20 }, { ages: [14, 15] }), offer('far/two', { [served]: 9 }, { ages: [14, 15] })]).find((g) => g.skill === served);
+    const found = gapsOf([
+      offer('far/one', { [served]: 20 }, { ages: [14, 15] }),
+      offer('far/two', { [served]: 9 }, { ages: [14, 15] }),
+    ]).find((g) => g.skill === served);
     expect(found).toEqual({ skill: served, barred: 'far/one', because: 'age' });
   });
 });

@@ -45,7 +45,13 @@ export type Exclusion =
   | { readonly game: string; readonly because: 'players'; readonly least: number; readonly most: number }
   | { readonly game: string; readonly because: 'minutes'; readonly minutes: number }
   | { readonly game: string; readonly because: 'stock'; readonly missing: Suggestion['missing'] }
-  | { readonly game: string; readonly because: 'gate'; readonly learner: string; readonly gate: Exclude<Gate, null>; readonly alternative: string | null }
+  | {
+      readonly game: string;
+      readonly because: 'gate';
+      readonly learner: string;
+      readonly gate: Exclude<Gate, null>;
+      readonly alternative: string | null;
+    }
   | { readonly game: string; readonly because: 'filter'; readonly what: string }
   | { readonly game: string; readonly because: 'nothing-needed' }
   | { readonly game: string; readonly because: 'not-measured' };
@@ -63,7 +69,12 @@ const leastWorth = 0.01;
 const recentLoss = 0.4;
 
 /** Ranked games for one learner or a table, each learner with the best variant that can share it. */
-export function recommend(graph: SkillGraph, offers: readonly Offer[], table: readonly LearnerNeeds[], options: RecommendOptions): Recommendation {
+export function recommend(
+  graph: SkillGraph,
+  offers: readonly Offer[],
+  table: readonly LearnerNeeds[],
+  options: RecommendOptions,
+): Recommendation {
   const items: Suggestion[] = [];
   const excluded: Exclusion[] = [];
   for (const [game, group] of groupBy(offers, (o) => o.game)) {
@@ -85,7 +96,14 @@ export function groupBy<T>(list: readonly T[], key: (item: T) => string): Map<st
   return groups;
 }
 
-function judgeGame(graph: SkillGraph, game: string, group: readonly Offer[], all: readonly Offer[], table: readonly LearnerNeeds[], options: RecommendOptions): Suggestion | Exclusion {
+function judgeGame(
+  graph: SkillGraph,
+  game: string,
+  group: readonly Offer[],
+  all: readonly Offer[],
+  table: readonly LearnerNeeds[],
+  options: RecommendOptions,
+): Suggestion | Exclusion {
   const n = table.length;
   const measured = group.filter((o) => o.source !== 'none');
   if (measured.length === 0) return { game, because: 'not-measured' };
@@ -94,16 +112,47 @@ function judgeGame(graph: SkillGraph, game: string, group: readonly Offer[], all
   const open = wanted.filter((w) => w.what === null).map((w) => w.o);
   if (open.length === 0) return { game, because: 'filter', what: wanted[0]!.what! };
   const fitting = open.filter((o) => alone || (n >= o.players[0] && n <= o.players[1]));
-  if (fitting.length === 0) return { game, because: 'players', least: Math.min(...measured.map((o) => o.players[0])), most: Math.max(...measured.map((o) => o.players[1])) };
+  if (fitting.length === 0)
+    return {
+      game,
+      because: 'players',
+      least: Math.min(...measured.map((o) => o.players[0])),
+      most: Math.max(...measured.map((o) => o.players[1])),
+    };
   const short = fitting.filter((o) => o.minutes <= options.minutes * lengthSlack);
   if (short.length === 0) return { game, because: 'minutes', minutes: Math.min(...fitting.map((o) => o.minutes)) };
-  const best = bestTable(graph, short.filter((o) => inStock(o, options)), table, options.minutes);
+  const best = bestTable(
+    graph,
+    short.filter((o) => inStock(o, options)),
+    table,
+    options.minutes,
+  );
   if (!best.seats || best.value <= leastWorth * n) {
     // Would a version that lacks something do? Then that is what keeps the game out.
     const lacking = bestTable(graph, short, table, options.minutes);
-    if (lacking.seats && lacking.value > leastWorth * n) return { game, because: 'stock', missing: missingFor(short.filter((o) => lacking.seats!.some((s) => s.variant === o.variant)), options.stock!) };
+    if (lacking.seats && lacking.value > leastWorth * n)
+      return {
+        game,
+        because: 'stock',
+        missing: missingFor(
+          short.filter((o) => lacking.seats!.some((s) => s.variant === o.variant)),
+          options.stock!,
+        ),
+      };
     const gate = best.seats ? null : lacking.gate;
-    return gate ? { game, because: 'gate', learner: gate.learner.learner, gate: gate.gate, alternative: alternativeFor(graph, all.filter((o) => usable(o, n, options)), gate) } : { game, because: 'nothing-needed' };
+    return gate
+      ? {
+          game,
+          because: 'gate',
+          learner: gate.learner.learner,
+          gate: gate.gate,
+          alternative: alternativeFor(
+            graph,
+            all.filter((o) => usable(o, n, options)),
+            gate,
+          ),
+        }
+      : { game, because: 'nothing-needed' };
   }
   const recentDays = options.daysSincePlayed.get(game) ?? null;
   const freshness = recentDays !== null && recentDays < 7 ? 1 - recentLoss * (1 - recentDays / 7) : 1;
@@ -143,7 +192,11 @@ const inStock = (o: Offer, options: RecommendOptions): boolean => options.stock 
 
 /** Whether a version could be played at this table today at all. */
 const usable = (o: Offer, players: number, options: RecommendOptions): boolean =>
-  o.source !== 'none' && filteredOut(o, options.filters) === null && (players === 1 || (players >= o.players[0] && players <= o.players[1])) && o.minutes <= options.minutes * lengthSlack && inStock(o, options);
+  o.source !== 'none' &&
+  filteredOut(o, options.filters) === null &&
+  (players === 1 || (players >= o.players[0] && players <= o.players[1])) &&
+  o.minutes <= options.minutes * lengthSlack &&
+  inStock(o, options);
 
 function filteredOut(o: Offer, f: RecommendFilters | undefined): string | null {
   if (f?.withoutHelper && o.helper === 'needed') return 'helper';
@@ -151,7 +204,12 @@ function filteredOut(o: Offer, f: RecommendFilters | undefined): string | null {
   return f?.withoutKinds?.find((kind) => o.materials.some((m) => m.kind === kind)) ?? null;
 }
 
-function bestSeat(graph: SkillGraph, mix: readonly Offer[], learner: LearnerNeeds, minutes: number): { seat: SeatChoice | null; gate: Gate } {
+function bestSeat(
+  graph: SkillGraph,
+  mix: readonly Offer[],
+  learner: LearnerNeeds,
+  minutes: number,
+): { seat: SeatChoice | null; gate: Gate } {
   let seat: SeatChoice | null = null;
   let gate: Gate = null;
   for (const offer of mix) {
@@ -163,7 +221,14 @@ function bestSeat(graph: SkillGraph, mix: readonly Offer[], learner: LearnerNeed
     const value = valueOf(offer, learner, minutes);
     if (seat && value <= seat.value) continue;
     const main = mainSkill(offer, learner, minutes);
-    seat = { learner: learner.learner, variant: offer.variant, value, success: expectedSuccess(offer, learner), skill: main, chances: main < 0 ? 0 : (offer.doses[main]! * minutes) / 10 };
+    seat = {
+      learner: learner.learner,
+      variant: offer.variant,
+      value,
+      success: expectedSuccess(offer, learner),
+      skill: main,
+      chances: main < 0 ? 0 : (offer.doses[main]! * minutes) / 10,
+    };
   }
   return { seat, gate };
 }
@@ -192,7 +257,11 @@ export function missingFor(offers: readonly Offer[], stock: ReadonlyMap<string, 
 }
 
 /** The variant that practises most of what is missing and is not barred itself. */
-function alternativeFor(graph: SkillGraph, all: readonly Offer[], barred: { learner: LearnerNeeds; gate: Exclude<Gate, null> }): string | null {
+function alternativeFor(
+  graph: SkillGraph,
+  all: readonly Offer[],
+  barred: { learner: LearnerNeeds; gate: Exclude<Gate, null> },
+): string | null {
   const missing = barred.gate.because === 'needs' ? barred.gate.missing : -1;
   if (missing < 0) return null;
   let best: Offer | null = null;

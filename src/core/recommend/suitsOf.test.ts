@@ -8,12 +8,38 @@ const graph = shippedGraph();
 const k = graph.indexOf.get('add-in-10')!;
 const doses = new Float64Array(graph.skills.length);
 doses[k] = 10;
-const offer: Offer = { variant: 'v', game: 'g', title: '', gameTitle: '', mixClass: 'v', mechanism: null, parameters: {}, players: [1, 4], ages: [5, 9], minutes: 10, helper: 'nearby', preparationMinutes: 0, materials: [], doses, source: 'calculated' };
+const offer: Offer = {
+  variant: 'v',
+  game: 'g',
+  title: '',
+  gameTitle: '',
+  mixClass: 'v',
+  mechanism: null,
+  parameters: {},
+  players: [1, 4],
+  ages: [5, 9],
+  minutes: 10,
+  helper: 'nearby',
+  preparationMinutes: 0,
+  materials: [],
+  doses,
+  source: 'calculated',
+};
 const suited = (known: number) => {
   const map = new Float64Array(graph.skills.length).fill(0.9);
   map[k] = known;
-  const needs = learnerNeeds(graph, { id: 'l', nickname: 'Wren', age: 7, framework: 'us', supported: false }, map, new Uint8Array(map.length));
-  return suitsOf(graph, offer, needs, Array.from(map, (m): readonly [number, number] => [Math.max(0, m - 0.1), Math.min(1, m + 0.1)]));
+  const needs = learnerNeeds(
+    graph,
+    { id: 'l', nickname: 'Wren', age: 7, framework: 'us', supported: false },
+    map,
+    new Uint8Array(map.length),
+  );
+  return suitsOf(
+    graph,
+    offer,
+    needs,
+    Array.from(map, (m): readonly [number, number] => [Math.max(0, m - 0.1), Math.min(1, m + 0.1)]),
+  );
 };
 
 describe('whom a version suits', () => {

@@ -15,6 +15,7 @@ export interface Suits {
 }
 
 export function suitsOf(graph: SkillGraph, offer: Offer, needs: LearnerNeeds, intervals: readonly (readonly [number, number])[]): Suits {
-  const at = (end: 0 | 1): number => expectedSuccess(offer, { ...needs, success: Float64Array.from(intervals, (i) => chanceRight(i[end], PARAMETERS.note)) });
+  const at = (end: 0 | 1): number =>
+    expectedSuccess(offer, { ...needs, success: Float64Array.from(intervals, (i) => chanceRight(i[end], PARAMETERS.note)) });
   return { success: expectedSuccess(offer, needs), low: at(0), high: at(1), gate: gateOf(graph, offer, needs) };
 }

@@ -87,7 +87,8 @@ export function gateOf(graph: SkillGraph, offer: Offer, needs: LearnerNeeds): Ga
     if (offer.doses[k]! < strongest * heartShare) continue;
     for (const { index, sort } of graph.needs[k]!) {
       if (sort === 'heart' && needs.supported) continue;
-      if (needs.known[index]! < (sort === 'heart' ? heartThere : ideaThere) - gateSlack) return { because: 'needs', skill: k, missing: index, sort };
+      if (needs.known[index]! < (sort === 'heart' ? heartThere : ideaThere) - gateSlack)
+        return { because: 'needs', skill: k, missing: index, sort };
     }
   }
   const success = expectedSuccess(offer, needs);

@@ -41,7 +41,8 @@ describe('what would give …', () => {
 });
 
 describe('fairness', () => {
-  const table = (id: string, parameters: object, seats: Parameters<typeof seatsFor>[2]) => fairnessOf(mechanismById(id)!, seatsFor(mechanismById(id)!, parameters, seats), 7, 800);
+  const table = (id: string, parameters: object, seats: Parameters<typeof seatsFor>[2]) =>
+    fairnessOf(mechanismById(id)!, seatsFor(mechanismById(id)!, parameters, seats), 7, 800);
   it('finds who goes first in a race, and that luck decides it', () => {
     const f = table('track-race', { end: 20 }, 2)!;
     expect(f.seatAdvantage.mean).toBeGreaterThan(0.05);
@@ -65,9 +66,20 @@ describe('checking without a schema library', () => {
   it('agrees with the schema library on every family', () => {
     for (const m of mechanisms)
       for (const [name, schema] of Object.entries(m.parametersSchema.properties))
-        for (const value of [...otherValues(schema, (m.defaults as Record<string, unknown>)[name]).slice(0, 3), 1e9, Number.NaN, 'nonsense', null]) {
+        for (const value of [
+          ...otherValues(schema, (m.defaults as Record<string, unknown>)[name]).slice(0, 3),
+          1e9,
+          Number.NaN,
+          'nonsense',
+          null,
+        ]) {
           const seats = Math.max(1, m.seats.min);
-          expect([m.id, name, value, tableOf(m.id, { [name]: value }, seats).ok]).toEqual([m.id, name, value, checkTable(m.id, { [name]: value }, seats).ok]);
+          expect([m.id, name, value, tableOf(m.id, { [name]: value }, seats).ok]).toEqual([
+            m.id,
+            name,
+            value,
+            checkTable(m.id, { [name]: value }, seats).ok,
+          ]);
         }
   });
   it('names the field that does not fit', () => {
@@ -78,17 +90,29 @@ describe('checking without a schema library', () => {
 
 describe('stopping', () => {
   it.each(['minutes', 'waitingShare', 'score', 'choices'] as const)('by the error asked of %s', (measure) => {
-    const sim = new Simulation(mechanismById('edge-tiles')!, seatsFor(mechanismById('edge-tiles')!, {}, 2), null, { seed: 7, precision: { length: 1, share: 1, of: { measure, relative: 0.01 } } });
+    const sim = new Simulation(mechanismById('edge-tiles')!, seatsFor(mechanismById('edge-tiles')!, {}, 2), null, {
+      seed: 7,
+      precision: { length: 1, share: 1, of: { measure, relative: 0.01 } },
+    });
     while (!sim.advance());
     const r = simulationResult(sim);
-    const got = measure === 'minutes' ? r.minutes : measure === 'score' ? r.outcomes.score : { mean: r.measures[measure]!, standardError: r.measureErrors[measure]! };
+    const got =
+      measure === 'minutes'
+        ? r.minutes
+        : measure === 'score'
+          ? r.outcomes.score
+          : { mean: r.measures[measure]!, standardError: r.measureErrors[measure]! };
     expect(got.standardError).toBeLessThanOrEqual(0.01 * got.mean);
   });
 });
 
 describe('the time model', () => {
   it('lets choosing take longer with every doubling of moves', () => {
-    fc.assert(fc.property(fc.integer({ min: 1, max: 200 }), (n) => { expect(choosingSeconds(DEFAULT_TIME, 2 * n) - choosingSeconds(DEFAULT_TIME, n)).toBeCloseTo(DEFAULT_TIME.choiceSeconds, 9); }));
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 200 }), (n) => {
+        expect(choosingSeconds(DEFAULT_TIME, 2 * n) - choosingSeconds(DEFAULT_TIME, n)).toBeCloseTo(DEFAULT_TIME.choiceSeconds, 9);
+      }),
+    );
   });
   it('refuses a pace nobody plays at, and numbers that are none', () => {
     expect(timeProblem(DEFAULT_TIME)).toBeNull();

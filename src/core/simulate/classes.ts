@@ -4,7 +4,14 @@ import { type Item, operations, representations } from '../items/item';
 import { itemAt, type TallyShape } from './itemChannel';
 
 /** Shares reported beside skills: how the practice is made up. */
-export const groupNames = [...operations, 'crossing', 'reaching', 'leaving', 'part-missing', ...representations.map((r) => `shown as ${r}` as const)] as const;
+export const groupNames = [
+  ...operations,
+  'crossing',
+  'reaching',
+  'leaving',
+  'part-missing',
+  ...representations.map((r) => `shown as ${r}` as const),
+] as const;
 export type GroupName = (typeof groupNames)[number];
 const groupIndex = new Map<string, number>(groupNames.map((name, i) => [name, i]));
 

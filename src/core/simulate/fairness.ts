@@ -12,7 +12,13 @@ export interface Fairness {
   readonly choice: Estimate;
   readonly choiceWord: 'little' | 'somewhat' | 'much';
   /** Head start that brings the weakest seat nearest to an even chance; null when none is needed or possible. */
-  readonly handicap: { readonly seat: number; readonly headStart: number; readonly unit: string; readonly before: Estimate; readonly after: Estimate } | null;
+  readonly handicap: {
+    readonly seat: number;
+    readonly headStart: number;
+    readonly unit: string;
+    readonly before: Estimate;
+    readonly after: Estimate;
+  } | null;
 }
 
 /** Below and above these, choices are said to matter little and much (common practice, no source). */
@@ -60,7 +66,13 @@ function winsOf(mechanism: Mechanism, seats: readonly Seat<object>[], seed: numb
 }
 
 /** Doubles the head start until the weakest seat wins its share, then closes in from both sides. */
-function evenOut(mechanism: Mechanism, seats: readonly Seat<object>[], wins: readonly Estimate[], seed: number, games: number): Fairness['handicap'] {
+function evenOut(
+  mechanism: Mechanism,
+  seats: readonly Seat<object>[],
+  wins: readonly Estimate[],
+  seed: number,
+  games: number,
+): Fairness['handicap'] {
   if (mechanism.headStart === null) return null;
   const decided = wins.reduce((sum, w) => sum + w.mean, 0);
   const even = decided / seats.length;
@@ -72,7 +84,12 @@ function evenOut(mechanism: Mechanism, seats: readonly Seat<object>[], wins: rea
   const chance = (headStart: number): Estimate => {
     const known = tried.get(headStart);
     if (known) return known;
-    const found = winsOf(mechanism, seats.map((s, i) => (i === weakest ? { ...s, headStart } : s)), seed, games)[weakest]!;
+    const found = winsOf(
+      mechanism,
+      seats.map((s, i) => (i === weakest ? { ...s, headStart } : s)),
+      seed,
+      games,
+    )[weakest]!;
     tried.set(headStart, found);
     return found;
   };

@@ -125,7 +125,9 @@ export class GameLog {
     const c = this.places[channel]!;
     const row = a - c.lowA;
     const column = b - c.lowB;
-    return Number.isInteger(a) && Number.isInteger(b) && row >= 0 && row < c.rows && column >= 0 && column < c.stride ? c.offset + row * c.stride + column : -1;
+    return Number.isInteger(a) && Number.isInteger(b) && row >= 0 && row < c.rows && column >= 0 && column < c.stride
+      ? c.offset + row * c.stride + column
+      : -1;
   }
 
   /** An item by its place. */

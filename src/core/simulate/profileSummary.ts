@@ -27,7 +27,9 @@ const short = (n: number, digits = 4): number => Number(n.toPrecision(digits));
 
 /** Doses are means over the seats of the table. */
 export function profileSummary(r: SimulationResult): ProfileSummary {
-  const doses = [...meanDoses(r)].map(([skill, d]) => [skill, short(d.mean), short(d.standardError, 2)] as const).sort((x, y) => y[1] - x[1]);
+  const doses = [...meanDoses(r)]
+    .map(([skill, d]) => [skill, short(d.mean), short(d.standardError, 2)] as const)
+    .sort((x, y) => y[1] - x[1]);
   return {
     engine: r.engine,
     seed: r.seed,

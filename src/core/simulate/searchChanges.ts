@@ -8,7 +8,17 @@ import { groupNames } from './classes';
 import { tableOf } from './tableOf';
 
 /** What a person may wish of a version. */
-export const wishes = ['more-subtraction', 'more-addition', 'more-multiplication', 'more-crossing', 'fewer-idle-turns', 'less-waiting', 'fewer-choices', 'end-in-ten', 'more-practice'] as const;
+export const wishes = [
+  'more-subtraction',
+  'more-addition',
+  'more-multiplication',
+  'more-crossing',
+  'fewer-idle-turns',
+  'less-waiting',
+  'fewer-choices',
+  'end-in-ten',
+  'more-practice',
+] as const;
 export type Wish = (typeof wishes)[number];
 /** A wish for chances at one skill. */
 export interface SkillWish {
@@ -40,11 +50,19 @@ const shortest = (minutes: number): number => Math.min(5, 0.5 * minutes);
  * most for the wish, at most one a parameter, each with its measured effect. A generator,
  * so that a worker can report progress and stop.
  */
-export function* searchChanges(mechanism: Mechanism, parameters: object, seats: number, wish: Wish | SkillWish, seed: number): Generator<number, Change[]> {
+export function* searchChanges(
+  mechanism: Mechanism,
+  parameters: object,
+  seats: number,
+  wish: Wish | SkillWish,
+  seed: number,
+): Generator<number, Change[]> {
   const full: Record<string, unknown> = { ...mechanism.defaults, ...parameters };
   const base = measure(mechanism, full, seats, wish, seed);
   if (!base) return [];
-  const tries = Object.entries(mechanism.parametersSchema.properties).flatMap(([name, schema]) => otherValues(schema, full[name]).map((value) => ({ name, value })));
+  const tries = Object.entries(mechanism.parametersSchema.properties).flatMap(([name, schema]) =>
+    otherValues(schema, full[name]).map((value) => ({ name, value })),
+  );
   const best = new Map<string, { change: Change; gain: number }>();
   for (const [i, { name, value }] of tries.entries()) {
     yield i / tries.length;
@@ -53,9 +71,13 @@ export function* searchChanges(mechanism: Mechanism, parameters: object, seats: 
     const gain = gainOf(wish, base.measured.mean, got.measured.mean);
     if (gain <= 1e-9 || gain < leastErrors * Math.hypot(base.measured.standardError, got.measured.standardError)) continue;
     const known = best.get(name);
-    if (!known || gain > known.gain) best.set(name, { gain, change: { parameter: name, value, before: base.measured, after: got.measured, minutes: got.minutes } });
+    if (!known || gain > known.gain)
+      best.set(name, { gain, change: { parameter: name, value, before: base.measured, after: got.measured, minutes: got.minutes } });
   }
-  return [...best.values()].sort((x, y) => y.gain - x.gain).slice(0, changesShown).map((b) => b.change);
+  return [...best.values()]
+    .sort((x, y) => y.gain - x.gain)
+    .slice(0, changesShown)
+    .map((b) => b.change);
 }
 
 /** Positive when the wish comes nearer. */
@@ -65,10 +87,19 @@ function gainOf(wish: Wish | SkillWish, before: number, after: number): number {
 }
 
 /** The measured number of a wish: a share, chances in ten minutes for one learner, or minutes. */
-function measure(mechanism: Mechanism, parameters: object, seats: number, wish: Wish | SkillWish, seed: number): { measured: Estimate; minutes: Estimate } | null {
+function measure(
+  mechanism: Mechanism,
+  parameters: object,
+  seats: number,
+  wish: Wish | SkillWish,
+  seed: number,
+): { measured: Estimate; minutes: Estimate } | null {
   const table = tableOf(mechanism.id, parameters, seats);
   if (!table.ok) return null;
-  const sim = new Simulation(table.value.mechanism, table.value.seats, typeof wish === 'string' ? null : wish.graph, { seed, games: typeof wish === 'string' ? gamesEach : gamesForSkill });
+  const sim = new Simulation(table.value.mechanism, table.value.seats, typeof wish === 'string' ? null : wish.graph, {
+    seed,
+    games: typeof wish === 'string' ? gamesEach : gamesForSkill,
+  });
   while (!sim.advance());
   const seconds = sim.column(record.SECONDS);
   const games = sim.column(record.GAMES);
@@ -76,7 +107,10 @@ function measure(mechanism: Mechanism, parameters: object, seats: number, wish: 
     const r = ratioOf(y, x);
     return { mean: r.value, standardError: r.standardError };
   };
-  const minutes = estimate(seconds.map((s) => s / 60), games);
+  const minutes = estimate(
+    seconds.map((s) => s / 60),
+    games,
+  );
   // Each child, ten minutes: seat minutes divided by ten.
   const perChild = seconds.map((s) => (s / 600) * seats);
   const group = (name: (typeof groupNames)[number]): Float64Array => sim.classOverSeats(groupNames.indexOf(name));

@@ -19,7 +19,12 @@ const chiSquare = (counts: readonly number[]): number => {
 
 describe('a ratio over batches', () => {
   it('has no error where every batch says the same, whatever rounding leaves', () => {
-    expect(ratioOf([0.1, 0.2, 0.3, 0.7].map((x) => (x * 2) / 3), [0.1, 0.2, 0.3, 0.7])).toEqual({ value: expect.closeTo(2 / 3, 12) as unknown, standardError: 0 });
+    expect(
+      ratioOf(
+        [0.1, 0.2, 0.3, 0.7].map((x) => (x * 2) / 3),
+        [0.1, 0.2, 0.3, 0.7],
+      ),
+    ).toEqual({ value: expect.closeTo(2 / 3, 12) as unknown, standardError: 0 });
     expect(ratioOf([1, 2, 3], [1, 2, 3.001]).standardError).toBeGreaterThan(0);
   });
 });
@@ -59,13 +64,15 @@ describe('the random numbers', () => {
     expect(chiSquare([...seen.values()])).toBeLessThan(chiLimit(5));
   });
   it('stay inside their range', () => {
-    fc.assert(fc.property(fc.integer(), fc.integer({ min: 1, max: 1e6 }), (seed, limit) => {
-      const rng = createRng(seed);
-      const x = below(rng, limit);
-      expect(x).toBeGreaterThanOrEqual(0);
-      expect(x).toBeLessThan(limit);
-      expect(uniform(rng)).toBeLessThan(1);
-    }));
+    fc.assert(
+      fc.property(fc.integer(), fc.integer({ min: 1, max: 1e6 }), (seed, limit) => {
+        const rng = createRng(seed);
+        const x = below(rng, limit);
+        expect(x).toBeGreaterThanOrEqual(0);
+        expect(x).toBeLessThan(limit);
+        expect(uniform(rng)).toBeLessThan(1);
+      }),
+    );
   });
 });
 
@@ -131,7 +138,15 @@ describe('a simulation', () => {
 
 describe('traits of ten', () => {
   it.each([
-    ['add', 8, 2, 'reaching'], ['add', 8, 5, 'crossing'], ['add', 28, 2, 'reaching'], ['add', 43, 5, 'within'], ['add', 20, 7, 'within'],
-    ['subtract', 20, 7, 'leaving'], ['subtract', 34, 8, 'crossing'], ['subtract', 49, 3, 'within'], ['subtract', 44, 8, 'crossing'], ['subtract', 17, 7, 'reaching'],
+    ['add', 8, 2, 'reaching'],
+    ['add', 8, 5, 'crossing'],
+    ['add', 28, 2, 'reaching'],
+    ['add', 43, 5, 'within'],
+    ['add', 20, 7, 'within'],
+    ['subtract', 20, 7, 'leaving'],
+    ['subtract', 34, 8, 'crossing'],
+    ['subtract', 49, 3, 'within'],
+    ['subtract', 44, 8, 'crossing'],
+    ['subtract', 17, 7, 'reaching'],
   ] as const)('%s %i and %i is %s', (op, a, b, trait) => expect(tenTraitOf({ op, a, b })).toBe(trait));
 });

@@ -209,7 +209,14 @@ export class Simulation {
   }
 
   private measureOf(measure: AskedMeasure): { value: number; standardError: number } {
-    const places = { turns: TURNS, minutes: SECONDS, score: SCORE, choices: CHOICES, movelessShare: MOVELESS, waitingShare: WAITING } as const;
+    const places = {
+      turns: TURNS,
+      minutes: SECONDS,
+      score: SCORE,
+      choices: CHOICES,
+      movelessShare: MOVELESS,
+      waitingShare: WAITING,
+    } as const;
     return ratioOf(this.column(places[measure]), this.column(measure === 'choices' || measure === 'movelessShare' ? TURNS : GAMES));
   }
 
@@ -227,7 +234,8 @@ export class Simulation {
 
   classOverSeats(c: number): Float64Array {
     const out = new Float64Array(this.batches.length);
-    for (let b = 0; b < out.length; b++) for (let s = 0; s < this.shape.seats; s++) out[b]! += this.batches[b]![HEAD + s * (2 + this.classes.size) + 2 + c]!;
+    for (let b = 0; b < out.length; b++)
+      for (let s = 0; s < this.shape.seats; s++) out[b]! += this.batches[b]![HEAD + s * (2 + this.classes.size) + 2 + c]!;
     return out;
   }
 
@@ -240,4 +248,20 @@ export class Simulation {
   }
 }
 
-export const record = { GAMES, TURNS, ROUNDS, SECONDS, CHOICES, MOVELESS, WAITING, TIES, CAPPED, SCORE, ITEMS, FIRST, SECOND, RESULT, EXTRA };
+export const record = {
+  GAMES,
+  TURNS,
+  ROUNDS,
+  SECONDS,
+  CHOICES,
+  MOVELESS,
+  WAITING,
+  TIES,
+  CAPPED,
+  SCORE,
+  ITEMS,
+  FIRST,
+  SECOND,
+  RESULT,
+  EXTRA,
+};

@@ -55,7 +55,10 @@ export function simulationResult(sim: Simulation): SimulationResult {
     const r = ratioOf(y, x);
     return { mean: round(r.value, 9), standardError: round(r.standardError) };
   };
-  const minutes = estimate(seconds.map((s) => s / 60), games);
+  const minutes = estimate(
+    seconds.map((s) => s / 60),
+    games,
+  );
   const minuteAt = (share: number): number => round((quantileOf(sim.minuteCounts, share) + 0.5) / 10);
   const measures: Record<string, number> = {};
   const measureErrors: Record<string, number> = {};
@@ -73,7 +76,10 @@ export function simulationResult(sim: Simulation): SimulationResult {
   measure('meanResult', sim.column(record.RESULT), items);
   sim.mechanism.extraMeasures.forEach((name, i) => measure(name, sim.column(record.EXTRA + i), games));
   const skills = sim.graph?.skills ?? [];
-  const shares = Object.fromEntries(groupNames.map((name, g) => [name, estimate(sim.classOverSeats(skills.length + g), items)])) as Record<GroupName, Estimate>;
+  const shares = Object.fromEntries(groupNames.map((name, g) => [name, estimate(sim.classOverSeats(skills.length + g), items)])) as Record<
+    GroupName,
+    Estimate
+  >;
   const counted = countedItems(sim);
   return {
     games: total,
@@ -94,7 +100,13 @@ export function simulationResult(sim: Simulation): SimulationResult {
     measureErrors,
     shares,
     distinctFacts: new Set(counted.map((i) => `${i.op}|${i.a}|${i.b}`)).size,
-    doses: Array.from({ length: sim.shape.seats }, (_, s) => dosesOf(sim, s, seconds.map((v) => v / 600))),
+    doses: Array.from({ length: sim.shape.seats }, (_, s) =>
+      dosesOf(
+        sim,
+        s,
+        seconds.map((v) => v / 600),
+      ),
+    ),
     items: counted,
   };
 }

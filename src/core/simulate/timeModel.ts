@@ -54,14 +54,21 @@ const mostSeconds = 600;
  * its easiest answer together must not be shorter than the shortest believable turn.
  */
 export function timeProblem(time: TimeModel): Problem | null {
-  for (const [name, value] of Object.entries(time)) if (!Number.isFinite(value) || value < 0 || value > mostSeconds) return { code: 'out-of-range', field: `time.${name}`, message: `"${name}" must lie between 0 and ${mostSeconds}.` };
+  for (const [name, value] of Object.entries(time))
+    if (!Number.isFinite(value) || value < 0 || value > mostSeconds)
+      return { code: 'out-of-range', field: `time.${name}`, message: `"${name}" must lie between 0 and ${mostSeconds}.` };
   const turn = time.handlingSeconds + Math.min(time.lookSeconds, time.easySeconds);
   if (turn >= DEFAULT_TIME.leastTurnSeconds) return null;
-  return { code: 'implausible-pace', field: 'time.handlingSeconds', message: `That is a turn every ${turn.toFixed(1)} seconds; nobody plays so fast. Allow at least ${DEFAULT_TIME.leastTurnSeconds}.` };
+  return {
+    code: 'implausible-pace',
+    field: 'time.handlingSeconds',
+    message: `That is a turn every ${turn.toFixed(1)} seconds; nobody plays so fast. Allow at least ${DEFAULT_TIME.leastTurnSeconds}.`,
+  };
 }
 
 /** Minutes a round needs around the play itself: laid out, explained if new, put away. */
-export const aroundMinutes = (time: TimeModel, isNew: boolean): number => time.setUpMinutes + time.tidyUpMinutes + (isNew ? time.teachingMinutes : 0);
+export const aroundMinutes = (time: TimeModel, isNew: boolean): number =>
+  time.setUpMinutes + time.tidyUpMinutes + (isNew ? time.teachingMinutes : 0);
 
 /** Seconds of an act that takes as long whatever its numbers; null where the numbers matter. */
 export function secondsOfOperation(time: TimeModel, op: Operation): number | null {

@@ -14,7 +14,8 @@ export function breadthsOf(graph: SkillGraph): Float64Array {
       for (let b = 0; b <= 20; b++) {
         if (op === 'divide' && b === 0) continue;
         const item = { op, a, b, result: resultOf(op, a, b), unknown: 'b', rep: 'numerals' } as const;
-        for (let k = 0; k < counts.length; k++) if (graph.tests[k]?.(item) || graph.tests[k]?.({ ...item, unknown: 'result' })) counts[k]!++;
+        for (let k = 0; k < counts.length; k++)
+          if (graph.tests[k]?.(item) || graph.tests[k]?.({ ...item, unknown: 'result' })) counts[k]!++;
       }
   return counts;
 }

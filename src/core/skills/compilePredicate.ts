@@ -96,7 +96,10 @@ export function compilePredicate(predicate: ItemPredicate): ItemTest {
   if (p.likeDenominators !== undefined) tests.push((i) => (denominatorOf(i.a) === denominatorOf(i.b)) === p.likeDenominators);
   // What comes of comparing only says which is more; it is no number on the table.
   if (p.negative) tests.push((i) => i.a < 0 || i.b < 0 || (i.result < 0 && i.op !== 'compare' && i.op !== 'compare-fraction'));
-  if (p.whole) tests.push((i) => Number.isInteger(i.a) && Number.isInteger(i.b) && Number.isInteger(i.result) && i.result >= 0 && i.a >= 0 && i.b >= 0);
+  if (p.whole)
+    tests.push(
+      (i) => Number.isInteger(i.a) && Number.isInteger(i.b) && Number.isInteger(i.result) && i.result >= 0 && i.a >= 0 && i.b >= 0,
+    );
   if (p.anyOf) {
     const alternatives = p.anyOf.map(compilePredicate);
     tests.push((i) => alternatives.some((test) => test(i)));

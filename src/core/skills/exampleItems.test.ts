@@ -24,14 +24,27 @@ describe('examples of a skill', () => {
     for (const op of ['add-fraction', 'subtract-fraction'] as const) {
       const { match } = exampleItems({ op, denominators: [7, 9, 11, 12] }, 60, 3);
       expect(match.length).toBeGreaterThan(20);
-      for (const i of match) expect([op, i.a, i.b, exact(i.result).equals(op === 'add-fraction' ? exact(i.a).add(exact(i.b)) : exact(i.a).sub(exact(i.b)))]).toEqual([op, i.a, i.b, true]);
+      for (const i of match)
+        expect([
+          op,
+          i.a,
+          i.b,
+          exact(i.result).equals(op === 'add-fraction' ? exact(i.a).add(exact(i.b)) : exact(i.a).sub(exact(i.b))),
+        ]).toEqual([op, i.a, i.b, true]);
     }
   });
 });
 
 describe('a number below zero', () => {
   const negative = compilePredicate({ negative: true });
-  const item = (op: Item['op'], a: number, b: number): Item => ({ op, a, b, result: resultOf(op, a, b), unknown: 'result', rep: 'numerals' });
+  const item = (op: Item['op'], a: number, b: number): Item => ({
+    op,
+    a,
+    b,
+    result: resultOf(op, a, b),
+    unknown: 'result',
+    rep: 'numerals',
+  });
   it('takes part when it is compared or comes out, not when a comparison is only told by a sign', () => {
     expect(negative(item('compare', 3, 5))).toBe(false);
     expect(negative(item('compare-fraction', 103, 102))).toBe(false);

@@ -54,11 +54,18 @@ function draw(op: Operation, p: ItemPredicate, rng: Rng): Omit<Item, 'rep' | 'un
     let [a, b] = [fraction(), fraction()];
     // A difference is taken from the larger, and a common bottom number has two digits at most, as fractions are written here.
     if (op === 'subtract-fraction' && compareFractions(a, b) < 0) [a, b] = [b, a];
-    if ((op === 'add-fraction' || op === 'subtract-fraction') && denominatorOf(a) * denominatorOf(b) > 99 * greatestCommonDivisor(denominatorOf(a), denominatorOf(b))) return null;
+    if (
+      (op === 'add-fraction' || op === 'subtract-fraction') &&
+      denominatorOf(a) * denominatorOf(b) > 99 * greatestCommonDivisor(denominatorOf(a), denominatorOf(b))
+    )
+      return null;
     return { op, a, b, result: resultOf(op, a, b) };
   }
   const span = spans[below(rng, spans.length)]!;
-  const number = (range: readonly [number, number] | undefined): number => (range && below(rng, 2) === 0 ? range[0] + below(rng, range[1] - range[0] + 1) : (p.negative ? -span : 0) + below(rng, span * (p.negative ? 2 : 1) + 1));
+  const number = (range: readonly [number, number] | undefined): number =>
+    range && below(rng, 2) === 0
+      ? range[0] + below(rng, range[1] - range[0] + 1)
+      : (p.negative ? -span : 0) + below(rng, span * (p.negative ? 2 : 1) + 1);
   let a = number(p.a ?? p.larger);
   const b = p.either && below(rng, 2) === 0 ? p.either[below(rng, p.either.length)]! : number(p.b ?? p.smaller);
   if (p.aMultipleOf && below(rng, 2) === 0) a -= a % p.aMultipleOf;

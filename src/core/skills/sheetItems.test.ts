@@ -8,15 +8,23 @@ const graph = shippedGraph();
 const skill = (id: string) => graph.skills[graph.indexOf.get(id)!]!;
 
 describe('questions for a sheet', () => {
-  it.each(graph.skills.filter((s) => s.predicate !== null).map((s) => [s.id, s] as const))('%s: true, about the skill, no fact twice', (_, s) => {
-    const items = sheetItems(s, graph.skills, 10, 3);
-    const test = compilePredicate(s.predicate!);
-    expect(items.length).toBeGreaterThan(0);
-    expect(items.length).toBeLessThanOrEqual(10);
-    for (const i of items) expect([test(i), i.result]).toEqual([true, resultOf(i.op, i.a, i.b)]);
-    const keys = items.map((i) => (['add', 'compose', 'multiply'].includes(i.op) && i.unknown === 'result' ? [i.op, Math.max(i.a, i.b), Math.min(i.a, i.b)] : [i.op, i.a, i.b, i.unknown]).join());
-    expect(new Set(keys).size).toBe(items.length);
-  });
+  it.each(graph.skills.filter((s) => s.predicate !== null).map((s) => [s.id, s] as const))(
+    '%s: true, about the skill, no fact twice',
+    (_, s) => {
+      const items = sheetItems(s, graph.skills, 10, 3);
+      const test = compilePredicate(s.predicate!);
+      expect(items.length).toBeGreaterThan(0);
+      expect(items.length).toBeLessThanOrEqual(10);
+      for (const i of items) expect([test(i), i.result]).toEqual([true, resultOf(i.op, i.a, i.b)]);
+      const keys = items.map((i) =>
+        (['add', 'compose', 'multiply'].includes(i.op) && i.unknown === 'result'
+          ? [i.op, Math.max(i.a, i.b), Math.min(i.a, i.b)]
+          : [i.op, i.a, i.b, i.unknown]
+        ).join(),
+      );
+      expect(new Set(keys).size).toBe(items.length);
+    },
+  );
   it('about times three and four asks nothing of times nought, one, two, five or ten while there is something else', () => {
     for (const seed of [1, 2, 3, 4, 5]) {
       const items = sheetItems(skill('times-3-4'), graph.skills, 10, seed);

@@ -27,7 +27,13 @@ export function sheetItems(skill: Asked, all: readonly Asked[], wanted: number, 
   const items = [...facts.values()];
   const here = all.findIndex((s) => s.id === skill.id);
   const easier = all
-    .filter((s, i) => s.strand === skill.strand && s.nature !== 'strategy' && s.predicate !== null && (s.wantedAt.us < skill.wantedAt.us || (s.wantedAt.us === skill.wantedAt.us && i < here)))
+    .filter(
+      (s, i) =>
+        s.strand === skill.strand &&
+        s.nature !== 'strategy' &&
+        s.predicate !== null &&
+        (s.wantedAt.us < skill.wantedAt.us || (s.wantedAt.us === skill.wantedAt.us && i < here)),
+    )
     .map((s) => ({ heart: s.nature === 'by-heart', test: compilePredicate(s.predicate!) }))
     .filter(({ heart, test }) => heart || items.filter(test).length < items.length / 2);
   const explained = (i: Item): boolean => easier.some(({ test }) => test(i));

@@ -11,7 +11,18 @@ const difference = (a: number, b: number) => ({ op: 'subtract', a, b, result: a 
 describe('the shipped skill graph', () => {
   it('holds more than 170 skills over ten strands, in an order without circles', () => {
     expect(graph.skills.length).toBeGreaterThan(170);
-    expect(graph.strands.map((s) => s.id)).toEqual(['counting', 'bonds', 'add', 'subtract', 'place-value', 'multiply', 'fractions', 'measuring', 'patterns', 'shapes']);
+    expect(graph.strands.map((s) => s.id)).toEqual([
+      'counting',
+      'bonds',
+      'add',
+      'subtract',
+      'place-value',
+      'multiply',
+      'fractions',
+      'measuring',
+      'patterns',
+      'shapes',
+    ]);
     const place = new Map(graph.order.map((index, at) => [index, at]));
     graph.needs.forEach((list, index) => list.forEach((n) => expect(place.get(n.index)!).toBeLessThan(place.get(index)!)));
   });
@@ -26,7 +37,12 @@ describe('the shipped skill graph', () => {
     for (const skill of graph.skills)
       for (const { id } of skill.prerequisites) {
         const before = graph.skills[graph.indexOf.get(id)!]!;
-        expect([skill.id, id, before.wantedAt.us <= skill.wantedAt.us, before.wantedAt.england <= skill.wantedAt.england]).toEqual([skill.id, id, true, true]);
+        expect([skill.id, id, before.wantedAt.us <= skill.wantedAt.us, before.wantedAt.england <= skill.wantedAt.england]).toEqual([
+          skill.id,
+          id,
+          true,
+          true,
+        ]);
       }
   });
 
@@ -35,7 +51,8 @@ describe('the shipped skill graph', () => {
     expect(graph.skills.some((s) => s.codes.includes(code))).toBe(true);
   });
 
-  const codesOf = (file: string): string[] => (JSON.parse(readFileSync(`data/standards/${file}.json`, 'utf8')) as { code: string }[]).map((s) => s.code);
+  const codesOf = (file: string): string[] =>
+    (JSON.parse(readFileSync(`data/standards/${file}.json`, 'utf8')) as { code: string }[]).map((s) => s.code);
 
   it('names only codes of the two shipped lists, and each skill codes of both', () => {
     const [us, england] = [new Set(codesOf('us-k6')), new Set(codesOf('england'))];
@@ -82,14 +99,17 @@ describe('the shipped skill graph', () => {
 
 describe('a broken graph is refused', () => {
   const files = readdirSync('data/skills').map((name) => JSON.parse(readFileSync(`data/skills/${name}`, 'utf8')) as SkillFile);
-  const withChange = (id: string, change: object): SkillFile[] => files.map((f) => ({ ...f, skills: f.skills.map((s) => (s.id === id ? { ...s, ...change } : s)) }));
+  const withChange = (id: string, change: object): SkillFile[] =>
+    files.map((f) => ({ ...f, skills: f.skills.map((s) => (s.id === id ? { ...s, ...change } : s)) }));
 
   it('names a circle', () => {
     const result = skillGraph(withChange('count-to-10', { prerequisites: [{ id: 'add-in-20', sort: 'idea' }] }));
     expect(result).toMatchObject({ ok: false, problem: { code: 'cycle', message: expect.stringContaining('count-to-10') } });
   });
   it('names an unknown prerequisite, a duplicate and a skill without items or reason', () => {
-    expect(skillGraph(withChange('see-to-5', { prerequisites: [{ id: 'nowhere', sort: 'idea' }] }))).toMatchObject({ problem: { code: 'unknown-skill' } });
+    expect(skillGraph(withChange('see-to-5', { prerequisites: [{ id: 'nowhere', sort: 'idea' }] }))).toMatchObject({
+      problem: { code: 'unknown-skill' },
+    });
     expect(skillGraph(withChange('see-to-5', { id: 'count-to-10' }))).toMatchObject({ problem: { code: 'duplicate' } });
     expect(skillGraph(withChange('see-to-5', { predicate: null }))).toMatchObject({ problem: { code: 'malformed' } });
   });

@@ -19,7 +19,13 @@ export interface SkillGraph {
 }
 
 export interface SkillFile {
-  readonly strand: { readonly id: string; readonly title: string; readonly hue: string; readonly line: string; readonly ladder: readonly string[] };
+  readonly strand: {
+    readonly id: string;
+    readonly title: string;
+    readonly hue: string;
+    readonly line: string;
+    readonly ladder: readonly string[];
+  };
   readonly skills: readonly Skill[];
 }
 
@@ -32,7 +38,8 @@ export function skillGraph(files: readonly SkillFile[]): Result<SkillGraph> {
   const indexOf = new Map<string, number>();
   for (const [index, skill] of skills.entries()) {
     if (indexOf.has(skill.id)) return fail(problem('duplicate', `The skill "${skill.id}" is there twice.`, skill.id));
-    if (skill.predicate === null && !skill.whyNoItems) return fail(problem('malformed', `"${skill.id}" has neither a predicate nor a reason why items cannot express it.`, skill.id));
+    if (skill.predicate === null && !skill.whyNoItems)
+      return fail(problem('malformed', `"${skill.id}" has neither a predicate nor a reason why items cannot express it.`, skill.id));
     indexOf.set(skill.id, index);
   }
   const neededBy: number[][] = skills.map(() => []);
@@ -40,7 +47,8 @@ export function skillGraph(files: readonly SkillFile[]): Result<SkillGraph> {
   for (const [index, skill] of skills.entries()) {
     for (const prerequisite of skill.prerequisites) {
       const before = indexOf.get(prerequisite.id);
-      if (before === undefined) return fail(problem('unknown-skill', `"${skill.id}" needs "${prerequisite.id}", which does not exist.`, skill.id));
+      if (before === undefined)
+        return fail(problem('unknown-skill', `"${skill.id}" needs "${prerequisite.id}", which does not exist.`, skill.id));
       needs[index]!.push({ index: before, sort: prerequisite.sort });
       neededBy[before]!.push(index);
     }
@@ -54,7 +62,8 @@ export function skillGraph(files: readonly SkillFile[]): Result<SkillGraph> {
 
 function askedFor(skills: readonly Skill[]): Map<Operation, number[]> {
   const asked = new Map<Operation, number[]>(operations.map((op) => [op, []]));
-  for (const [index, skill] of skills.entries()) if (skill.predicate) for (const op of operationsOf(skill.predicate) ?? operations) asked.get(op)!.push(index);
+  for (const [index, skill] of skills.entries())
+    if (skill.predicate) for (const op of operationsOf(skill.predicate) ?? operations) asked.get(op)!.push(index);
   return asked;
 }
 

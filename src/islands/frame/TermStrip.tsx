@@ -71,7 +71,12 @@ function Line({ data }: { data: TermWire }) {
   const block = Math.min(13, ((width - 2 * left) / span) * 1.6);
   const now = Math.min(width - left, Math.max(left, x(data.today) + block / 2));
   return (
-    <svg viewBox={`0 0 ${width} ${height}`} className={styles.svg} role="img" aria-label={`Term line: ${data.meetings.length} meetings, ${data.meetings.filter((m) => m.state === 'played').length} played`}>
+    <svg
+      viewBox={`0 0 ${width} ${height}`}
+      className={styles.svg}
+      role="img"
+      aria-label={`Term line: ${data.meetings.length} meetings, ${data.meetings.filter((m) => m.state === 'played').length} played`}
+    >
       <path d={`M${left} 28H${width - left}`} className={styles.base} />
       {Array.from({ length: weeks }, (_, i) => (
         <g key={i}>
@@ -92,9 +97,22 @@ function Line({ data }: { data: TermWire }) {
   );
 }
 
-const stateWords: Record<MeetingWire['state'], string> = { played: 'played', missed: 'not noted as played', ahead: 'ahead', off: 'no meeting' };
+const stateWords: Record<MeetingWire['state'], string> = {
+  played: 'played',
+  missed: 'not noted as played',
+  ahead: 'ahead',
+  off: 'no meeting',
+};
 
 function Block({ m, x, w }: { m: MeetingWire; x: number; w: number }) {
   if (m.state === 'off') return <path d={`M${x} 19l${w} 7M${x + w} 19l${-w} 7`} className={styles.off} />;
-  return <rect x={x} y={19} width={w} height={8} className={m.state === 'played' ? styles.played : m.state === 'missed' ? styles.missed : m.plan ? styles.planned : styles.ahead} />;
+  return (
+    <rect
+      x={x}
+      y={19}
+      width={w}
+      height={8}
+      className={m.state === 'played' ? styles.played : m.state === 'missed' ? styles.missed : m.plan ? styles.planned : styles.ahead}
+    />
+  );
 }

@@ -22,17 +22,31 @@ type Tie = { identifier: string; skill: string; relation: 'same' | 'related' | n
 const sureFrom = 0.5;
 
 /** The crosswalk: expectations on the left, the skills they stand for on the right; proposals wait to be accepted. */
-export function Expectations({ framework, shipped, skills, onChanged }: { framework: string; shipped: boolean; skills: Skills; onChanged: () => void }) {
+export function Expectations({
+  framework,
+  shipped,
+  skills,
+  onChanged,
+}: {
+  framework: string;
+  shipped: boolean;
+  skills: Skills;
+  onChanged: () => void;
+}) {
   const tell = useTell();
   const [search, setSearch] = useState('');
   const [openOnly, setOpenOnly] = useState(!shipped);
-  const items = useQuery({ queryKey: ['framework', framework], queryFn: () => get<Page<ExpectationWire>>(`/frameworks/${framework}/items?limit=5000`) });
+  const items = useQuery({
+    queryKey: ['framework', framework],
+    queryFn: () => get<Page<ExpectationWire>>(`/frameworks/${framework}/items?limit=5000`),
+  });
   const tie = useMutation({
     mutationFn: (ties: readonly Tie[]) => api('POST', `/frameworks/${framework}/ties`, { ties }),
     onSuccess: (_, ties) => {
       onChanged();
       const [first] = ties;
-      if (ties.length === 1 && first!.relation) tell('Tied.', { action: { label: 'Undo', run: () => tie.mutate([{ ...first!, relation: null }]) } });
+      if (ties.length === 1 && first!.relation)
+        tell('Tied.', { action: { label: 'Undo', run: () => tie.mutate([{ ...first!, relation: null }]) } });
       else tell(ties.length === 1 ? 'Let go.' : `${ties.length} ties accepted.`);
     },
     onError: (e) => tell(messageOf(e), { bad: true }),
@@ -40,12 +54,22 @@ export function Expectations({ framework, shipped, skills, onChanged }: { framew
   if (items.error) return <Failure message={messageOf(items.error)} />;
   if (!items.data) return <Loading />;
   const words = search.toLowerCase();
-  const shown = items.data.items.filter((e) => (!openOnly || e.skills.length === 0) && (words === '' || `${e.code} ${e.statement}`.toLowerCase().includes(words)));
-  const sure = items.data.items.flatMap((e): Tie[] => e.proposals.filter((p) => p.score >= sureFrom).map((p) => ({ identifier: e.identifier, skill: p.skill, relation: 'same' })));
+  const shown = items.data.items.filter(
+    (e) => (!openOnly || e.skills.length === 0) && (words === '' || `${e.code} ${e.statement}`.toLowerCase().includes(words)),
+  );
+  const sure = items.data.items.flatMap((e): Tie[] =>
+    e.proposals.filter((p) => p.score >= sureFrom).map((p) => ({ identifier: e.identifier, skill: p.skill, relation: 'same' })),
+  );
   return (
     <>
       <div className={panel.row}>
-        <input type="search" aria-label="Find an expectation" placeholder="Find a code or words …" value={search} onChange={(e) => setSearch(e.target.value)} />
+        <input
+          type="search"
+          aria-label="Find an expectation"
+          placeholder="Find a code or words …"
+          value={search}
+          onChange={(e) => setSearch(e.target.value)}
+        />
         {!shipped && (
           <>
             <label>
@@ -82,7 +106,11 @@ export function Expectations({ framework, shipped, skills, onChanged }: { framew
                     {skills.title(s.skill)}
                     {s.relation === 'related' ? ' (in part)' : ''}
                     {!shipped && (
-                      <Button kind="plain" aria-label={`Let go of ${skills.title(s.skill)}`} onClick={() => tie.mutate([{ identifier: e.identifier, skill: s.skill, relation: null }])}>
+                      <Button
+                        kind="plain"
+                        aria-label={`Let go of ${skills.title(s.skill)}`}
+                        onClick={() => tie.mutate([{ identifier: e.identifier, skill: s.skill, relation: null }])}
+                      >
                         let go
                       </Button>
                     )}
@@ -90,7 +118,8 @@ export function Expectations({ framework, shipped, skills, onChanged }: { framew
                 ))}
                 {e.proposals.map((p) => (
                   <span key={p.skill} className={styles.proposed}>
-                    {skills.title(p.skill)} <small>{p.because === 'code' ? 'by its code' : `${Math.round(p.score * 100)} % alike in words`}</small>
+                    {skills.title(p.skill)}{' '}
+                    <small>{p.because === 'code' ? 'by its code' : `${Math.round(p.score * 100)} % alike in words`}</small>
                     <Button kind="plain" onClick={() => tie.mutate([{ identifier: e.identifier, skill: p.skill, relation: 'same' }])}>
                       accept
                     </Button>
@@ -100,7 +129,11 @@ export function Expectations({ framework, shipped, skills, onChanged }: { framew
                   </span>
                 ))}
                 {!shipped && (
-                  <select aria-label={`Tie ${e.code} to a skill`} value="" onChange={(x) => x.target.value && tie.mutate([{ identifier: e.identifier, skill: x.target.value, relation: 'same' }])}>
+                  <select
+                    aria-label={`Tie ${e.code} to a skill`}
+                    value=""
+                    onChange={(x) => x.target.value && tie.mutate([{ identifier: e.identifier, skill: x.target.value, relation: 'same' }])}
+                  >
                     <option value="">another skill …</option>
                     {skills.list.map((s) => (
                       <option key={s.id} value={s.id}>

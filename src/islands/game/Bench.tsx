@@ -18,10 +18,28 @@ import { SideBySide } from './SideBySide';
 import type { MechanismWire } from './useMechanism';
 import { useEstimate, useSearch } from './useBench';
 
-const timeFields: readonly (readonly [keyof TimeModel, string])[] = [['easySeconds', 'an easy fact'], ['hardSeconds', 'a fact that crosses a ten'], ['timesSeconds', 'a product'], ['fractionSeconds', 'a fraction'], ['lookSeconds', 'a look'], ['handlingSeconds', 'handling dice and cards, each turn'], ['choiceSeconds', 'choosing, each doubling of moves']];
+const timeFields: readonly (readonly [keyof TimeModel, string])[] = [
+  ['easySeconds', 'an easy fact'],
+  ['hardSeconds', 'a fact that crosses a ten'],
+  ['timesSeconds', 'a product'],
+  ['fractionSeconds', 'a fraction'],
+  ['lookSeconds', 'a look'],
+  ['handlingSeconds', 'handling dice and cards, each turn'],
+  ['choiceSeconds', 'choosing, each doubling of moves'],
+];
 
 /** Turn a number and see at once what becomes of the practice; keep it as a new version. */
-export function Bench({ variant, mechanism, skills, onSaved }: { variant: VariantWire; mechanism: MechanismWire; skills: Skills; onSaved: (id: string, change: string) => void }) {
+export function Bench({
+  variant,
+  mechanism,
+  skills,
+  onSaved,
+}: {
+  variant: VariantWire;
+  mechanism: MechanismWire;
+  skills: Skills;
+  onSaved: (id: string, change: string) => void;
+}) {
   const base = { ...mechanism.example, ...variant.parameters };
   const [turned, setTurned] = useState<Record<string, unknown>>({});
   const [seats, setSeats] = useState(Math.min(mechanism.seats.max, usualSeats(variant.players)));
@@ -36,7 +54,22 @@ export function Bench({ variant, mechanism, skills, onSaved }: { variant: Varian
     mutationFn: () => {
       const own = Object.fromEntries(Object.entries(now).filter(([k, v]) => JSON.stringify(v) !== JSON.stringify(mechanism.example[k])));
       const minutes = Math.max(1, Math.round(Number(live.result?.minutes['0.5'] ?? variant.minutes)));
-      return api<{ id: string; change: string }>('POST', '/variants', { game: variant.game, title: title.trim(), mechanism: variant.mechanism, parameters: own, ages: variant.ages, players: variant.players, minutes, helper: variant.helper, preparationMinutes: variant.preparationMinutes }, key);
+      return api<{ id: string; change: string }>(
+        'POST',
+        '/variants',
+        {
+          game: variant.game,
+          title: title.trim(),
+          mechanism: variant.mechanism,
+          parameters: own,
+          ages: variant.ages,
+          players: variant.players,
+          minutes,
+          helper: variant.helper,
+          preparationMinutes: variant.preparationMinutes,
+        },
+        key,
+      );
     },
     onSuccess: ({ id, change }) => {
       setTitle('');
@@ -48,20 +81,49 @@ export function Bench({ variant, mechanism, skills, onSaved }: { variant: Varian
     <div className={styles.bench}>
       <section className={`${panel.sheet} ${styles.levers}`}>
         <h2>Its numbers and rules</h2>
-        <Field label="Players">{(p) => <input {...p} type="number" min={mechanism.seats.min} max={mechanism.seats.max} value={seats} onChange={(e) => setSeats(Math.min(mechanism.seats.max, Math.max(mechanism.seats.min, Number(e.target.value))))} />}</Field>
+        <Field label="Players">
+          {(p) => (
+            <input
+              {...p}
+              type="number"
+              min={mechanism.seats.min}
+              max={mechanism.seats.max}
+              value={seats}
+              onChange={(e) => setSeats(Math.min(mechanism.seats.max, Math.max(mechanism.seats.min, Number(e.target.value))))}
+            />
+          )}
+        </Field>
         {Object.entries(mechanism.parametersSchema.properties).map(([name, schema]) => (
           <div key={name} className={changed.includes(name) ? styles.turned : ''}>
-            <Field label={schema.title ?? name} {...(changed.includes(name) ? { hint: `was ${valueWords(base[name])}` } : {})} error={live.problem?.field === name ? live.problem.message : null}>
-              {(p) => <ParameterInput props={p} schema={schema} value={now[name]} onChange={(value) => setTurned({ ...turned, [name]: value })} />}
+            <Field
+              label={schema.title ?? name}
+              {...(changed.includes(name) ? { hint: `was ${valueWords(base[name])}` } : {})}
+              error={live.problem?.field === name ? live.problem.message : null}
+            >
+              {(p) => (
+                <ParameterInput props={p} schema={schema} value={now[name]} onChange={(value) => setTurned({ ...turned, [name]: value })} />
+              )}
             </Field>
           </div>
         ))}
         <details>
           <summary>Seconds at your table</summary>
-          <p className={`${panel.soft} ${panel.small}`}>Common practice, no source; change them to your children’s pace. They count for “turned” only.</p>
+          <p className={`${panel.soft} ${panel.small}`}>
+            Common practice, no source; change them to your children’s pace. They count for “turned” only.
+          </p>
           {timeFields.map(([name, label]) => (
             <Field key={name} label={label} error={live.problem?.field === `time.${name}` ? live.problem.message : null}>
-              {(p) => <input {...p} type="number" min={0} max={600} step="any" value={time[name] ?? DEFAULT_TIME[name]} onChange={(e) => setTime({ ...time, [name]: Number(e.target.value) })} />}
+              {(p) => (
+                <input
+                  {...p}
+                  type="number"
+                  min={0}
+                  max={600}
+                  step="any"
+                  value={time[name] ?? DEFAULT_TIME[name]}
+                  onChange={(e) => setTime({ ...time, [name]: Number(e.target.value) })}
+                />
+              )}
             </Field>
           ))}
         </details>
@@ -74,11 +136,30 @@ export function Bench({ variant, mechanism, skills, onSaved }: { variant: Varian
           </p>
         ) : (
           <p className={panel.soft} role="status">
-            {live.stale ? 'Playing …' : live.final ? 'Played to the end: as sharp as it gets here.' : 'A first estimate; it sharpens while you look.'}
+            {live.stale
+              ? 'Playing …'
+              : live.final
+                ? 'Played to the end: as sharp as it gets here.'
+                : 'A first estimate; it sharpens while you look.'}
           </p>
         )}
-        {old.result ? <SideBySide before={old.result} after={live.result} names={['as it is', changed.length > 0 ? 'turned' : 'the same']} skills={skills} /> : <Loading what="Playing the first games …" />}
-        <Wishes mechanism={variant.mechanism!} parameters={now} seats={seats} titles={mechanism} onTry={(parameter, value) => setTurned({ ...turned, [parameter]: value })} />
+        {old.result ? (
+          <SideBySide
+            before={old.result}
+            after={live.result}
+            names={['as it is', changed.length > 0 ? 'turned' : 'the same']}
+            skills={skills}
+          />
+        ) : (
+          <Loading what="Playing the first games …" />
+        )}
+        <Wishes
+          mechanism={variant.mechanism!}
+          parameters={now}
+          seats={seats}
+          titles={mechanism}
+          onTry={(parameter, value) => setTurned({ ...turned, [parameter]: value })}
+        />
         <section className={panel.sheet}>
           <h2>Keep it as a version of its own</h2>
           <form
@@ -88,7 +169,9 @@ export function Bench({ variant, mechanism, skills, onSaved }: { variant: Varian
               save.mutate();
             }}
           >
-            <Field label="Name of the new version">{(p) => <input {...p} value={title} onChange={(e) => setTitle(e.target.value)} required maxLength={80} />}</Field>
+            <Field label="Name of the new version">
+              {(p) => <input {...p} value={title} onChange={(e) => setTitle(e.target.value)} required maxLength={80} />}
+            </Field>
             <Button kind="main" type="submit" disabled={changed.length === 0 || !title.trim() || live.problem !== null || save.isPending}>
               Save as a new version
             </Button>
@@ -102,7 +185,19 @@ export function Bench({ variant, mechanism, skills, onSaved }: { variant: Varian
 }
 
 /** "What would give more …?": three changes with their measured effect. */
-function Wishes({ mechanism, parameters, seats, titles, onTry }: { mechanism: string; parameters: Record<string, unknown>; seats: number; titles: MechanismWire; onTry: (parameter: string, value: unknown) => void }) {
+function Wishes({
+  mechanism,
+  parameters,
+  seats,
+  titles,
+  onTry,
+}: {
+  mechanism: string;
+  parameters: Record<string, unknown>;
+  seats: number;
+  titles: MechanismWire;
+  onTry: (parameter: string, value: unknown) => void;
+}) {
   const search = useSearch();
   const [wish, setWish] = useState<Wish>('fewer-idle-turns');
   const [asked, setAsked] = useState<Wish | null>(null);
@@ -147,7 +242,9 @@ function Wishes({ mechanism, parameters, seats, titles, onTry }: { mechanism: st
                 </b>
                 <br />
                 <span className={panel.soft}>
-                  {number(c.before.mean)} → {number(c.after.mean)} ± {words.share ? (c.after.standardError * 100).toFixed(1) : c.after.standardError.toFixed(1)} {words.unit}; {c.minutes.mean.toFixed(0)} minutes a game
+                  {number(c.before.mean)} → {number(c.after.mean)} ±{' '}
+                  {words.share ? (c.after.standardError * 100).toFixed(1) : c.after.standardError.toFixed(1)} {words.unit};{' '}
+                  {c.minutes.mean.toFixed(0)} minutes a game
                 </span>
               </div>
               <Button onClick={() => onTry(c.parameter, c.value)}>Turn it</Button>

@@ -38,12 +38,31 @@ export function Compare({ variant, others, skills }: { variant: VariantWire; oth
           )}
         </Field>
       </section>
-      <Other key={other.id} mine={mine.result} other={other} seats={seats(other)} names={[variant.title, other.game === variant.game ? other.title : `${gameTitle(other)}, ${other.title}`]} skills={skills} />
+      <Other
+        key={other.id}
+        mine={mine.result}
+        other={other}
+        seats={seats(other)}
+        names={[variant.title, other.game === variant.game ? other.title : `${gameTitle(other)}, ${other.title}`]}
+        skills={skills}
+      />
     </div>
   );
 }
 
-function Other({ mine, other, seats, names, skills }: { mine: ReturnType<typeof useEstimate>['result']; other: VariantWire; seats: number; names: readonly [string, string]; skills: Skills }) {
+function Other({
+  mine,
+  other,
+  seats,
+  names,
+  skills,
+}: {
+  mine: ReturnType<typeof useEstimate>['result'];
+  other: VariantWire;
+  seats: number;
+  names: readonly [string, string];
+  skills: Skills;
+}) {
   const theirs = useEstimate(other.mechanism!, other.parameters, seats);
   if (theirs.problem) return <p className={panel.bad}>{theirs.problem.message}</p>;
   if (!mine || !theirs.result) return <Loading what="Playing both …" />;

@@ -20,16 +20,30 @@ const barsShown = 6;
 const fewAnswers = 20;
 
 /** Thumb in each sum met at a real table; a profile comes of it, with its n. */
-export function CountRound({ variant, skills, onClose, onSaved }: { variant: VariantWire; skills: Skills; onClose: () => void; onSaved: (id: string, change: string) => void }) {
+export function CountRound({
+  variant,
+  skills,
+  onClose,
+  onSaved,
+}: {
+  variant: VariantWire;
+  skills: Skills;
+  onClose: () => void;
+  onSaved: (id: string, change: string) => void;
+}) {
   const [sums, setSums] = useState<readonly CountedSum[]>([]);
   const [op, setOp] = useState<CountedSum['op']>('add');
   const [a, setA] = useState('');
   const [b, setB] = useState('');
   const [players, setPlayers] = useState(Math.max(1, variant.players.min));
   const [minutes, setMinutes] = useState(10);
-  const doses = useMemo(() => (players > 0 && minutes > 0 ? countRound(shippedGraph(), sums, players, minutes) : []), [sums, players, minutes]);
+  const doses = useMemo(
+    () => (players > 0 && minutes > 0 ? countRound(shippedGraph(), sums, players, minutes) : []),
+    [sums, players, minutes],
+  );
   const save = useMutation({
-    mutationFn: () => api<{ id: string; change: string }>('PATCH', `/variants/${variant.id}`, { declared: doses, version: variant.version }),
+    mutationFn: () =>
+      api<{ id: string; change: string }>('PATCH', `/variants/${variant.id}`, { declared: doses, version: variant.version }),
     onSuccess: ({ id, change }) => onSaved(id, change),
   });
   const add = (): void => {
@@ -69,13 +83,18 @@ export function CountRound({ variant, skills, onClose, onSaved }: { variant: Var
             <span className={panel.big}>{sums.length}</span> counted{' '}
             {sums.length > 0 && (
               <Button kind="plain" onClick={() => setSums(sums.slice(0, -1))}>
-                take back {sums[sums.length - 1]!.a} {signs[sums[sums.length - 1]!.op]} {sums[sums.length - 1]!.op === 'count' ? '' : sums[sums.length - 1]!.b}
+                take back {sums[sums.length - 1]!.a} {signs[sums[sums.length - 1]!.op]}{' '}
+                {sums[sums.length - 1]!.op === 'count' ? '' : sums[sums.length - 1]!.b}
               </Button>
             )}
           </p>
           <div className={panel.grid2}>
-            <Field label="Children at the table">{(p) => <input {...p} type="number" min={1} max={30} value={players} onChange={(e) => setPlayers(Number(e.target.value))} />}</Field>
-            <Field label="Minutes watched">{(p) => <input {...p} type="number" min={1} max={120} value={minutes} onChange={(e) => setMinutes(Number(e.target.value))} />}</Field>
+            <Field label="Children at the table">
+              {(p) => <input {...p} type="number" min={1} max={30} value={players} onChange={(e) => setPlayers(Number(e.target.value))} />}
+            </Field>
+            <Field label="Minutes watched">
+              {(p) => <input {...p} type="number" min={1} max={120} value={minutes} onChange={(e) => setMinutes(Number(e.target.value))} />}
+            </Field>
           </div>
         </div>
         <div>
@@ -83,9 +102,19 @@ export function CountRound({ variant, skills, onClose, onSaved }: { variant: Var
             <p className={panel.soft}>What was counted shows here as practice in ten minutes.</p>
           ) : (
             <>
-              <DoseBars bars={doses.slice(0, barsShown).map((d) => ({ id: d.skill, title: skills.title(d.skill), hue: skills.strandOf(d.skill)?.hue ?? 'slate', value: d.perTenMinutes, error: d.perTenMinutes / Math.sqrt(d.counted) }))} declared />
+              <DoseBars
+                bars={doses.slice(0, barsShown).map((d) => ({
+                  id: d.skill,
+                  title: skills.title(d.skill),
+                  hue: skills.strandOf(d.skill)?.hue ?? 'slate',
+                  value: d.perTenMinutes,
+                  error: d.perTenMinutes / Math.sqrt(d.counted),
+                }))}
+                declared
+              />
               <p className={`${panel.soft} ${panel.small}`}>
-                Counted at a table: {sums.length} answers of {players} in {minutes} minutes; whiskers ± √n.{sums.length < fewAnswers ? ' So few say little yet: count on.' : ''}
+                Counted at a table: {sums.length} answers of {players} in {minutes} minutes; whiskers ± √n.
+                {sums.length < fewAnswers ? ' So few say little yet: count on.' : ''}
               </p>
             </>
           )}

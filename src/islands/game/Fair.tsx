@@ -9,7 +9,13 @@ import styles from './game.module.css';
 export function Fair({ variant, seats }: { variant: VariantWire; seats: number }) {
   const fair = useQuery({
     queryKey: ['fairness', variant.id, variant.version, seats],
-    queryFn: () => api<{ fairness: Fairness | null }>('POST', '/fairness?wait=30', { mechanism: variant.mechanism, parameters: variant.parameters, seats, seed: 7 }),
+    queryFn: () =>
+      api<{ fairness: Fairness | null }>('POST', '/fairness?wait=30', {
+        mechanism: variant.mechanism,
+        parameters: variant.parameters,
+        seats,
+        seed: 7,
+      }),
     enabled: seats > 1,
   });
   if (seats < 2 || fair.error) return null;
@@ -26,7 +32,8 @@ export function Fair({ variant, seats }: { variant: VariantWire; seats: number }
             <p>
               <span className={panel.big}>{f.choiceWord}</span>
               <br />
-              choices matter: a careful player wins {percent(f.choice.mean)} ± {(f.choice.standardError * 100).toFixed(0)} of what luck leaves open
+              choices matter: a careful player wins {percent(f.choice.mean)} ± {(f.choice.standardError * 100).toFixed(0)} of what luck
+              leaves open
             </p>
             <p>
               <span className={panel.big}>
@@ -39,10 +46,13 @@ export function Fair({ variant, seats }: { variant: VariantWire; seats: number }
           </div>
           {f.handicap && (
             <p>
-              To even it, give player {f.handicap.seat + 1} {f.handicap.headStart} {f.handicap.unit}: from {percent(f.handicap.before.mean)} to {percent(f.handicap.after.mean)} of games.
+              To even it, give player {f.handicap.seat + 1} {f.handicap.headStart} {f.handicap.unit}: from {percent(f.handicap.before.mean)}{' '}
+              to {percent(f.handicap.after.mean)} of games.
             </p>
           )}
-          <p className={`${panel.soft} ${panel.small}`}>Calculated from the rules: {f.games.toLocaleString('en')} simulated games for each question.</p>
+          <p className={`${panel.soft} ${panel.small}`}>
+            Calculated from the rules: {f.games.toLocaleString('en')} simulated games for each question.
+          </p>
         </>
       )}
     </section>

@@ -28,10 +28,23 @@ export default function GameView({ id, version }: { id: string; version: string 
 
 const views = ['practises', 'bench', 'watch', 'compare'] as const;
 type View = (typeof views)[number];
-const viewWords: Record<View, string> = { practises: 'What it practises', bench: 'Bench: turn a number', watch: 'Watch one game', compare: 'Two versions side by side' };
+const viewWords: Record<View, string> = {
+  practises: 'What it practises',
+  bench: 'Bench: turn a number',
+  watch: 'Watch one game',
+  compare: 'Two versions side by side',
+};
 
 /** The four ways to look at a version. */
-function Main({ variant, others, onSaved }: { variant: VariantWire; others: readonly VariantWire[]; onSaved: (id: string, change: string) => void }) {
+function Main({
+  variant,
+  others,
+  onSaved,
+}: {
+  variant: VariantWire;
+  others: readonly VariantWire[];
+  onSaved: (id: string, change: string) => void;
+}) {
   const [view, setView] = useState<View>('practises');
   const skills = useSkills();
   const mechanism = useMechanisms()?.find((m) => m.id === variant.mechanism);
@@ -63,7 +76,10 @@ function Game({ id, version }: { id: string; version: string | null }) {
   const client = useQueryClient();
   const tell = useTell();
   const game = useQuery({ queryKey: ['game', id], queryFn: () => get<GameWire>(`/games/${id}`) });
-  const variants = useQuery({ queryKey: ['variants', id], queryFn: () => get<Page<VariantWire>>(`/variants?game=${id}&limit=1000&retired=true`) });
+  const variants = useQuery({
+    queryKey: ['variants', id],
+    queryFn: () => get<Page<VariantWire>>(`/variants?game=${id}&limit=1000&retired=true`),
+  });
   const bins = useQuery({ queryKey: ['bins'], queryFn: () => get<Page<{ id: string; title: string }>>('/bins?limit=1000') });
   const kinds = useQuery({ queryKey: ['kinds'], queryFn: () => get<Page<KindWire>>('/kinds?limit=5000') });
   const [chosen, setChosen] = useState<string | null>(version);
@@ -92,7 +108,9 @@ function Game({ id, version }: { id: string; version: string | null }) {
         {g.retired && <span className={styles.away}>put away</span>}
         <span className={panel.soft}>{[binTitle, sourceWords[g.source], g.condition, g.notes].filter(Boolean).join(' · ')}</span>
         <span className={panel.spring} />
-        <Button onClick={() => change.mutate(`/games/${id}/${g.retired ? 'restore' : 'retire'}`)}>{g.retired ? 'Bring back' : 'Put away'}</Button>
+        <Button onClick={() => change.mutate(`/games/${id}/${g.retired ? 'restore' : 'retire'}`)}>
+          {g.retired ? 'Bring back' : 'Put away'}
+        </Button>
         <Button onClick={() => setEditing('game')}>Change</Button>
         <Button kind="main" onClick={() => setEditing('new')}>
           Add a version
@@ -107,7 +125,10 @@ function Game({ id, version }: { id: string; version: string | null }) {
       </div>
       {!variant ? (
         <Empty title="No version yet">
-          <p>A version holds the numbers and rules that are really played. Add one, and the game is played some thousand times to see what it practises.</p>
+          <p>
+            A version holds the numbers and rules that are really played. Add one, and the game is played some thousand times to see what it
+            practises.
+          </p>
           <Button kind="main" onClick={() => setEditing('new')}>
             Add a version
           </Button>
@@ -123,7 +144,9 @@ function Game({ id, version }: { id: string; version: string | null }) {
                   {variant.ages[0]}–{variant.ages[1]}
                 </dd>
                 <dt>Players</dt>
-                <dd>{variant.players.min === variant.players.max ? variant.players.min : `${variant.players.min}–${variant.players.max}`}</dd>
+                <dd>
+                  {variant.players.min === variant.players.max ? variant.players.min : `${variant.players.min}–${variant.players.max}`}
+                </dd>
                 <dt>Given time</dt>
                 <dd>{variant.minutes} min</dd>
                 <dt>Helper</dt>
@@ -145,7 +168,8 @@ function Game({ id, version }: { id: string; version: string | null }) {
               <ul className={styles.things}>
                 {variant.materials.map((m) => {
                   const kind = kinds.data?.items.find((k) => k.id === m.kind);
-                  const state = !kind || kind.plentiful || kind.quantity >= m.quantity ? 'there' : kind.quantity === 0 ? 'missing' : 'short';
+                  const state =
+                    !kind || kind.plentiful || kind.quantity >= m.quantity ? 'there' : kind.quantity === 0 ? 'missing' : 'short';
                   return (
                     <li key={m.kind}>
                       <Light state={state} /> {m.quantity} × {(kind?.title ?? m.kind).toLowerCase()}
@@ -186,11 +210,16 @@ function Game({ id, version }: { id: string; version: string | null }) {
               </section>
             )}
           </aside>
-          <Main key={variant.id} variant={variant} others={inUse} onSaved={(saved, c) => {
+          <Main
+            key={variant.id}
+            variant={variant}
+            others={inUse}
+            onSaved={(saved, c) => {
               setChosen(saved);
               refresh();
               tellUndo('Saved.', c);
-            }} />
+            }}
+          />
         </div>
       )}
       {editing === 'game' && (

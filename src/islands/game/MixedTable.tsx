@@ -18,7 +18,13 @@ export function MixedTable({ variant, others }: { variant: VariantWire; others: 
   const same = others.filter((v) => v.mechanism === variant.mechanism);
   const [seats, setSeats] = useState<readonly string[]>([variant.id, same.find((v) => v.id !== variant.id)?.id ?? variant.id]);
   const ask = useMutation({
-    mutationFn: () => api<{ fairness: Fairness | null }>('POST', '/fairness?wait=30', { mechanism: variant.mechanism, parameters: {}, seats: seats.map((id) => ({ parameters: same.find((v) => v.id === id)!.parameters })), seed: 7 }),
+    mutationFn: () =>
+      api<{ fairness: Fairness | null }>('POST', '/fairness?wait=30', {
+        mechanism: variant.mechanism,
+        parameters: {},
+        seats: seats.map((id) => ({ parameters: same.find((v) => v.id === id)!.parameters })),
+        seed: 7,
+      }),
   });
   if (same.length < 2 || variant.players.max < 2) return null;
   const f = ask.data?.fairness;
@@ -42,7 +48,9 @@ export function MixedTable({ variant, others }: { variant: VariantWire; others: 
         </p>
       ))}
       <div className={panel.row}>
-        {seats.length < Math.min(mostPlayers, variant.players.max) && <Button onClick={() => setSeats([...seats, variant.id])}>One more</Button>}
+        {seats.length < Math.min(mostPlayers, variant.players.max) && (
+          <Button onClick={() => setSeats([...seats, variant.id])}>One more</Button>
+        )}
         {seats.length > 2 && <Button onClick={() => setSeats(seats.slice(0, -1))}>One fewer</Button>}
         <Button onClick={() => ask.mutate()} disabled={ask.isPending}>
           {ask.isPending ? 'Playing …' : 'Who would win?'}
@@ -52,15 +60,30 @@ export function MixedTable({ variant, others }: { variant: VariantWire; others: 
       {ask.data && !f && <p>Nobody plays against another here.</p>}
       {f && (
         <>
-          <ShareBar label="Chance to win" shares={f.wins.map((w, i) => ({ title: `player ${i + 1}`, share: w.mean, error: w.standardError, fill: fills[i % fills.length]! }))} />
+          <ShareBar
+            label="Chance to win"
+            shares={f.wins.map((w, i) => ({
+              title: `player ${i + 1}`,
+              share: w.mean,
+              error: w.standardError,
+              fill: fills[i % fills.length]!,
+            }))}
+          />
           {f.handicap ? (
             <p>
-              To even it, give player {f.handicap.seat + 1} {f.handicap.headStart} {f.handicap.unit}: from {percent(f.handicap.before.mean)} to {percent(f.handicap.after.mean)} ± {(f.handicap.after.standardError * 100).toFixed(0)} of games.
+              To even it, give player {f.handicap.seat + 1} {f.handicap.headStart} {f.handicap.unit}: from {percent(f.handicap.before.mean)}{' '}
+              to {percent(f.handicap.after.mean)} ± {(f.handicap.after.standardError * 100).toFixed(0)} of games.
             </p>
           ) : (
-            <p>{even ? 'A fair chance for everyone as it is.' : 'No head start evens this table; play together, or let the stronger take the harder version.'}</p>
+            <p>
+              {even
+                ? 'A fair chance for everyone as it is.'
+                : 'No head start evens this table; play together, or let the stronger take the harder version.'}
+            </p>
           )}
-          <p className={`${panel.soft} ${panel.small}`}>Calculated from the rules: {f.games.toLocaleString('en')} simulated games for each question.</p>
+          <p className={`${panel.soft} ${panel.small}`}>
+            Calculated from the rules: {f.games.toLocaleString('en')} simulated games for each question.
+          </p>
         </>
       )}
     </section>

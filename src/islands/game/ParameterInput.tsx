@@ -11,15 +11,35 @@ export interface ParameterField {
 }
 
 /** One parameter as its schema asks for it: a tick, a choice, some of many, pairs of numbers, or a number. */
-export function ParameterInput({ props, schema, value, onChange }: { props: { id: string }; schema: ParameterField; value: unknown; onChange: (value: unknown) => void }) {
-  if (schema.type === 'boolean') return <input {...props} type="checkbox" checked={value === true} onChange={(e) => onChange(e.target.checked)} />;
+export function ParameterInput({
+  props,
+  schema,
+  value,
+  onChange,
+}: {
+  props: { id: string };
+  schema: ParameterField;
+  value: unknown;
+  onChange: (value: unknown) => void;
+}) {
+  if (schema.type === 'boolean')
+    return <input {...props} type="checkbox" checked={value === true} onChange={(e) => onChange(e.target.checked)} />;
   if (schema.type === 'array' && schema.items?.enum) {
     const chosen = (value as (string | number)[] | undefined) ?? [];
     return (
       <span className={panel.row}>
         {schema.items.enum.map((o) => (
           <label key={o}>
-            <input type="checkbox" checked={chosen.includes(o)} onChange={(e) => onChange(e.target.checked ? schema.items!.enum!.filter((x) => x === o || chosen.includes(x)) : chosen.filter((x) => x !== o))} /> {valueWords(o)}
+            <input
+              type="checkbox"
+              checked={chosen.includes(o)}
+              onChange={(e) =>
+                onChange(
+                  e.target.checked ? schema.items!.enum!.filter((x) => x === o || chosen.includes(x)) : chosen.filter((x) => x !== o),
+                )
+              }
+            />{' '}
+            {valueWords(o)}
           </label>
         ))}
       </span>
@@ -69,5 +89,14 @@ export function ParameterInput({ props, schema, value, onChange }: { props: { id
         ))}
       </select>
     );
-  return <input {...props} type="number" min={schema.minimum} max={schema.maximum} value={Number(value)} onChange={(e) => onChange(Number(e.target.value))} />;
+  return (
+    <input
+      {...props}
+      type="number"
+      min={schema.minimum}
+      max={schema.maximum}
+      value={Number(value)}
+      onChange={(e) => onChange(Number(e.target.value))}
+    />
+  );
 }

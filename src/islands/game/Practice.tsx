@@ -30,7 +30,15 @@ const finer = { length: 0.003, share: 0.002 };
 const leastShare = 0.005;
 
 /** What one version practises at a table of so many: every number with its error and how it was made. */
-export function Practice({ variant, others, onSaved }: { variant: VariantWire; others: readonly VariantWire[]; onSaved: (id: string, change: string) => void }) {
+export function Practice({
+  variant,
+  others,
+  onSaved,
+}: {
+  variant: VariantWire;
+  others: readonly VariantWire[];
+  onSaved: (id: string, change: string) => void;
+}) {
   const skills = useSkills();
   const client = useQueryClient();
   const tell = useTell();
@@ -39,7 +47,10 @@ export function Practice({ variant, others, onSaved }: { variant: VariantWire; o
   const [running, setRunning] = useState<number | null>(null);
   const [sharper, setSharper] = useState<{ games: number; mean: number; error: number } | null>(null);
   const stopper = useRef<AbortController | null>(null);
-  const profile = useQuery({ queryKey: ['profile', variant.id, variant.version, seats], queryFn: () => get<ProfileWire>(`/variants/${variant.id}/profile?seats=${seats}&minutes=${slotMinutes}`) });
+  const profile = useQuery({
+    queryKey: ['profile', variant.id, variant.version, seats],
+    queryFn: () => get<ProfileWire>(`/variants/${variant.id}/profile?seats=${seats}&minutes=${slotMinutes}`),
+  });
   if (profile.error) return <Failure message={messageOf(profile.error)} />;
   if (!profile.data || !skills) return <Loading what="Playing it some thousand times …" />;
   const p = profile.data;
@@ -58,7 +69,10 @@ export function Practice({ variant, others, onSaved }: { variant: VariantWire; o
     return (
       <section className={panel.sheet}>
         <h2>Nobody has said yet what it practises</h2>
-        <p>Choose how it plays under “Change version”, and it is played by the machine. Or name the skills there yourself, or count one round at a real table.</p>
+        <p>
+          Choose how it plays under “Change version”, and it is played by the machine. Or name the skills there yourself, or count one round
+          at a real table.
+        </p>
         <Button onClick={() => setCounting(true)}>Count one round</Button>
         {countDialog}
       </section>
@@ -66,14 +80,26 @@ export function Practice({ variant, others, onSaved }: { variant: VariantWire; o
   const bars = p.doses
     .filter((d) => d.perTenMinutes >= 0.3)
     .slice(0, barsShown)
-    .map((d) => ({ id: d.skill, title: skills.title(d.skill), hue: skills.strandOf(d.skill)?.hue ?? 'slate', value: d.perTenMinutes, error: d.standardError }));
+    .map((d) => ({
+      id: d.skill,
+      title: skills.title(d.skill),
+      hue: skills.strandOf(d.skill)?.hue ?? 'slate',
+      value: d.perTenMinutes,
+      error: d.standardError,
+    }));
 
   async function sharpen(): Promise<void> {
     stopper.current = new AbortController();
     setRunning(0);
     try {
-      const started = await api<{ job?: string; games?: number; turns?: { mean: number; standardError: number } }>('POST', '/simulations?wait=0', { mechanism: variant.mechanism, parameters: variant.parameters, seats, seed: 7, precision: finer });
-      const result = started.job ? await follow<{ games: number; turns: { mean: number; standardError: number } }>(started.job, setRunning, stopper.current.signal) : { games: started.games!, turns: started.turns! };
+      const started = await api<{ job?: string; games?: number; turns?: { mean: number; standardError: number } }>(
+        'POST',
+        '/simulations?wait=0',
+        { mechanism: variant.mechanism, parameters: variant.parameters, seats, seed: 7, precision: finer },
+      );
+      const result = started.job
+        ? await follow<{ games: number; turns: { mean: number; standardError: number } }>(started.job, setRunning, stopper.current.signal)
+        : { games: started.games!, turns: started.turns! };
       setSharper({ games: result.games, mean: result.turns.mean, error: result.turns.standardError });
       void client.invalidateQueries({ queryKey: ['profile', variant.id] });
     } catch (error) {
@@ -90,11 +116,13 @@ export function Practice({ variant, others, onSaved }: { variant: VariantWire; o
           <h2>What each child practises in ten minutes</h2>
           {variant.players.max > variant.players.min && (
             <div className={styles.seats} role="group" aria-label="Players">
-              {Array.from({ length: Math.min(6, variant.players.max) - variant.players.min + 1 }, (_, i) => variant.players.min + i).map((n) => (
-                <button key={n} type="button" aria-pressed={n === seats} onClick={() => setSeats(n)}>
-                  {n}
-                </button>
-              ))}
+              {Array.from({ length: Math.min(6, variant.players.max) - variant.players.min + 1 }, (_, i) => variant.players.min + i).map(
+                (n) => (
+                  <button key={n} type="button" aria-pressed={n === seats} onClick={() => setSeats(n)}>
+                    {n}
+                  </button>
+                ),
+              )}
             </div>
           )}
         </div>
@@ -109,7 +137,16 @@ export function Practice({ variant, others, onSaved }: { variant: VariantWire; o
         {p.source === 'calculated' && variant.declared.length > 0 && (
           <>
             <h3>{variant.declared.some((d) => d.counted) ? 'Counted at your table' : 'In your own word'}</h3>
-            <DoseBars bars={variant.declared.slice(0, barsShown).map((d) => ({ id: d.skill, title: skills.title(d.skill), hue: skills.strandOf(d.skill)?.hue ?? 'slate', value: d.perTenMinutes, error: d.counted ? d.perTenMinutes / Math.sqrt(d.counted) : null }))} declared />
+            <DoseBars
+              bars={variant.declared.slice(0, barsShown).map((d) => ({
+                id: d.skill,
+                title: skills.title(d.skill),
+                hue: skills.strandOf(d.skill)?.hue ?? 'slate',
+                value: d.perTenMinutes,
+                error: d.counted ? d.perTenMinutes / Math.sqrt(d.counted) : null,
+              }))}
+              declared
+            />
           </>
         )}
         <Button onClick={() => setCounting(true)}>Count one round</Button>
@@ -126,29 +163,50 @@ export function Practice({ variant, others, onSaved }: { variant: VariantWire; o
             </p>
             <LengthChart histogram={p.minuteHistogram ?? []} slot={slotMinutes} />
             <p className={`${panel.soft} ${panel.small}`}>
-              Four of five games take {Math.round(p.minutes['0.1']!)} to {Math.round(p.minutes['0.9']!)} minutes; mean {p.minutes['mean']!.toFixed(1)} ± {p.minutes['standardError']!.toFixed(2)}, {p.turns!.mean.toFixed(1)} ± {p.turns!.standardError.toFixed(2)} turns. Seconds per answer are common practice; n = {p.games.toLocaleString('en')}. With laying out and putting away about {Math.round(p.minutes['0.5']! + aroundMinutes(DEFAULT_TIME, false))} minutes of the round, {Math.round(p.minutes['0.5']! + aroundMinutes(DEFAULT_TIME, true))} when the game is new.
+              Four of five games take {Math.round(p.minutes['0.1']!)} to {Math.round(p.minutes['0.9']!)} minutes; mean{' '}
+              {p.minutes['mean']!.toFixed(1)} ± {p.minutes['standardError']!.toFixed(2)}, {p.turns!.mean.toFixed(1)} ±{' '}
+              {p.turns!.standardError.toFixed(2)} turns. Seconds per answer are common practice; n = {p.games.toLocaleString('en')}. With
+              laying out and putting away about {Math.round(p.minutes['0.5']! + aroundMinutes(DEFAULT_TIME, false))} minutes of the round,{' '}
+              {Math.round(p.minutes['0.5']! + aroundMinutes(DEFAULT_TIME, true))} when the game is new.
             </p>
           </section>
           {factGrids(p.items).map(({ op, cells }) => (
             <section key={op} className={panel.sheet}>
-              <h2>
-                Facts met, {operationWords[op as Operation] ?? op}: first number across, second upward
-              </h2>
+              <h2>Facts met, {operationWords[op as Operation] ?? op}: first number across, second upward</h2>
               <FactGrid cells={cells} sign={signs[op] ?? op} />
               <p className={`${panel.soft} ${panel.small}`}>
-                {cells.length} different facts in {p.games.toLocaleString('en')} games. Indigo crosses a ten{op === 'add' || op === 'subtract' ? `: ${((p.shares?.['crossing']?.mean ?? 0) * 100).toFixed(0)} ± ${((p.shares?.['crossing']?.standardError ?? 0) * 100).toFixed(1)} % of all practice` : ''}.
+                {cells.length} different facts in {p.games.toLocaleString('en')} games. Indigo crosses a ten
+                {op === 'add' || op === 'subtract'
+                  ? `: ${((p.shares?.['crossing']?.mean ?? 0) * 100).toFixed(0)} ± ${((p.shares?.['crossing']?.standardError ?? 0) * 100).toFixed(1)} % of all practice`
+                  : ''}
+                .
               </p>
             </section>
           ))}
           <section className={panel.sheet}>
             <h2>What the practice is made of</h2>
-            <ShareBar label="Balance of operations" shares={operations.filter((op) => (p.shares?.[op]?.mean ?? 0) >= leastShare).map((op) => ({ title: operationWords[op], share: p.shares![op]!.mean, error: p.shares![op]!.standardError, fill: `var(--strand-${operationHue(op)})` }))} />
+            <ShareBar
+              label="Balance of operations"
+              shares={operations
+                .filter((op) => (p.shares?.[op]?.mean ?? 0) >= leastShare)
+                .map((op) => ({
+                  title: operationWords[op],
+                  share: p.shares![op]!.mean,
+                  error: p.shares![op]!.standardError,
+                  fill: `var(--strand-${operationHue(op)})`,
+                }))}
+            />
             <h2 className={styles.second}>Where the minutes go</h2>
             <ShareBar
               label="Minutes"
               shares={[
                 { title: 'own turn', share: 1 - (p.waitingShare ?? 0), error: null, fill: 'var(--teal)' },
-                { title: 'waiting for others', share: p.waitingShare ?? 0, error: p.measureErrors?.['waitingShare'] ?? null, fill: 'var(--lamp)' },
+                {
+                  title: 'waiting for others',
+                  share: p.waitingShare ?? 0,
+                  error: p.measureErrors?.['waitingShare'] ?? null,
+                  fill: 'var(--lamp)',
+                },
               ]}
             />
             <div className={styles.numbers}>

@@ -14,12 +14,28 @@ const skillsShown = 7;
 const slotMinutes = 15;
 
 /** Two versions side by side: numbers that moved, doses, length, facts. */
-export function SideBySide({ before, after, names, skills }: { before: SimulationResult | null; after: SimulationResult | null; names: readonly [string, string]; skills: Skills }) {
+export function SideBySide({
+  before,
+  after,
+  names,
+  skills,
+}: {
+  before: SimulationResult | null;
+  after: SimulationResult | null;
+  names: readonly [string, string];
+  skills: Skills;
+}) {
   const rows = measureRows(before, after);
   const old = before ? meanDoses(before) : new Map<string, { mean: number }>();
   const now = after ? meanDoses(after) : new Map<string, { mean: number }>();
   const pairs = [...new Set([...old.keys(), ...now.keys()])]
-    .map((id) => ({ id, title: skills.title(id), hue: skills.strandOf(id)?.hue ?? 'slate', before: old.get(id)?.mean ?? 0, after: now.get(id)?.mean ?? 0 }))
+    .map((id) => ({
+      id,
+      title: skills.title(id),
+      hue: skills.strandOf(id)?.hue ?? 'slate',
+      before: old.get(id)?.mean ?? 0,
+      after: now.get(id)?.mean ?? 0,
+    }))
     .sort((x, y) => Math.max(y.before, y.after) - Math.max(x.before, x.after))
     .slice(0, skillsShown);
   return (
@@ -42,12 +58,17 @@ export function SideBySide({ before, after, names, skills }: { before: Simulatio
           </tbody>
         </table>
         <p className={`${panel.soft} ${panel.small}`}>
-          Calculated from the rules: {before?.games.toLocaleString('en') ?? '…'} and {after?.games.toLocaleString('en') ?? '…'} simulated games; ± one standard error. Bold where the two differ by more than chance.
+          Calculated from the rules: {before?.games.toLocaleString('en') ?? '…'} and {after?.games.toLocaleString('en') ?? '…'} simulated
+          games; ± one standard error. Bold where the two differ by more than chance.
         </p>
       </section>
       <section className={panel.sheet}>
         <h2>What each child practises in ten minutes</h2>
-        {pairs.length > 0 ? <DosePairs pairs={pairs} names={names} /> : <p className={panel.soft}>No skill of the list is met; the table beside says what is done instead.</p>}
+        {pairs.length > 0 ? (
+          <DosePairs pairs={pairs} names={names} />
+        ) : (
+          <p className={panel.soft}>No skill of the list is met; the table beside says what is done instead.</p>
+        )}
         <h2 className={styles.second}>How long it lasts</h2>
         <LengthPair before={before?.minuteHistogram ?? []} after={after?.minuteHistogram ?? []} slot={slotMinutes} names={names} />
       </section>
@@ -69,7 +90,8 @@ export function SideBySide({ before, after, names, skills }: { before: Simulatio
 function Row({ row }: { row: MeasureRow }) {
   const moved = differs(row);
   const cell = (e: MeasureRow['before']) => (e ? `${e.mean.toFixed(e.mean >= 100 ? 0 : 1)}${row.unit ? ` ${row.unit}` : ''}` : '…');
-  const error = (e: MeasureRow['before']) => (e && e.standardError > 0 ? ` ± ${Number(e.standardError.toPrecision(e.standardError < 0.1 ? 1 : 2))}` : '');
+  const error = (e: MeasureRow['before']) =>
+    e && e.standardError > 0 ? ` ± ${Number(e.standardError.toPrecision(e.standardError < 0.1 ? 1 : 2))}` : '';
   const up = row.before && row.after && row.after.mean > row.before.mean;
   return (
     <tr className={moved ? styles.moved : ''}>

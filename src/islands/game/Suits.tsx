@@ -30,7 +30,10 @@ function verdict(s: SuitsWire): string {
 
 /** How the version would go for each learner today: in the order of their names, never a ranking. */
 export function Suits({ variant }: { variant: VariantWire }) {
-  const suits = useQuery({ queryKey: ['suits', variant.id, variant.version], queryFn: () => get<Page<SuitsWire>>(`/variants/${variant.id}/suits`) });
+  const suits = useQuery({
+    queryKey: ['suits', variant.id, variant.version],
+    queryFn: () => get<Page<SuitsWire>>(`/variants/${variant.id}/suits`),
+  });
   if (!suits.data || suits.data.items.length === 0) return null;
   return (
     <section className={`${panel.sheet} ${styles.wide}`}>
@@ -50,7 +53,12 @@ export function Suits({ variant }: { variant: VariantWire }) {
                 <a href={link(`/learners/${s.learner}`)}>{s.nickname}</a>
               </th>
               <td>
-                <svg viewBox={`0 0 ${width} 20`} className={styles.scale} role="img" aria-label={`about ${Math.round(s.success * 10)} of 10, between ${Math.round(s.low * 10)} and ${Math.round(s.high * 10)}`}>
+                <svg
+                  viewBox={`0 0 ${width} 20`}
+                  className={styles.scale}
+                  role="img"
+                  aria-label={`about ${Math.round(s.success * 10)} of 10, between ${Math.round(s.low * 10)} and ${Math.round(s.high * 10)}`}
+                >
                   <rect x={x(band[0])} y={3} width={x(band[1] - band[0])} height={14} className={styles.band} />
                   <line x1={0} x2={width} y1={17} y2={17} className={styles.rule} />
                   <line x1={x(s.low)} x2={x(s.high)} y1={10} y2={10} className={styles.range} />
@@ -63,7 +71,10 @@ export function Suits({ variant }: { variant: VariantWire }) {
           ))}
         </tbody>
       </table>
-      <p className={`${panel.soft} ${panel.small}`}>Calculated: what it practises, weighed by each learner’s map of today; the line spans the map’s 80 % intervals. The shaded part is 7 to 9 of 10, common practice.</p>
+      <p className={`${panel.soft} ${panel.small}`}>
+        Calculated: what it practises, weighed by each learner’s map of today; the line spans the map’s 80 % intervals. The shaded part is 7
+        to 9 of 10, common practice.
+      </p>
     </section>
   );
 }

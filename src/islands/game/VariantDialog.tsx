@@ -15,7 +15,19 @@ import { ParameterInput } from './ParameterInput';
 import { useMechanisms } from './useMechanism';
 
 /** Add or change a version: how it plays with which numbers, or the owner's own word. */
-export function VariantDialog({ game, variant, kinds, onClose, onSaved }: { game: GameWire; variant: VariantWire | null; kinds: readonly KindWire[]; onClose: () => void; onSaved: (id: string, change: string) => void }) {
+export function VariantDialog({
+  game,
+  variant,
+  kinds,
+  onClose,
+  onSaved,
+}: {
+  game: GameWire;
+  variant: VariantWire | null;
+  kinds: readonly KindWire[];
+  onClose: () => void;
+  onSaved: (id: string, change: string) => void;
+}) {
   const skills = useSkills();
   const mechanisms = useMechanisms();
   const [title, setTitle] = useState(variant?.title ?? '');
@@ -32,15 +44,34 @@ export function VariantDialog({ game, variant, kinds, onClose, onSaved }: { game
   const [key] = useState(writeKey);
   const save = useMutation({
     mutationFn: () => {
-      const body = { title, mechanism: mechanism || null, parameters: mechanism ? parameters : {}, ages, players, minutes, helper, preparationMinutes: preparation, declared, ...(materials.length > 0 || variant ? { materials } : {}) };
-      return variant ? api<{ id: string; change: string }>('PATCH', `/variants/${variant.id}`, { ...body, version: variant.version }) : api<{ id: string; change: string }>('POST', '/variants', { ...body, game: game.id }, key);
+      const body = {
+        title,
+        mechanism: mechanism || null,
+        parameters: mechanism ? parameters : {},
+        ages,
+        players,
+        minutes,
+        helper,
+        preparationMinutes: preparation,
+        declared,
+        ...(materials.length > 0 || variant ? { materials } : {}),
+      };
+      return variant
+        ? api<{ id: string; change: string }>('PATCH', `/variants/${variant.id}`, { ...body, version: variant.version })
+        : api<{ id: string; change: string }>('POST', '/variants', { ...body, game: game.id }, key);
     },
     onSuccess: ({ id, change }) => onSaved(id, change),
   });
   const problem = save.error instanceof ApiError ? save.error.problem : null;
   const family = mechanisms?.find((m) => m.id === mechanism);
   const errorAt = (field: string): string | null => (problem?.field === field ? problem.message : null);
-  const shownAtField = ['title', 'ages', 'players', 'players.max', ...Object.keys(family?.parametersSchema.properties ?? {}).map((k) => `parameters.${k}`)];
+  const shownAtField = [
+    'title',
+    'ages',
+    'players',
+    'players.max',
+    ...Object.keys(family?.parametersSchema.properties ?? {}).map((k) => `parameters.${k}`),
+  ];
   const number = (text: string): number => Number(text.replace(',', '.'));
   return (
     <Dialog title={variant ? `Change ${game.title}, ${variant.title}` : `A new version of ${game.title}`} onClose={onClose} wide>
@@ -66,7 +97,10 @@ export function VariantDialog({ game, variant, kinds, onClose, onSaved }: { game
             <Field label="Name of the version" error={errorAt('title')}>
               {(p) => <input {...p} value={title} onChange={(e) => setTitle(e.target.value)} required />}
             </Field>
-            <Field label="How it plays" hint={family ? family.words[0] : 'Choose one and the machine plays it; or leave it and name the skills below.'}>
+            <Field
+              label="How it plays"
+              hint={family ? family.words[0] : 'Choose one and the machine plays it; or leave it and name the skills below.'}
+            >
               {(p) => (
                 <select
                   {...p}
@@ -90,19 +124,70 @@ export function VariantDialog({ game, variant, kinds, onClose, onSaved }: { game
             </p>
             <div className={panel.grid2}>
               <Field label="Ages from" error={errorAt('ages')}>
-                {(p) => <input {...p} type="number" min={2} max={18} value={ages[0]} onChange={(e) => setAges([number(e.target.value), ages[1]])} />}
+                {(p) => (
+                  <input
+                    {...p}
+                    type="number"
+                    min={2}
+                    max={18}
+                    value={ages[0]}
+                    onChange={(e) => setAges([number(e.target.value), ages[1]])}
+                  />
+                )}
               </Field>
-              <Field label="to">{(p) => <input {...p} type="number" min={2} max={18} value={ages[1]} onChange={(e) => setAges([ages[0], number(e.target.value)])} />}</Field>
+              <Field label="to">
+                {(p) => (
+                  <input
+                    {...p}
+                    type="number"
+                    min={2}
+                    max={18}
+                    value={ages[1]}
+                    onChange={(e) => setAges([ages[0], number(e.target.value)])}
+                  />
+                )}
+              </Field>
               <Field label="Players from" error={errorAt('players')}>
-                {(p) => <input {...p} type="number" min={1} max={30} value={players.min} onChange={(e) => setPlayers({ ...players, min: number(e.target.value) })} />}
+                {(p) => (
+                  <input
+                    {...p}
+                    type="number"
+                    min={1}
+                    max={30}
+                    value={players.min}
+                    onChange={(e) => setPlayers({ ...players, min: number(e.target.value) })}
+                  />
+                )}
               </Field>
               <Field label="to" error={errorAt('players.max')}>
-                {(p) => <input {...p} type="number" min={1} max={30} value={players.max} onChange={(e) => setPlayers({ ...players, max: number(e.target.value) })} />}
+                {(p) => (
+                  <input
+                    {...p}
+                    type="number"
+                    min={1}
+                    max={30}
+                    value={players.max}
+                    onChange={(e) => setPlayers({ ...players, max: number(e.target.value) })}
+                  />
+                )}
               </Field>
               <Field label="Minutes" error={errorAt('minutes')}>
-                {(p) => <input {...p} type="number" min={1} max={240} value={minutes} onChange={(e) => setMinutes(number(e.target.value))} />}
+                {(p) => (
+                  <input {...p} type="number" min={1} max={240} value={minutes} onChange={(e) => setMinutes(number(e.target.value))} />
+                )}
               </Field>
-              <Field label="Getting ready, minutes">{(p) => <input {...p} type="number" min={0} max={1000} value={preparation} onChange={(e) => setPreparation(number(e.target.value))} />}</Field>
+              <Field label="Getting ready, minutes">
+                {(p) => (
+                  <input
+                    {...p}
+                    type="number"
+                    min={0}
+                    max={1000}
+                    value={preparation}
+                    onChange={(e) => setPreparation(number(e.target.value))}
+                  />
+                )}
+              </Field>
             </div>
             <Field label="Helper">
               {(p) => (
@@ -117,14 +202,28 @@ export function VariantDialog({ game, variant, kinds, onClose, onSaved }: { game
               <legend>Things for one table</legend>
               {materials.map((m, i) => (
                 <div key={m.kind} className={panel.row}>
-                  <input type="number" min={1} max={1000} aria-label={`How many ${m.kind}`} value={m.quantity} onChange={(e) => setMaterials(materials.map((x, j) => (j === i ? { ...x, quantity: number(e.target.value) } : x)))} />
+                  <input
+                    type="number"
+                    min={1}
+                    max={1000}
+                    aria-label={`How many ${m.kind}`}
+                    value={m.quantity}
+                    onChange={(e) => setMaterials(materials.map((x, j) => (j === i ? { ...x, quantity: number(e.target.value) } : x)))}
+                  />
                   <span>{kinds.find((k) => k.id === m.kind)?.title ?? m.kind}</span>
                   <Button kind="plain" onClick={() => setMaterials(materials.filter((_, j) => j !== i))}>
                     remove
                   </Button>
                 </div>
               ))}
-              <select aria-label="Add a material" value="" onChange={(e) => e.target.value && setMaterials([...materials.filter((m) => m.kind !== e.target.value), { kind: e.target.value, quantity: 1 }])}>
+              <select
+                aria-label="Add a material"
+                value=""
+                onChange={(e) =>
+                  e.target.value &&
+                  setMaterials([...materials.filter((m) => m.kind !== e.target.value), { kind: e.target.value, quantity: 1 }])
+                }
+              >
                 <option value="">add …</option>
                 {kinds.map((k) => (
                   <option key={k.id} value={k.id}>
@@ -140,36 +239,57 @@ export function VariantDialog({ game, variant, kinds, onClose, onSaved }: { game
                 <legend>Its numbers and rules</legend>
                 {Object.entries(family.parametersSchema.properties).map(([name, schema]) => (
                   <Field key={name} label={schema.title ?? name} error={errorAt(`parameters.${name}`)}>
-                    {(p) => <ParameterInput props={p} schema={schema} value={parameters[name] ?? family.example[name]} onChange={(value) => setParameters({ ...parameters, [name]: value })} />}
+                    {(p) => (
+                      <ParameterInput
+                        props={p}
+                        schema={schema}
+                        value={parameters[name] ?? family.example[name]}
+                        onChange={(value) => setParameters({ ...parameters, [name]: value })}
+                      />
+                    )}
                   </Field>
                 ))}
               </fieldset>
             )}
-              <fieldset className={styles.fieldset}>
-                <legend>{family ? 'Your own word beside it' : 'What it practises, in your own word'}</legend>
-                {declared.map((d, i) => (
-                  <div key={d.skill} className={panel.row}>
-                    <input type="number" min={1} max={200} aria-label={`Chances for ${skills?.title(d.skill)}`} value={d.perTenMinutes} onChange={(e) => setDeclared(declared.map((x, j) => (j === i ? { ...x, perTenMinutes: number(e.target.value) } : x)))} />
-                    <span>{skills?.title(d.skill)}</span>
-                    <Button kind="plain" onClick={() => setDeclared(declared.filter((_, j) => j !== i))}>
-                      remove
-                    </Button>
-                  </div>
+            <fieldset className={styles.fieldset}>
+              <legend>{family ? 'Your own word beside it' : 'What it practises, in your own word'}</legend>
+              {declared.map((d, i) => (
+                <div key={d.skill} className={panel.row}>
+                  <input
+                    type="number"
+                    min={1}
+                    max={200}
+                    aria-label={`Chances for ${skills?.title(d.skill)}`}
+                    value={d.perTenMinutes}
+                    onChange={(e) => setDeclared(declared.map((x, j) => (j === i ? { ...x, perTenMinutes: number(e.target.value) } : x)))}
+                  />
+                  <span>{skills?.title(d.skill)}</span>
+                  <Button kind="plain" onClick={() => setDeclared(declared.filter((_, j) => j !== i))}>
+                    remove
+                  </Button>
+                </div>
+              ))}
+              <select
+                aria-label="Add a skill"
+                value=""
+                onChange={(e) =>
+                  e.target.value &&
+                  setDeclared([...declared.filter((d) => d.skill !== e.target.value), { skill: e.target.value, perTenMinutes: 10 }])
+                }
+              >
+                <option value="">add a skill …</option>
+                {skills?.strands.map((s) => (
+                  <optgroup key={s.id} label={s.title}>
+                    {s.skills.map((id) => (
+                      <option key={id} value={id}>
+                        {skills.title(id)}
+                      </option>
+                    ))}
+                  </optgroup>
                 ))}
-                <select aria-label="Add a skill" value="" onChange={(e) => e.target.value && setDeclared([...declared.filter((d) => d.skill !== e.target.value), { skill: e.target.value, perTenMinutes: 10 }])}>
-                  <option value="">add a skill …</option>
-                  {skills?.strands.map((s) => (
-                    <optgroup key={s.id} label={s.title}>
-                      {s.skills.map((id) => (
-                        <option key={id} value={id}>
-                          {skills.title(id)}
-                        </option>
-                      ))}
-                    </optgroup>
-                  ))}
-                </select>
-                <p className={`${panel.soft} ${panel.small}`}>Chances for one child in ten minutes; shown as the owner’s word.</p>
-              </fieldset>
+              </select>
+              <p className={`${panel.soft} ${panel.small}`}>Chances for one child in ten minutes; shown as the owner’s word.</p>
+            </fieldset>
           </div>
         </div>
         {save.error && !shownAtField.includes(problem?.field ?? '') && <p className={panel.bad}>{messageOf(save.error)}</p>}

@@ -72,7 +72,8 @@ export function Watch({ variant, mechanism }: { variant: VariantWire; mechanism:
           </Button>
         </div>
         <p className={panel.soft} aria-live="polite">
-          Turn {shown + 1} of {turns.length} · simulated game {game} of {seats} typical {seats === 1 ? 'player' : 'players'}, about {s.minutes.toFixed(0)} minutes at a table. Arrow keys step.
+          Turn {shown + 1} of {turns.length} · simulated game {game} of {seats} typical {seats === 1 ? 'player' : 'players'}, about{' '}
+          {s.minutes.toFixed(0)} minutes at a table. Arrow keys step.
         </p>
         <ol ref={list} className={styles.story} tabIndex={0} aria-label="Turns">
           {turns.slice(0, shown + 1).map((t, i) => (
@@ -100,7 +101,14 @@ export function Watch({ variant, mechanism }: { variant: VariantWire; mechanism:
         </ol>
         {over && (
           <p>
-            <b>{s.winner >= 0 ? (seats === 1 ? 'Done.' : `Player ${s.winner + 1} ends ahead.`) : 'Nobody ends ahead: all together, or a tie.'}</b> {s.scores.some((x) => x !== 0) && `Scores: ${s.scores.map((x) => Number(x.toFixed(1))).join(', ')}.`}
+            <b>
+              {s.winner >= 0
+                ? seats === 1
+                  ? 'Done.'
+                  : `Player ${s.winner + 1} ends ahead.`
+                : 'Nobody ends ahead: all together, or a tie.'}
+            </b>{' '}
+            {s.scores.some((x) => x !== 0) && `Scores: ${s.scores.map((x) => Number(x.toFixed(1))).join(', ')}.`}
           </p>
         )}
       </section>

@@ -2,7 +2,16 @@ import type { Operation } from '../../core/items/item';
 import { tenTraitOf } from '../../core/items/traits';
 import type { ItemWire } from '../shared/types';
 
-export const signs: Record<string, string> = { add: '+', subtract: '−', multiply: '×', divide: '÷', compare: 'against', compose: 'and', balance: 'and', area: '×' };
+export const signs: Record<string, string> = {
+  add: '+',
+  subtract: '−',
+  multiply: '×',
+  divide: '÷',
+  compare: 'against',
+  compose: 'and',
+  balance: 'and',
+  area: '×',
+};
 const gridOps = ['add', 'subtract', 'multiply', 'divide', 'compare', 'compose', 'balance', 'area'];
 const largestShown = 120;
 const leastShare = 0.05;
@@ -17,7 +26,16 @@ export function factGrids(items: readonly Pick<ItemWire, 'op' | 'a' | 'b' | 'cou
   const all = items.reduce((sum, i) => sum + i.count, 0);
   return gridOps
     .map((op) => {
-      const own = items.filter((i) => i.op === op && Number.isInteger(i.a) && Number.isInteger(i.b) && i.a >= 0 && i.b >= 0 && i.a <= largestShown && i.b <= largestShown);
+      const own = items.filter(
+        (i) =>
+          i.op === op &&
+          Number.isInteger(i.a) &&
+          Number.isInteger(i.b) &&
+          i.a >= 0 &&
+          i.b >= 0 &&
+          i.a <= largestShown &&
+          i.b <= largestShown,
+      );
       const merged = new Map<string, { a: number; b: number; count: number; crossing: boolean }>();
       for (const { a, b, count } of own) {
         const key = `${a}|${b}`;

@@ -16,9 +16,18 @@ const leastShare = 0.03;
 
 /** The numbers of two versions side by side; a row where either has something to say. */
 export function measureRows(before: SimulationResult | null, after: SimulationResult | null): MeasureRow[] {
-  const row = (name: string, unit: MeasureRow['unit'], of: (r: SimulationResult) => Estimate): MeasureRow => ({ name, unit, before: before && of(before), after: after && of(after) });
-  const measure = (key: string) => (r: SimulationResult): Estimate => ({ mean: r.measures[key] ?? 0, standardError: r.measureErrors[key] ?? 0 });
-  const percent = (of: (r: SimulationResult) => Estimate) => (r: SimulationResult): Estimate => ({ mean: of(r).mean * 100, standardError: of(r).standardError * 100 });
+  const row = (name: string, unit: MeasureRow['unit'], of: (r: SimulationResult) => Estimate): MeasureRow => ({
+    name,
+    unit,
+    before: before && of(before),
+    after: after && of(after),
+  });
+  const measure =
+    (key: string) =>
+    (r: SimulationResult): Estimate => ({ mean: r.measures[key] ?? 0, standardError: r.measureErrors[key] ?? 0 });
+  const percent =
+    (of: (r: SimulationResult) => Estimate) =>
+    (r: SimulationResult): Estimate => ({ mean: of(r).mean * 100, standardError: of(r).standardError * 100 });
   const named = operations.filter((op) => [before, after].some((r) => (r?.shares[op].mean ?? 0) >= leastShare));
   return [
     row('minutes a game', 'min', (r) => ({ mean: r.minutes.mean, standardError: r.minutes.standardError })),
@@ -27,8 +36,18 @@ export function measureRows(before: SimulationResult | null, after: SimulationRe
       return { mean: p * 100, standardError: 100 * Math.sqrt((p * (1 - p)) / r.games) };
     }),
     row('chances for each child in ten minutes', '', chances),
-    ...named.map((op) => row(`of them ${operationWords[op]}`, '%', percent((r) => r.shares[op]))),
-    row('of them crossing a ten', '%', percent((r) => r.shares.crossing)),
+    ...named.map((op) =>
+      row(
+        `of them ${operationWords[op]}`,
+        '%',
+        percent((r) => r.shares[op]),
+      ),
+    ),
+    row(
+      'of them crossing a ten',
+      '%',
+      percent((r) => r.shares.crossing),
+    ),
     row('to choose from at a turn', '', measure('choices')),
     row('turns with nothing to do', '%', percent(measure('movelessShare'))),
     row('waiting for others', '%', percent(measure('waitingShare'))),
@@ -40,8 +59,16 @@ export function measureRows(before: SimulationResult | null, after: SimulationRe
 function chances(r: SimulationResult): Estimate {
   const perGame = (r.measures['itemsPerTurn'] ?? 0) * r.turns.mean;
   const mean = (perGame / r.seats / r.minutes.mean) * 10;
-  return { mean, standardError: mean * Math.hypot((r.measureErrors['itemsPerTurn'] ?? 0) / (r.measures['itemsPerTurn'] || 1), r.turns.standardError / r.turns.mean) };
+  return {
+    mean,
+    standardError:
+      mean * Math.hypot((r.measureErrors['itemsPerTurn'] ?? 0) / (r.measures['itemsPerTurn'] || 1), r.turns.standardError / r.turns.mean),
+  };
 }
 
 /** Whether two numbers differ by more than chance: three standard errors. */
-export const differs = (row: MeasureRow): boolean => row.before !== null && row.after !== null && Math.abs(row.before.mean - row.after.mean) > 3 * Math.hypot(row.before.standardError, row.after.standardError) && Math.abs(row.before.mean - row.after.mean) > 1e-6;
+export const differs = (row: MeasureRow): boolean =>
+  row.before !== null &&
+  row.after !== null &&
+  Math.abs(row.before.mean - row.after.mean) > 3 * Math.hypot(row.before.standardError, row.after.standardError) &&
+  Math.abs(row.before.mean - row.after.mean) > 1e-6;

@@ -41,7 +41,15 @@ export function useEstimate(mechanism: string, parameters: object, seats: number
     setLive((before) => ({ ...before, final: false, stale: true }));
     const timer = setTimeout(() => {
       const [m, p, s, t] = JSON.parse(key) as [string, object, number, Partial<TimeModel>];
-      worker.current?.postMessage({ kind: 'estimate', ask: mine, mechanism: m, parameters: p, seats: s, seed: benchSeed, time: t } satisfies BenchQuestion);
+      worker.current?.postMessage({
+        kind: 'estimate',
+        ask: mine,
+        mechanism: m,
+        parameters: p,
+        seats: s,
+        seed: benchSeed,
+        time: t,
+      } satisfies BenchQuestion);
     }, debounceMs);
     return () => clearTimeout(timer);
   }, [key]);
@@ -55,7 +63,10 @@ export interface Searching {
 }
 
 /** "What would give …?", answered in a worker of its own that can be stopped. */
-export function useSearch(): Searching & { readonly start: (mechanism: string, parameters: object, seats: number, wish: Wish) => void; readonly stop: () => void } {
+export function useSearch(): Searching & {
+  readonly start: (mechanism: string, parameters: object, seats: number, wish: Wish) => void;
+  readonly stop: () => void;
+} {
   const worker = useRef<Worker | null>(null);
   const [state, setState] = useState<Searching>({ share: null, changes: null, problem: null });
   useEffect(() => () => worker.current?.terminate(), []);

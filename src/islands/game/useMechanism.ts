@@ -15,6 +15,10 @@ export interface MechanismWire {
 
 /** All families, as the machine knows them. */
 export function useMechanisms(): readonly MechanismWire[] | null {
-  const { data } = useQuery({ queryKey: ['mechanisms'], queryFn: () => get<Page<MechanismWire>>('/mechanisms?limit=1000'), staleTime: Infinity });
+  const { data } = useQuery({
+    queryKey: ['mechanisms'],
+    queryFn: () => get<Page<MechanismWire>>('/mechanisms?limit=1000'),
+    staleTime: Infinity,
+  });
   return data?.items ?? null;
 }

@@ -41,7 +41,11 @@ function Group() {
   const [strand, setStrand] = useState('add');
   const [edge, setEdge] = useState(true);
   const query = `group=${encodeURIComponent(group)}&strands=${strand}&edge=${edge}`;
-  const map = useQuery({ queryKey: ['group-map', query], queryFn: () => get<GroupMapWire>(`/group-map?${query}`), placeholderData: (before) => before });
+  const map = useQuery({
+    queryKey: ['group-map', query],
+    queryFn: () => get<GroupMapWire>(`/group-map?${query}`),
+    placeholderData: (before) => before,
+  });
   if (map.error) return <Failure message={messageOf(map.error)} />;
   if (!skills || !learners.data || !map.data) return <Loading what="Drawing the group …" />;
   const groups = [...new Set(learners.data.items.map((l) => l.group).filter((g): g is string => g !== null))];
@@ -89,7 +93,13 @@ function Group() {
         </Empty>
       ) : (
         <div className={styles.columns}>
-          <section className={`${panel.sheet} ${styles.scroll}`}>{map.data.skills.length === 0 ? <p>On this line all stand at the same place.</p> : <Matrix map={map.data} skills={skills} name={name} />}</section>
+          <section className={`${panel.sheet} ${styles.scroll}`}>
+            {map.data.skills.length === 0 ? (
+              <p>On this line all stand at the same place.</p>
+            ) : (
+              <Matrix map={map.data} skills={skills} name={name} />
+            )}
+          </section>
           <aside className={styles.side}>
             <section className={panel.sheet}>
               <h2>Who can sit together</h2>
@@ -111,11 +121,15 @@ function Group() {
                 {map.data.stuck.map((s) => (
                   <li key={`${s.learner}${s.skill}`}>
                     <a href={link(`/learners/${s.learner}?skill=${s.skill}`)}>{name(s.learner)}</a>: {skills.title(s.skill)}
-                    <span className={panel.soft}>, {s.times} times since {s.since}</span>
+                    <span className={panel.soft}>
+                      , {s.times} times since {s.since}
+                    </span>
                   </li>
                 ))}
               </ul>
-              <p className={`${panel.soft} ${panel.small}`}>For the helpers, not for children. Where it stays so over weeks, a qualified professional may look.</p>
+              <p className={`${panel.soft} ${panel.small}`}>
+                For the helpers, not for children. Where it stays so over weeks, a qualified professional may look.
+              </p>
             </section>
           </aside>
         </div>
@@ -127,7 +141,8 @@ function Group() {
 function Matrix({ map, skills, name }: { map: GroupMapWire; skills: Skills; name: (id: string) => string }) {
   const width = names + map.skills.length * column + 90;
   const height = head + map.learners.length * row;
-  const words = (cell: GroupMapWire['cells'][number][number]): string => `${cell.height >= heldAt ? 'on their own' : cell.height >= 0.4 ? 'growing' : 'not yet'}${cell.seen ? '' : ', assumed'}${cell.next ? ', good next' : ''}`;
+  const words = (cell: GroupMapWire['cells'][number][number]): string =>
+    `${cell.height >= heldAt ? 'on their own' : cell.height >= 0.4 ? 'growing' : 'not yet'}${cell.seen ? '' : ', assumed'}${cell.next ? ', good next' : ''}`;
   return (
     <>
       <svg viewBox={`0 0 ${width} ${height}`} width={width} height={height} aria-hidden="true" className={styles.matrix}>
@@ -151,7 +166,16 @@ function Matrix({ map, skills, name }: { map: GroupMapWire; skills: Skills; name
                 return (
                   <a key={s} href={link(`/learners/${l}?skill=${s}`)} tabIndex={-1}>
                     <title>{`${name(l)}, ${skills.title(s)}: ${words(cell)}`}</title>
-                    <SignalArm x={names + k * column + 6} y={y} size={0.72} mastery={cell.height} seen={cell.seen} interval={null} hue={`var(--strand-${skills.strandOf(s)?.hue ?? 'slate'})`} glow={cell.next && cell.seen} />
+                    <SignalArm
+                      x={names + k * column + 6}
+                      y={y}
+                      size={0.72}
+                      mastery={cell.height}
+                      seen={cell.seen}
+                      interval={null}
+                      hue={`var(--strand-${skills.strandOf(s)?.hue ?? 'slate'})`}
+                      glow={cell.next && cell.seen}
+                    />
                   </a>
                 );
               })}
@@ -182,7 +206,9 @@ function Matrix({ map, skills, name }: { map: GroupMapWire; skills: Skills; name
           ))}
         </tbody>
       </table>
-      <p className={`${panel.soft} ${panel.small}`}>Sorted both ways, most held first; it is no ranking, only a way to see who stands near whom. Hollow: assumed. Glow: good next.</p>
+      <p className={`${panel.soft} ${panel.small}`}>
+        Sorted both ways, most held first; it is no ranking, only a way to see who stands near whom. Hollow: assumed. Glow: good next.
+      </p>
     </>
   );
 }

@@ -11,7 +11,19 @@ import { type NoteDraft, NoteRows } from './NoteRows';
 
 interface Preview {
   committed: boolean;
-  rows?: { row: number; game: string; variant: string; bin: string; ages: [number, number]; players: [number, number]; minutes: number; materials: { kind: string; quantity: number }[]; mechanism: string | null; declared: unknown[]; already: boolean }[];
+  rows?: {
+    row: number;
+    game: string;
+    variant: string;
+    bin: string;
+    ages: [number, number];
+    players: [number, number];
+    minutes: number;
+    materials: { kind: string; quantity: number }[];
+    mechanism: string | null;
+    declared: unknown[];
+    already: boolean;
+  }[];
   drafts?: (RosterDraft & NoteDraft)[];
   problems: ApiProblem[];
   remarks: { row: number; message: string }[];
@@ -30,9 +42,24 @@ interface RosterDraft {
 }
 
 const kinds = {
-  shelf: { title: 'Bring in a shelf', path: '/imports/shelf', back: '/shelf', what: 'A CSV file, a line for each version: game, version, bin, ages, players, minutes, materials, source, condition, notes; mechanism and parameters, or skills, if you know them.' },
-  roster: { title: 'Bring in a roster', path: '/imports/roster', back: '/learners', what: 'A CSV file with a nickname, a birth month or a grade, and a group for each child. Initials or nicknames are enough.' },
-  evidence: { title: 'Bring in notes and sheets', path: '/imports/evidence', back: '/learners', what: 'A CSV file with a learner, a day, a skill (its name, id or code) and how it went: stuck, with help or alone, or so many right of so many. Or xAPI statements as JSON; the account’s name is the nickname.' },
+  shelf: {
+    title: 'Bring in a shelf',
+    path: '/imports/shelf',
+    back: '/shelf',
+    what: 'A CSV file, a line for each version: game, version, bin, ages, players, minutes, materials, source, condition, notes; mechanism and parameters, or skills, if you know them.',
+  },
+  roster: {
+    title: 'Bring in a roster',
+    path: '/imports/roster',
+    back: '/learners',
+    what: 'A CSV file with a nickname, a birth month or a grade, and a group for each child. Initials or nicknames are enough.',
+  },
+  evidence: {
+    title: 'Bring in notes and sheets',
+    path: '/imports/evidence',
+    back: '/learners',
+    what: 'A CSV file with a learner, a day, a skill (its name, id or code) and how it went: stuck, with help or alone, or so many right of so many. Or xAPI statements as JSON; the account’s name is the nickname.',
+  },
 };
 
 /** Look first, then bring in: all of a file, or nothing. */
@@ -79,8 +106,16 @@ function Import({ kind }: { kind: keyof typeof kinds }) {
           void take(e.dataTransfer.files[0]);
         }}
       >
-        <input ref={input} type="file" accept={kind === 'evidence' ? '.csv,text/csv,.json,application/json' : '.csv,text/csv'} aria-label={kind === 'evidence' ? 'CSV or JSON file' : 'CSV file'} onChange={(e) => void take(e.target.files?.[0])} />
-        <span>{file ? 'Nothing is changed before you say so.' : 'Choose a file, or drop it here. Nothing is changed before you have looked.'}</span>
+        <input
+          ref={input}
+          type="file"
+          accept={kind === 'evidence' ? '.csv,text/csv,.json,application/json' : '.csv,text/csv'}
+          aria-label={kind === 'evidence' ? 'CSV or JSON file' : 'CSV file'}
+          onChange={(e) => void take(e.target.files?.[0])}
+        />
+        <span>
+          {file ? 'Nothing is changed before you say so.' : 'Choose a file, or drop it here. Nothing is changed before you have looked.'}
+        </span>
       </div>
       {preview.isPending && <p role="status">Reading …</p>}
       {preview.error && (
@@ -105,7 +140,11 @@ function Import({ kind }: { kind: keyof typeof kinds }) {
       {commit.data ? (
         <section className={styles.good} role="status">
           <h2>
-            {typeof commit.data.added === 'number' ? kind === 'evidence' ? `${commit.data.added} notes are on record; the maps moved.` : `${commit.data.added} learners are here.` : `${commit.data.added.variants} versions of ${commit.data.added.games} new games are on the shelf.`}
+            {typeof commit.data.added === 'number'
+              ? kind === 'evidence'
+                ? `${commit.data.added} notes are on record; the maps moved.`
+                : `${commit.data.added} learners are here.`
+              : `${commit.data.added.variants} versions of ${commit.data.added.games} new games are on the shelf.`}
           </h2>
           <LinkButton kind="main" href={link(words.back)}>
             {kind === 'shelf' ? 'To the shelf' : 'To the learners'}
@@ -116,16 +155,27 @@ function Import({ kind }: { kind: keyof typeof kinds }) {
         found.problems.length === 0 && (
           <section className={panel.sheet}>
             <div className={panel.row}>
-              <h2>{kind === 'shelf' ? `${found.rows!.filter((r) => !r.already).length} versions to bring in` : kind === 'evidence' ? `${found.drafts!.length} notes to bring in` : `${found.drafts!.length} learners to bring in`}</h2>
+              <h2>
+                {kind === 'shelf'
+                  ? `${found.rows!.filter((r) => !r.already).length} versions to bring in`
+                  : kind === 'evidence'
+                    ? `${found.drafts!.length} notes to bring in`
+                    : `${found.drafts!.length} learners to bring in`}
+              </h2>
               <span className={panel.spring} />
-              <Button kind="main" disabled={commit.isPending || (kind === 'evidence' && found.drafts!.length === 0)} onClick={() => commit.mutate()}>
+              <Button
+                kind="main"
+                disabled={commit.isPending || (kind === 'evidence' && found.drafts!.length === 0)}
+                onClick={() => commit.mutate()}
+              >
                 Bring {kind === 'roster' ? 'everybody' : 'them all'} in
               </Button>
             </div>
             {commit.error && <p className={panel.bad}>{messageOf(commit.error)}</p>}
             {found.proposedKinds && found.proposedKinds.length > 0 && (
               <p>
-                <b>New materials:</b> {found.proposedKinds.map((k) => `${k.title} (row ${k.rows.join(', ')})`).join('; ')}. They are added to your kinds.
+                <b>New materials:</b> {found.proposedKinds.map((k) => `${k.title} (row ${k.rows.join(', ')})`).join('; ')}. They are added
+                to your kinds.
               </p>
             )}
             {found.remarks.length > 0 && (
@@ -140,7 +190,15 @@ function Import({ kind }: { kind: keyof typeof kinds }) {
                 </ul>
               </details>
             )}
-            <div className={styles.scroll}>{kind === 'shelf' ? <ShelfRows rows={found.rows!} proposed={found.proposedKinds ?? []} /> : kind === 'evidence' ? <NoteRows rows={found.drafts!} /> : <RosterRows rows={found.drafts!} />}</div>
+            <div className={styles.scroll}>
+              {kind === 'shelf' ? (
+                <ShelfRows rows={found.rows!} proposed={found.proposedKinds ?? []} />
+              ) : kind === 'evidence' ? (
+                <NoteRows rows={found.drafts!} />
+              ) : (
+                <RosterRows rows={found.drafts!} />
+              )}
+            </div>
           </section>
         )
       )}

@@ -38,7 +38,13 @@ export function FactsSeen({ evidence }: { evidence: readonly EvidenceWire[] }) {
     const right = f.answers.filter(Boolean).length;
     const last = f.answers.slice(-secureFrom);
     const state = !f.answers.at(-1) ? 'missed' : last.length >= secureFrom && last.every(Boolean) ? 'secure' : 'seen';
-    return { op: f.op, x: f.op === 'subtract' || f.op === 'divide' ? f.b : f.a, y: f.op === 'subtract' ? f.a - f.b : f.op === 'divide' ? f.a / f.b : f.b, state, text: `${f.a} ${signOf[f.op] ?? f.op} ${f.b}: right ${right} of ${f.answers.length}` };
+    return {
+      op: f.op,
+      x: f.op === 'subtract' || f.op === 'divide' ? f.b : f.a,
+      y: f.op === 'subtract' ? f.a - f.b : f.op === 'divide' ? f.a / f.b : f.b,
+      state,
+      text: `${f.a} ${signOf[f.op] ?? f.op} ${f.b}: right ${right} of ${f.answers.length}`,
+    };
   });
   const missed = [...facts.values()].filter((f) => !f.answers.at(-1));
   return (
@@ -52,12 +58,21 @@ export function FactsSeen({ evidence }: { evidence: readonly EvidenceWire[] }) {
           return (
             <figure key={op}>
               <figcaption>{operationWords[op]}</figcaption>
-              <ObservedGrid cells={here} hue={`var(--strand-${operationHue(op)})`} label={`Facts noted, ${operationWords[op]}`} axes={[across, up]} most={gridSizes.find((n) => n >= reach) ?? gridMost} />
+              <ObservedGrid
+                cells={here}
+                hue={`var(--strand-${operationHue(op)})`}
+                label={`Facts noted, ${operationWords[op]}`}
+                axes={[across, up]}
+                most={gridSizes.find((n) => n >= reach) ?? gridMost}
+              />
             </figure>
           );
         })}
       </div>
-      <p className={`${panel.soft} ${panel.small}`}>Full: right the last three times. Ring: seen right. Cross: missed the last time. Empty: nobody noted it. From {inOrder.filter((e) => e.items.length > 0).length} notes and sheets; nothing here is calculated.</p>
+      <p className={`${panel.soft} ${panel.small}`}>
+        Full: right the last three times. Ring: seen right. Cross: missed the last time. Empty: nobody noted it. From{' '}
+        {inOrder.filter((e) => e.items.length > 0).length} notes and sheets; nothing here is calculated.
+      </p>
       {missed.length > 0 && (
         <p>
           <b>Practise again:</b>{' '}

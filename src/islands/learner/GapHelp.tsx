@@ -10,26 +10,41 @@ import styles from './learner.module.css';
 
 interface Help {
   library: { game: string; title: string; version: string; perTenMinutes: number; standardError: number }[];
-  changes: { game: string; variant: string; gameTitle: string; title: string; parameterTitle: string; value: unknown; before: { mean: number }; after: { mean: number; standardError: number } }[];
+  changes: {
+    game: string;
+    variant: string;
+    gameTitle: string;
+    title: string;
+    parameterTitle: string;
+    value: unknown;
+    before: { mean: number };
+    after: { mean: number; standardError: number };
+  }[];
 }
 
-const shown = (value: unknown): string => (value === true ? 'yes' : value === false ? 'no' : Array.isArray(value) ? value.join(', ') : String(value));
+const shown = (value: unknown): string =>
+  value === true ? 'yes' : value === false ? 'no' : Array.isArray(value) ? value.join(', ') : String(value);
 
 /** A need that no game here serves, and what would: measured, when asked. */
 export function GapHelp({ skill, who, barred }: { skill: string; who: string | null; barred: { title: string; because: string } | null }) {
   const skills = useSkills();
   const [asked, setAsked] = useState(false);
   const [share, setShare] = useState(0);
-  const help = useQuery({ queryKey: ['gap-help', skill], queryFn: async ({ signal }) => {
+  const help = useQuery({
+    queryKey: ['gap-help', skill],
+    queryFn: async ({ signal }) => {
       const first = await api<Help & { job?: string }>('POST', `/skills/${skill}/help?wait=0`, {});
       return first.job ? follow<Help>(first.job, setShare, signal) : first;
     },
-    enabled: asked, staleTime: Infinity });
+    enabled: asked,
+    staleTime: Infinity,
+  });
   const d = help.data;
   return (
     <div className={styles.suggestion}>
       <p>
-        No good game here for “{skills?.title(skill) ?? skill}”{who ? ` (${who})` : ''}.{barred && ` Nearest: ${barred.title}. ${barred.because}`}{' '}
+        No good game here for “{skills?.title(skill) ?? skill}”{who ? ` (${who})` : ''}.
+        {barred && ` Nearest: ${barred.title}. ${barred.because}`}{' '}
         {!asked && (
           <Button kind="plain" onClick={() => setAsked(true)}>
             What would help?
@@ -45,15 +60,19 @@ export function GapHelp({ skill, who, barred }: { skill: string; who: string | n
               <a href={link(`/shelf/${c.game}?version=${c.variant}`)}>
                 {c.gameTitle}, {c.title}
               </a>{' '}
-              with “{c.parameterTitle}” at {shown(c.value)}: {c.before.mean.toFixed(1)} → {c.after.mean.toFixed(1)} ± {c.after.standardError.toFixed(1)} chances in ten minutes
+              with “{c.parameterTitle}” at {shown(c.value)}: {c.before.mean.toFixed(1)} → {c.after.mean.toFixed(1)} ±{' '}
+              {c.after.standardError.toFixed(1)} chances in ten minutes
             </li>
           ))}
           {d.library.map((l) => (
             <li key={`${l.game}${l.version}`}>
-              <a href={link('/shelf/library')}>{l.title}</a>, {l.version}, in the library: {l.perTenMinutes.toFixed(1)} ± {l.standardError.toFixed(1)} chances in ten minutes
+              <a href={link('/shelf/library')}>{l.title}</a>, {l.version}, in the library: {l.perTenMinutes.toFixed(1)} ±{' '}
+              {l.standardError.toFixed(1)} chances in ten minutes
             </li>
           ))}
-          {d.changes.length + d.library.length === 0 && <li>Nothing that ships and no single change does. Practise it with things at the table.</li>}
+          {d.changes.length + d.library.length === 0 && (
+            <li>Nothing that ships and no single change does. Practise it with things at the table.</li>
+          )}
         </ul>
       )}
     </div>

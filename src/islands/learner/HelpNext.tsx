@@ -8,18 +8,39 @@ import { GapHelp } from './GapHelp';
 import styles from './learner.module.css';
 
 interface Recommendations {
-  items: { game: string; title: string; value: number; source: string; seats: { learner: string; variant: string; variantTitle: string; chances: number; success: number }[]; reasons: string[] }[];
+  items: {
+    game: string;
+    title: string;
+    value: number;
+    source: string;
+    seats: { learner: string; variant: string; variantTitle: string; chances: number; success: number }[];
+    reasons: string[];
+  }[];
   excluded: { game: string; title: string; because: string; alternative: string | null }[];
   open: { learner: string; skill: string; barred: { title: string; because: string } | null }[];
 }
 
 /** Games that help next, each with its two lines; and what kept the others out. */
-export function HelpNext({ learners, nickname, limit = 4, title = 'Games that help next' }: { learners: readonly string[]; nickname?: (id: string) => string; limit?: number; title?: string }) {
+export function HelpNext({
+  learners,
+  nickname,
+  limit = 4,
+  title = 'Games that help next',
+}: {
+  learners: readonly string[];
+  nickname?: (id: string) => string;
+  limit?: number;
+  title?: string;
+}) {
   const [minutes, setMinutes] = useState(15);
   const [noHelper, setNoHelper] = useState(false);
   const [ready, setReady] = useState(false);
   const asked = { learners, minutes, limit, ...(noHelper ? { withoutHelper: true } : {}), ...(ready ? { preparationMinutes: 0 } : {}) };
-  const found = useQuery({ queryKey: ['recommend', asked], queryFn: () => api<Recommendations>('POST', '/recommendations', asked), placeholderData: (before) => before });
+  const found = useQuery({
+    queryKey: ['recommend', asked],
+    queryFn: () => api<Recommendations>('POST', '/recommendations', asked),
+    placeholderData: (before) => before,
+  });
   return (
     <section className={`${panel.sheet} ${styles.help}`}>
       <h2>{title}</h2>
@@ -56,7 +77,14 @@ export function HelpNext({ learners, nickname, limit = 4, title = 'Games that he
         </div>
       ))}
       {found.data?.items.length === 0 && <p>No game on the shelf fits what is needed now.</p>}
-      {found.data?.open.map((o) => <GapHelp key={`${o.learner}${o.skill}`} skill={o.skill} barred={o.barred} who={learners.length > 1 ? (nickname?.(o.learner) ?? null) : null} />)}
+      {found.data?.open.map((o) => (
+        <GapHelp
+          key={`${o.learner}${o.skill}`}
+          skill={o.skill}
+          barred={o.barred}
+          who={learners.length > 1 ? (nickname?.(o.learner) ?? null) : null}
+        />
+      ))}
       {found.data && found.data.excluded.length > 0 && (
         <details>
           <summary>{found.data.excluded.length} games left out, and why</summary>

@@ -62,7 +62,17 @@ function Learner({ id, first }: { id: string; first: string | null }) {
     skills: s.skills.map((k) => {
       const e = map.get(k)!;
       const skill = skills.byId.get(k)!;
-      return { id: k, short: skill.short, title: skill.title, mastery: e.asSeen, seen: e.seen, interval: e.interval, frontier: next.has(k), wantedNow: e.wantedNow, words: `${skill.title}: ${statusWords[e.status]}, ${e.mastery.toFixed(2)}${e.seen ? '' : ', nobody has seen it yet'}` };
+      return {
+        id: k,
+        short: skill.short,
+        title: skill.title,
+        mastery: e.asSeen,
+        seen: e.seen,
+        interval: e.interval,
+        frontier: next.has(k),
+        wantedNow: e.wantedNow,
+        words: `${skill.title}: ${statusWords[e.status]}, ${e.mastery.toFixed(2)}${e.seen ? '' : ', nobody has seen it yet'}`,
+      };
     }),
   }));
   const junctions = skills.list.flatMap((s) => s.prerequisites.map((p) => ({ from: p.id, to: s.id, sort: p.sort })));
@@ -70,15 +80,21 @@ function Learner({ id, first }: { id: string; first: string | null }) {
     <>
       <div className={panel.head}>
         <h1>{l.nickname}</h1>
-        <Figure big={ageWords(l.born)} small={l.withoutNorms ? 'own goals, no norms' : `${normWords[l.framework] ?? 'own framework’s'} norms`} />
-        <Figure big={`${wanted.filter((e) => e.asSeen >= heldAt).length} of ${wanted.length}`} small={`${l.withoutNorms ? 'toward own goals' : 'wanted by now'} on their own${assumed > 0 ? `, ${assumed} assumed` : ''}`} />
+        <Figure
+          big={ageWords(l.born)}
+          small={l.withoutNorms ? 'own goals, no norms' : `${normWords[l.framework] ?? 'own framework’s'} norms`}
+        />
+        <Figure
+          big={`${wanted.filter((e) => e.asSeen >= heldAt).length} of ${wanted.length}`}
+          small={`${l.withoutNorms ? 'toward own goals' : 'wanted by now'} on their own${assumed > 0 ? `, ${assumed} assumed` : ''}`}
+        />
         <span className={panel.spring} />
         <span className={panel.together}>
-        <LinkButton href={link(`/learners/${id}/place`)}>{all.some((e) => e.seen) ? 'Place again' : 'Place'}</LinkButton>
-        <Button onClick={() => setDialog('sheet')}>Sheet of ten</Button>
-        <Button kind="main" onClick={() => setDialog('note')}>
-          Note something
-        </Button>
+          <LinkButton href={link(`/learners/${id}/place`)}>{all.some((e) => e.seen) ? 'Place again' : 'Place'}</LinkButton>
+          <Button onClick={() => setDialog('sheet')}>Sheet of ten</Button>
+          <Button kind="main" onClick={() => setDialog('note')}>
+            Note something
+          </Button>
         </span>
       </div>
       <div className={styles.columns}>
@@ -94,7 +110,17 @@ function Learner({ id, first }: { id: string; first: string | null }) {
           <MapTable skills={skills} map={map} next={next} />
         </div>
         <aside className={styles.side}>
-          {focus && map.get(focus) && <WhyPanel learner={l} skill={skills.byId.get(focus)!} estimate={map.get(focus)!} skills={skills} evidence={evidence.data?.items ?? []} onNote={() => setDialog('note')} onChanged={refresh} />}
+          {focus && map.get(focus) && (
+            <WhyPanel
+              learner={l}
+              skill={skills.byId.get(focus)!}
+              estimate={map.get(focus)!}
+              skills={skills}
+              evidence={evidence.data?.items ?? []}
+              onNote={() => setDialog('note')}
+              onChanged={refresh}
+            />
+          )}
           <HelpNext learners={[id]} />
           <section className={panel.sheet}>
             <h2>About {l.nickname}</h2>
@@ -126,8 +152,24 @@ function Learner({ id, first }: { id: string; first: string | null }) {
           </section>
         </aside>
       </div>
-      {dialog === 'note' && <NoteDialog learner={l} skill={focus} skills={skills} onClose={() => setDialog(null)} onSaved={() => saved('Noted; the map moved.')} />}
-      {dialog === 'sheet' && <SheetDialog learner={l} skill={focus} skills={skills} onClose={() => setDialog(null)} onSaved={() => saved('On record; the map moved.')} />}
+      {dialog === 'note' && (
+        <NoteDialog
+          learner={l}
+          skill={focus}
+          skills={skills}
+          onClose={() => setDialog(null)}
+          onSaved={() => saved('Noted; the map moved.')}
+        />
+      )}
+      {dialog === 'sheet' && (
+        <SheetDialog
+          learner={l}
+          skill={focus}
+          skills={skills}
+          onClose={() => setDialog(null)}
+          onSaved={() => saved('On record; the map moved.')}
+        />
+      )}
       {dialog === 'edit' && (
         <LearnerDialog
           learner={l}
@@ -189,10 +231,16 @@ async function download(id: string, nickname: string): Promise<void> {
 
 function EraseDialog({ learner, onClose }: { learner: LearnerWire; onClose: () => void }) {
   const [typed, setTyped] = useState('');
-  const erase = useMutation({ mutationFn: () => api<{ backups: string[] }>('DELETE', `/learners/${learner.id}?confirm=${encodeURIComponent(typed)}`), onSuccess: () => void (location.href = link('/learners')) });
+  const erase = useMutation({
+    mutationFn: () => api<{ backups: string[] }>('DELETE', `/learners/${learner.id}?confirm=${encodeURIComponent(typed)}`),
+    onSuccess: () => void (location.href = link('/learners')),
+  });
   return (
     <Dialog title={`Erase ${learner.nickname}`} onClose={onClose}>
-      <p>Everything about this child goes: notes, map, seats in plans. It cannot be undone. Backups made before still hold it and are named afterwards.</p>
+      <p>
+        Everything about this child goes: notes, map, seats in plans. It cannot be undone. Backups made before still hold it and are named
+        afterwards.
+      </p>
       <Field label={`Type ${learner.nickname} to erase`} error={erase.error ? messageOf(erase.error) : null}>
         {(p) => <input {...p} value={typed} onChange={(e) => setTyped(e.target.value)} />}
       </Field>

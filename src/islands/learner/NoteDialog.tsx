@@ -12,7 +12,19 @@ import type { LearnerWire } from '../shared/types';
 import type { Skills } from '../shared/useSkills';
 
 /** One observation about one named skill, by a named role. */
-export function NoteDialog({ learner, skill, skills, onClose, onSaved }: { learner: LearnerWire; skill: string | null; skills: Skills; onClose: () => void; onSaved: () => void }) {
+export function NoteDialog({
+  learner,
+  skill,
+  skills,
+  onClose,
+  onSaved,
+}: {
+  learner: LearnerWire;
+  skill: string | null;
+  skills: Skills;
+  onClose: () => void;
+  onSaved: () => void;
+}) {
   const [about, setAbout] = useState(skill ?? '');
   const [sheet, setSheet] = useState(false);
   const [result, setResult] = useState<string | null>(null);
@@ -26,7 +38,20 @@ export function NoteDialog({ learner, skill, skills, onClose, onSaved }: { learn
   const supports = useQuery({ queryKey: ['supports'], queryFn: () => get<Page<{ id: string; title: string }>>('/supports') });
   const save = useMutation({
     mutationFn: () =>
-      api('POST', '/evidence', { learner: learner.id, skill: about, kind: sheet ? 'check-in' : 'statement', ...(sheet ? { correct, total } : { result }), ...(how ? { how } : {}), ...(support ? { support } : {}), by: { role, ownChild: own } }, key),
+      api(
+        'POST',
+        '/evidence',
+        {
+          learner: learner.id,
+          skill: about,
+          kind: sheet ? 'check-in' : 'statement',
+          ...(sheet ? { correct, total } : { result }),
+          ...(how ? { how } : {}),
+          ...(support ? { support } : {}),
+          by: { role, ownChild: own },
+        },
+        key,
+      ),
     onSuccess: onSaved,
   });
   return (
@@ -47,20 +72,52 @@ export function NoteDialog({ learner, skill, skills, onClose, onSaved }: { learn
           </select>
         )}
       </Field>
-      <Choice label="What you saw" value={sheet ? 'sheet' : 'seen'} options={[{ id: 'seen', title: 'how it went' }, { id: 'sheet', title: 'a check-in sheet' }]} onChange={(v) => setSheet(v === 'sheet')} />
+      <Choice
+        label="What you saw"
+        value={sheet ? 'sheet' : 'seen'}
+        options={[
+          { id: 'seen', title: 'how it went' },
+          { id: 'sheet', title: 'a check-in sheet' },
+        ]}
+        onChange={(v) => setSheet(v === 'sheet')}
+      />
       {sheet ? (
         <div className={panel.grid2}>
-          <Field label="Right">{(p) => <input {...p} type="number" min={0} max={total} value={correct} onChange={(e) => setCorrect(Number(e.target.value))} />}</Field>
-          <Field label="of">{(p) => <input {...p} type="number" min={1} max={200} value={total} onChange={(e) => setTotal(Number(e.target.value))} />}</Field>
+          <Field label="Right">
+            {(p) => <input {...p} type="number" min={0} max={total} value={correct} onChange={(e) => setCorrect(Number(e.target.value))} />}
+          </Field>
+          <Field label="of">
+            {(p) => <input {...p} type="number" min={1} max={200} value={total} onChange={(e) => setTotal(Number(e.target.value))} />}
+          </Field>
         </div>
       ) : (
         <>
-          <Choice label="How it went" value={result} options={Object.entries(resultWords).map(([id, title]) => ({ id, title }))} onChange={setResult} />
-          <Choice label="How it was done" value={how} options={Object.entries(howWords).map(([id, title]) => ({ id, title }))} onChange={(v) => setHow(v === how ? null : v)} />
-          <Choice label="With which help" value={support} options={(supports.data?.items ?? []).map((s) => ({ id: s.id, title: s.title }))} onChange={(v) => setSupport(v === support ? null : v)} />
+          <Choice
+            label="How it went"
+            value={result}
+            options={Object.entries(resultWords).map(([id, title]) => ({ id, title }))}
+            onChange={setResult}
+          />
+          <Choice
+            label="How it was done"
+            value={how}
+            options={Object.entries(howWords).map(([id, title]) => ({ id, title }))}
+            onChange={(v) => setHow(v === how ? null : v)}
+          />
+          <Choice
+            label="With which help"
+            value={support}
+            options={(supports.data?.items ?? []).map((s) => ({ id: s.id, title: s.title }))}
+            onChange={(v) => setSupport(v === support ? null : v)}
+          />
         </>
       )}
-      <Choice label="Who saw it" value={role} options={['organiser', 'helper', 'parent'].map((id) => ({ id, title: id }))} onChange={setRole} />
+      <Choice
+        label="Who saw it"
+        value={role}
+        options={['organiser', 'helper', 'parent'].map((id) => ({ id, title: id }))}
+        onChange={setRole}
+      />
       {role === 'parent' && (
         <label>
           <input type="checkbox" checked={own} onChange={(e) => setOwn(e.target.checked)} /> about the own child

@@ -11,8 +11,22 @@ import styles from './learner.module.css';
 const shownFirst = 6;
 
 /** What moved, what is good next, what was wanted by now and is not there (the least sure first), and what is worth checking; each name opens its skill. */
-export function OpenNow({ estimates, next, skills, ownGoals, onFocus }: { estimates: readonly EstimateWire[]; next: ReadonlySet<string>; skills: Skills; ownGoals: boolean; onFocus: (skill: string) => void }) {
-  const inOrder = [...estimates].sort((x, y) => (skills.byId.get(x.skill)?.wantedAt.us ?? 0) - (skills.byId.get(y.skill)?.wantedAt.us ?? 0));
+export function OpenNow({
+  estimates,
+  next,
+  skills,
+  ownGoals,
+  onFocus,
+}: {
+  estimates: readonly EstimateWire[];
+  next: ReadonlySet<string>;
+  skills: Skills;
+  ownGoals: boolean;
+  onFocus: (skill: string) => void;
+}) {
+  const inOrder = [...estimates].sort(
+    (x, y) => (skills.byId.get(x.skill)?.wantedAt.us ?? 0) - (skills.byId.get(y.skill)?.wantedAt.us ?? 0),
+  );
   const gaps = inOrder.filter((e) => e.wantedNow && e.asSeen < heldAt && !next.has(e.skill)).sort((x, y) => x.asSeen - y.asSeen);
   const byId = new Map(estimates.map((e) => [e.skill, e]));
   const moved = movedLately(estimates, pageToday()).map((m) => byId.get(m.skill)!);
@@ -20,14 +34,38 @@ export function OpenNow({ estimates, next, skills, ownGoals, onFocus }: { estima
   return (
     <section className={`${panel.sheet} ${styles.open}`} aria-label="What to look at">
       <Names title="Moved lately" none="No new notes in four weeks." list={moved} skills={skills} onFocus={onFocus} />
-      <Names title="Good next" none="Nothing just now; let play go on." list={inOrder.filter((e) => next.has(e.skill))} skills={skills} onFocus={onFocus} />
-      <Names title={ownGoals ? 'On the way to own goals' : 'Wanted by now'} none="No gap left." list={gaps} skills={skills} onFocus={onFocus} />
+      <Names
+        title="Good next"
+        none="Nothing just now; let play go on."
+        list={inOrder.filter((e) => next.has(e.skill))}
+        skills={skills}
+        onFocus={onFocus}
+      />
+      <Names
+        title={ownGoals ? 'On the way to own goals' : 'Wanted by now'}
+        none="No gap left."
+        list={gaps}
+        skills={skills}
+        onFocus={onFocus}
+      />
       <Names title="Worth checking" none="Nothing was away for long." list={due} skills={skills} onFocus={onFocus} />
     </section>
   );
 }
 
-function Names({ title, none, list, skills, onFocus }: { title: string; none: string; list: readonly EstimateWire[]; skills: Skills; onFocus: (skill: string) => void }) {
+function Names({
+  title,
+  none,
+  list,
+  skills,
+  onFocus,
+}: {
+  title: string;
+  none: string;
+  list: readonly EstimateWire[];
+  skills: Skills;
+  onFocus: (skill: string) => void;
+}) {
   const [all, setAll] = useState(false);
   const shown = all ? list : list.slice(0, shownFirst);
   return (

@@ -20,7 +20,19 @@ const itemsAsked = 10;
 const factOps = ['add', 'subtract', 'multiply', 'divide'];
 
 /** A sheet of ten, done alone: which came right, and with which tool. Not to be finished, and no grade. */
-export function SheetDialog({ learner, skill, skills, onClose, onSaved }: { learner: LearnerWire; skill: string | null; skills: Skills; onClose: () => void; onSaved: () => void }) {
+export function SheetDialog({
+  learner,
+  skill,
+  skills,
+  onClose,
+  onSaved,
+}: {
+  learner: LearnerWire;
+  skill: string | null;
+  skills: Skills;
+  onClose: () => void;
+  onSaved: () => void;
+}) {
   const possible = skills.list.filter((s) => s.predicate !== null);
   const [chosen, setChosen] = useState(skill && possible.some((s) => s.id === skill) ? skill : 'add-in-10');
   const [draw, setDraw] = useState(1);
@@ -32,21 +44,36 @@ export function SheetDialog({ learner, skill, skills, onClose, onSaved }: { lear
   const s = skills.byId.get(chosen)!;
   const items = useMemo((): Item[] => {
     const seen = new Set<string>();
-    return sheetItems(s, skills.list, itemsAsked * 2, draw).filter((i) => {
-      const text = questionText(i);
-      if (text === null || seen.has(text)) return false;
-      seen.add(text);
-      return true;
-    }).slice(0, itemsAsked);
+    return sheetItems(s, skills.list, itemsAsked * 2, draw)
+      .filter((i) => {
+        const text = questionText(i);
+        if (text === null || seen.has(text)) return false;
+        seen.add(text);
+        return true;
+      })
+      .slice(0, itemsAsked);
   }, [s, skills, draw]);
   const right = [...answers.values()].filter(Boolean).length;
   const save = useMutation({
     mutationFn: () =>
-      api('POST', '/evidence', {
-        learner: learner.id, kind: 'check-in', skill: chosen, correct: right, total: answers.size,
-        items: [...answers].filter(([i]) => factOps.includes(items[i]!.op)).map(([i, correct]) => ({ op: items[i]!.op, a: items[i]!.a, b: items[i]!.b, correct })),
-        ...(tool ? { support: tool } : {}), ...(minutes ? { seconds: Number(minutes) * 60 } : {}), by: { role: 'organiser' },
-      }, key),
+      api(
+        'POST',
+        '/evidence',
+        {
+          learner: learner.id,
+          kind: 'check-in',
+          skill: chosen,
+          correct: right,
+          total: answers.size,
+          items: [...answers]
+            .filter(([i]) => factOps.includes(items[i]!.op))
+            .map(([i, correct]) => ({ op: items[i]!.op, a: items[i]!.a, b: items[i]!.b, correct })),
+          ...(tool ? { support: tool } : {}),
+          ...(minutes ? { seconds: Number(minutes) * 60 } : {}),
+          by: { role: 'organiser' },
+        },
+        key,
+      ),
     onSuccess: onSaved,
   });
   const put = (i: number, correct: boolean): void => {
@@ -122,7 +149,9 @@ export function SheetDialog({ learner, skill, skills, onClose, onSaved }: { lear
         </p>
         {learner.accommodations.includes('speed-welcome') && (
           <Field label="Minutes, if you timed it" hint="Kept beside the sheet; no estimate depends on it.">
-            {(p) => <input {...p} type="number" min="0" max="120" step="0.5" value={minutes} onChange={(e) => setMinutes(e.target.value)} />}
+            {(p) => (
+              <input {...p} type="number" min="0" max="120" step="0.5" value={minutes} onChange={(e) => setMinutes(e.target.value)} />
+            )}
           </Field>
         )}
         {save.error && <p className={panel.bad}>{messageOf(save.error)}</p>}

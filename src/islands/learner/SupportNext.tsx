@@ -13,7 +13,19 @@ const reasons = {
 } as const;
 
 /** The ladder of tools for a skill, with the one to play with next. */
-export function SupportNext({ skill, estimate, skills, learner, evidence }: { skill: SkillWire; estimate: EstimateWire; skills: Skills; learner: LearnerWire; evidence: readonly EvidenceWire[] }) {
+export function SupportNext({
+  skill,
+  estimate,
+  skills,
+  learner,
+  evidence,
+}: {
+  skill: SkillWire;
+  estimate: EstimateWire;
+  skills: Skills;
+  learner: LearnerWire;
+  evidence: readonly EvidenceWire[];
+}) {
   const title = useSupportTitle();
   const ladder = ladderOf(skill, skills.strandOf(skill.id)!);
   const notes = evidence.filter((e) => e.skill === skill.id && !e.retracted && e.result !== null).sort((x, y) => (x.at < y.at ? 1 : -1));
@@ -30,7 +42,8 @@ export function SupportNext({ skill, estimate, skills, learner, evidence }: { sk
         <li aria-current={next.support === null}>no tool</li>
       </ol>
       <p className={`${panel.soft} ${panel.small}`}>
-        {next.support === null ? 'No tool is needed' : `With ${title(next.support)}`}: {reasons[next.because]}. About {Math.round(next.success * 10)} of 10 answers likely right (calculated; what a tool brings is common practice).
+        {next.support === null ? 'No tool is needed' : `With ${title(next.support)}`}: {reasons[next.because]}. About{' '}
+        {Math.round(next.success * 10)} of 10 answers likely right (calculated; what a tool brings is common practice).
       </p>
     </>
   );

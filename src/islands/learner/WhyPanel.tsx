@@ -15,7 +15,23 @@ import { SupportNext } from './SupportNext';
 const leastStep = 0.005;
 
 /** Why this number: the chain of what was seen, each step with its effect. */
-export function WhyPanel({ learner, skill, estimate: e, skills, evidence, onNote, onChanged }: { learner: LearnerWire; skill: SkillWire; estimate: EstimateWire; skills: Skills; evidence: readonly EvidenceWire[]; onNote: () => void; onChanged: () => void }) {
+export function WhyPanel({
+  learner,
+  skill,
+  estimate: e,
+  skills,
+  evidence,
+  onNote,
+  onChanged,
+}: {
+  learner: LearnerWire;
+  skill: SkillWire;
+  estimate: EstimateWire;
+  skills: Skills;
+  evidence: readonly EvidenceWire[];
+  onNote: () => void;
+  onChanged: () => void;
+}) {
   const tell = useTell();
   const byId = new Map(evidence.map((x) => [x.id, x]));
   const retract = useMutation({
@@ -26,10 +42,17 @@ export function WhyPanel({ learner, skill, estimate: e, skills, evidence, onNote
     },
     onError: (error) => tell(messageOf(error), { bad: true }),
   });
-  const met = useQuery({ queryKey: ['met', learner.id], queryFn: () => get<Page<{ skill: string; chances: number; sessions: number }>>(`/learners/${learner.id}/met?limit=1000`) }).data?.items.find((m) => m.skill === skill.id);
+  const met = useQuery({
+    queryKey: ['met', learner.id],
+    queryFn: () => get<Page<{ skill: string; chances: number; sessions: number }>>(`/learners/${learner.id}/met?limit=1000`),
+  }).data?.items.find((m) => m.skill === skill.id);
   const goal = learner.goals.includes(skill.id);
   const setGoal = useMutation({
-    mutationFn: () => api('PATCH', `/learners/${learner.id}`, { version: learner.version, goals: goal ? learner.goals.filter((g) => g !== skill.id) : [...learner.goals, skill.id] }),
+    mutationFn: () =>
+      api('PATCH', `/learners/${learner.id}`, {
+        version: learner.version,
+        goals: goal ? learner.goals.filter((g) => g !== skill.id) : [...learner.goals, skill.id],
+      }),
     onSuccess: () => {
       onChanged();
       tell(goal ? 'No goal any more.' : 'A goal now: games that lead there come first.');
@@ -37,35 +60,46 @@ export function WhyPanel({ learner, skill, estimate: e, skills, evidence, onNote
     onError: (error) => tell(messageOf(error), { bad: true }),
   });
   const notedBy = evidence.filter((x) => x.skill === skill.id && !x.retracted).length;
-  const history = e.steps.filter((s, i, all) => s.evidence !== null && all.slice(i + 1).every((later) => later.evidence !== s.evidence)).map((s) => ({ at: s.at!, height: s.after }));
+  const history = e.steps
+    .filter((s, i, all) => s.evidence !== null && all.slice(i + 1).every((later) => later.evidence !== s.evidence))
+    .map((s) => ({ at: s.at!, height: s.after }));
   return (
     <section className={`${panel.sheet} ${styles.why}`} aria-live="polite">
       <h2>{skill.title}</h2>
       <p className={panel.soft}>{skill.looksLike}</p>
       <p>
         <b className={panel.num}>{statusWords[e.status]}</b>
-        {e.seen ? '' : ', assumed'} · {e.sure ? `${e.mastery.toFixed(2)}, likely ${e.interval[0].toFixed(2)} to ${e.interval[1].toFixed(2)}` : `not sure yet (${e.mastery.toFixed(2)} from ${e.notes === 0 ? 'no notes' : `${Math.ceil(e.notes)} ${Math.ceil(e.notes) === 1 ? 'note' : 'notes'}`})`}
+        {e.seen ? '' : ', assumed'} ·{' '}
+        {e.sure
+          ? `${e.mastery.toFixed(2)}, likely ${e.interval[0].toFixed(2)} to ${e.interval[1].toFixed(2)}`
+          : `not sure yet (${e.mastery.toFixed(2)} from ${e.notes === 0 ? 'no notes' : `${Math.ceil(e.notes)} ${Math.ceil(e.notes) === 1 ? 'note' : 'notes'}`})`}
       </p>
       <p className={panel.small}>
-        Noted by someone: {notedBy === 0 ? 'never' : notedBy === 1 ? 'once' : `${notedBy} times`}. Probably met in games: {met ? `about ${met.chances} chances in ${met.sessions} ${met.sessions === 1 ? 'session' : 'sessions'} (calculated, not counted as seen)` : 'hardly'}.
+        Noted by someone: {notedBy === 0 ? 'never' : notedBy === 1 ? 'once' : `${notedBy} times`}. Probably met in games:{' '}
+        {met
+          ? `about ${met.chances} chances in ${met.sessions} ${met.sessions === 1 ? 'session' : 'sessions'} (calculated, not counted as seen)`
+          : 'hardly'}
+        .
       </p>
       <HistoryLine points={history} title={`How “${skill.title}” moved`} />
       <h3>Why {e.mastery.toFixed(2)}?</h3>
       <ol className={styles.steps}>
-        {e.steps.filter((s, i) => i === 0 || s.evidence !== null || Math.abs(s.after - s.before) >= leastStep).map((s, i) => {
-          const note = s.evidence ? byId.get(s.evidence) : undefined;
-          return (
-            <li key={i}>
-              <span>{stepWords(s, note, skills)}</span>
-              <b className={panel.num}>{i === 0 ? s.after.toFixed(2) : `${s.before.toFixed(2)} → ${s.after.toFixed(2)}`}</b>
-              {note && s.because === 'noted' && (
-                <Button kind="plain" onClick={() => retract.mutate(note.id)}>
-                  take back
-                </Button>
-              )}
-            </li>
-          );
-        })}
+        {e.steps
+          .filter((s, i) => i === 0 || s.evidence !== null || Math.abs(s.after - s.before) >= leastStep)
+          .map((s, i) => {
+            const note = s.evidence ? byId.get(s.evidence) : undefined;
+            return (
+              <li key={i}>
+                <span>{stepWords(s, note, skills)}</span>
+                <b className={panel.num}>{i === 0 ? s.after.toFixed(2) : `${s.before.toFixed(2)} → ${s.after.toFixed(2)}`}</b>
+                {note && s.because === 'noted' && (
+                  <Button kind="plain" onClick={() => retract.mutate(note.id)}>
+                    take back
+                  </Button>
+                )}
+              </li>
+            );
+          })}
       </ol>
       <SupportNext skill={skill} estimate={e} skills={skills} learner={learner} evidence={evidence} />
       {skill.prerequisites.length > 0 && (
@@ -74,7 +108,10 @@ export function WhyPanel({ learner, skill, estimate: e, skills, evidence, onNote
         </p>
       )}
       <p className={`${panel.soft} ${panel.small}`}>
-        {skill.nature === 'by-heart' ? 'Known by heart: answers in games count.' : 'A way of thinking: only a note on how it was done counts.'} Codes: {skill.codes.join(', ')}. Commonly goes wrong: {skill.slips.join(' ')}
+        {skill.nature === 'by-heart'
+          ? 'Known by heart: answers in games count.'
+          : 'A way of thinking: only a note on how it was done counts.'}{' '}
+        Codes: {skill.codes.join(', ')}. Commonly goes wrong: {skill.slips.join(' ')}
       </p>
       <div className={panel.row}>
         <Button onClick={onNote}>Note something about this</Button>
@@ -88,7 +125,10 @@ export function WhyPanel({ learner, skill, estimate: e, skills, evidence, onNote
 
 function stepWords(s: EstimateWire['steps'][number], note: EvidenceWire | undefined, skills: Skills): string {
   if (s.because === 'norm') return 'What the norm lets expect at this age';
-  if (s.because === 'level') return Number(s.what) >= 0 ? `This line shows about ${s.what} years ahead of the norm` : `This line shows about ${s.what.slice(1)} years behind the norm`;
+  if (s.because === 'level')
+    return Number(s.what) >= 0
+      ? `This line shows about ${s.what} years ahead of the norm`
+      : `This line shows about ${s.what.slice(1)} years behind the norm`;
   if (s.because === 'forgotten') return `Not met for ${s.what} days: part of it may have gone`;
   if (s.because === 'right-facts') return `${s.at!.slice(0, 10)}: ${s.what} of its facts right on the way`;
   if (s.because === 'later-skill') return `It is needed for “${skills.title(s.what)}”, which goes well`;

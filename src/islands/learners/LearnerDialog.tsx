@@ -12,7 +12,15 @@ import type { LearnerWire } from '../shared/types';
 import styles from './learners.module.css';
 
 /** Add or change a learner by hand. */
-export function LearnerDialog({ learner, onClose, onSaved }: { learner: LearnerWire | null; onClose: () => void; onSaved: (id: string) => void }) {
+export function LearnerDialog({
+  learner,
+  onClose,
+  onSaved,
+}: {
+  learner: LearnerWire | null;
+  onClose: () => void;
+  onSaved: (id: string) => void;
+}) {
   const [nickname, setNickname] = useState(learner?.nickname ?? '');
   const [born, setBorn] = useState(learner?.born ?? '');
   const [framework, setFramework] = useState(learner?.framework ?? 'us');
@@ -23,19 +31,41 @@ export function LearnerDialog({ learner, onClose, onSaved }: { learner: LearnerW
   const [withoutNorms, setWithoutNorms] = useState(learner?.withoutNorms ?? false);
   const [allowances, setAllowances] = useState<string[]>(learner?.accommodations ?? []);
   const [key] = useState(writeKey);
-  const frameworks = useQuery({ queryKey: ['frameworks'], queryFn: () => get<Page<{ id: string; title: string }>>('/frameworks?limit=1000') });
+  const frameworks = useQuery({
+    queryKey: ['frameworks'],
+    queryFn: () => get<Page<{ id: string; title: string }>>('/frameworks?limit=1000'),
+  });
   const kinds = useQuery({ queryKey: ['kinds'], queryFn: () => get<Page<{ id: string; title: string }>>('/kinds?limit=5000') });
-  const tools = kinds.data?.items.filter((k) => ['bead-frame', 'hundred-chart', 'number-line', 'two-colour-counters', 'ten-frame-cards', 'linking-cubes'].includes(k.id)) ?? [];
+  const tools =
+    kinds.data?.items.filter((k) =>
+      ['bead-frame', 'hundred-chart', 'number-line', 'two-colour-counters', 'ten-frame-cards', 'linking-cubes'].includes(k.id),
+    ) ?? [];
   const save = useMutation({
     mutationFn: () => {
-      const body = { nickname, born, framework, actions: actions.split('\n').map((a) => a.trim()).filter(Boolean), supportsInUse: supports, permanentSupports: permanent, withoutNorms, accommodations: allowances, ...(group.trim() ? { group: group.trim() } : {}) };
-      return learner ? api<{ id: string }>('PATCH', `/learners/${learner.id}`, { ...body, version: learner.version }) : api<{ id: string }>('POST', '/learners', body, key);
+      const body = {
+        nickname,
+        born,
+        framework,
+        actions: actions
+          .split('\n')
+          .map((a) => a.trim())
+          .filter(Boolean),
+        supportsInUse: supports,
+        permanentSupports: permanent,
+        withoutNorms,
+        accommodations: allowances,
+        ...(group.trim() ? { group: group.trim() } : {}),
+      };
+      return learner
+        ? api<{ id: string }>('PATCH', `/learners/${learner.id}`, { ...body, version: learner.version })
+        : api<{ id: string }>('POST', '/learners', body, key);
     },
     onSuccess: ({ id }) => onSaved(id),
   });
   const problem = save.error instanceof ApiError ? save.error.problem : null;
   const at = (field: string): string | null => problemAt(save.error, field);
-  const toggle = (list: string[], set: (l: string[]) => void, id: string): void => set(list.includes(id) ? list.filter((x) => x !== id) : [...list, id]);
+  const toggle = (list: string[], set: (l: string[]) => void, id: string): void =>
+    set(list.includes(id) ? list.filter((x) => x !== id) : [...list, id]);
   return (
     <Dialog title={learner ? `Change ${learner.nickname}` : 'Add a learner'} onClose={onClose}>
       <form
@@ -64,7 +94,8 @@ export function LearnerDialog({ learner, onClose, onSaved }: { learner: LearnerW
           </Field>
         </div>
         <label className={styles.check}>
-          <input type="checkbox" checked={withoutNorms} onChange={(e) => setWithoutNorms(e.target.checked)} /> Goes by own goals, not by norms (choose goals on the learner’s page)
+          <input type="checkbox" checked={withoutNorms} onChange={(e) => setWithoutNorms(e.target.checked)} /> Goes by own goals, not by
+          norms (choose goals on the learner’s page)
         </label>
         <Field label="Group">{(p) => <input {...p} value={group} onChange={(e) => setGroup(e.target.value)} />}</Field>
         <fieldset className={styles.fieldset}>
@@ -87,11 +118,15 @@ export function LearnerDialog({ learner, onClose, onSaved }: { learner: LearnerW
           <legend>Games should allow for</legend>
           {accommodations.map((a) => (
             <label key={a}>
-              <input type="checkbox" checked={allowances.includes(a)} onChange={() => toggle(allowances, setAllowances, a)} /> {accommodationWords[a]}
+              <input type="checkbox" checked={allowances.includes(a)} onChange={() => toggle(allowances, setAllowances, a)} />{' '}
+              {accommodationWords[a]}
             </label>
           ))}
         </fieldset>
-        <Field label="What helpers should do, a line each" hint="Actions, never a diagnosis: “sits on the seeing side”, “large print”. Where a learning difficulty is suspected, a qualified professional should look.">
+        <Field
+          label="What helpers should do, a line each"
+          hint="Actions, never a diagnosis: “sits on the seeing side”, “large print”. Where a learning difficulty is suspected, a qualified professional should look."
+        >
           {(p) => <textarea {...p} rows={3} value={actions} onChange={(e) => setActions(e.target.value)} />}
         </Field>
         {save.error && !problem?.field && <p className={panel.bad}>{messageOf(save.error)}</p>}

@@ -32,7 +32,12 @@ const armPitch = 7.8;
 const armsShown = 7;
 
 function edgeOf(ids: readonly string[], map: ReadonlyMap<string, EstimateWire>): readonly string[] {
-  const from = foldFrom(ids.map((id) => map.get(id)?.asSeen ?? 0), -1, null, armsShown);
+  const from = foldFrom(
+    ids.map((id) => map.get(id)?.asSeen ?? 0),
+    -1,
+    null,
+    armsShown,
+  );
   return ids.slice(from, from + armsShown);
 }
 
@@ -41,7 +46,12 @@ function Learners() {
   const client = useQueryClient();
   const skills = useSkills();
   const learners = useQuery({ queryKey: ['learners'], queryFn: () => get<Page<LearnerWire>>('/learners?limit=5000') });
-  const maps = useQueries({ queries: (learners.data?.items ?? []).map((l) => ({ queryKey: ['mastery', l.id, 'short'], queryFn: () => get<Page<EstimateWire>>(`/learners/${l.id}/mastery?limit=1000&steps=false`) })) });
+  const maps = useQueries({
+    queries: (learners.data?.items ?? []).map((l) => ({
+      queryKey: ['mastery', l.id, 'short'],
+      queryFn: () => get<Page<EstimateWire>>(`/learners/${l.id}/mastery?limit=1000&steps=false`),
+    })),
+  });
   const [adding, setAdding] = useState(false);
   const [together, setTogether] = useState<readonly string[]>([]);
   const [asking, setAsking] = useState(false);
@@ -78,7 +88,9 @@ function Learners() {
       </nav>
       {learners.data.total === 0 ? (
         <Empty title="Nobody is here yet">
-          <p>Initials or nicknames are enough. Bring in a list, or add children one by one; then two minutes each at the table place them.</p>
+          <p>
+            Initials or nicknames are enough. Bring in a list, or add children one by one; then two minutes each at the table place them.
+          </p>
           <div className={panel.row}>
             <LinkButton kind="main" href={link('/learners/import')}>
               Bring in a roster
@@ -116,7 +128,13 @@ function Learners() {
                   return (
                     <tr key={l.id}>
                       <td>
-                        <input type="checkbox" className={styles.tick} aria-label={`${l.nickname} at this table`} checked={together.includes(l.id)} onChange={() => setTogether(together.includes(l.id) ? together.filter((x) => x !== l.id) : [...together, l.id])} />
+                        <input
+                          type="checkbox"
+                          className={styles.tick}
+                          aria-label={`${l.nickname} at this table`}
+                          checked={together.includes(l.id)}
+                          onChange={() => setTogether(together.includes(l.id) ? together.filter((x) => x !== l.id) : [...together, l.id])}
+                        />
                         <a href={link(`/learners/${l.id}`)} className={styles.name}>
                           {l.nickname}
                         </a>
@@ -124,11 +142,28 @@ function Learners() {
                       </td>
                       {skills.strands.map((s) => (
                         <td key={s.id}>
-                          <svg viewBox={`0 0 ${armsShown * armPitch + 6} 22`} width={armsShown * armPitch + 6} height="22" role="img" aria-label={strandWords(s.skills, map)}>
+                          <svg
+                            viewBox={`0 0 ${armsShown * armPitch + 6} 22`}
+                            width={armsShown * armPitch + 6}
+                            height="22"
+                            role="img"
+                            aria-label={strandWords(s.skills, map)}
+                          >
                             <path d={`M3 17H${armsShown * armPitch}`} stroke="var(--rule-strong)" />
                             {edgeOf(s.skills, map).map((id, k) => {
                               const e = map.get(id);
-                              return e ? <SignalArm key={id} x={5 + k * armPitch} y={17} size={0.5} mastery={e.asSeen} seen={e.seen} interval={null} hue={`var(--strand-${s.hue})`} /> : null;
+                              return e ? (
+                                <SignalArm
+                                  key={id}
+                                  x={5 + k * armPitch}
+                                  y={17}
+                                  size={0.5}
+                                  mastery={e.asSeen}
+                                  seen={e.seen}
+                                  interval={null}
+                                  hue={`var(--strand-${s.hue})`}
+                                />
+                              ) : null;
                             })}
                           </svg>
                         </td>
@@ -143,12 +178,24 @@ function Learners() {
               </tbody>
             ))}
           </table>
-          <p className={`${panel.soft} ${panel.small}`}>An arm a step, the seven around the edge of each line: flat not yet, raised growing, upright on their own; hollow where nobody has seen it yet.</p>
+          <p className={`${panel.soft} ${panel.small}`}>
+            An arm a step, the seven around the edge of each line: flat not yet, raised growing, upright on their own; hollow where nobody
+            has seen it yet.
+          </p>
         </div>
       )}
       {asking && (
-        <Dialog title={together.map((id) => learners.data.items.find((l) => l.id === id)?.nickname ?? id).join(', ')} onClose={() => setAsking(false)} wide>
-          <HelpNext learners={together} limit={8} title="Games for this table" nickname={(id) => learners.data.items.find((l) => l.id === id)?.nickname ?? id} />
+        <Dialog
+          title={together.map((id) => learners.data.items.find((l) => l.id === id)?.nickname ?? id).join(', ')}
+          onClose={() => setAsking(false)}
+          wide
+        >
+          <HelpNext
+            learners={together}
+            limit={8}
+            title="Games for this table"
+            nickname={(id) => learners.data.items.find((l) => l.id === id)?.nickname ?? id}
+          />
         </Dialog>
       )}
       {adding && (

@@ -68,7 +68,14 @@ function Library() {
     <>
       <div className={panel.head}>
         <h1>Library</h1>
-        <input className={styles.search} type="search" aria-label="Search the library" placeholder="A game, a skill, how it plays …" value={text} onChange={(e) => setText(e.target.value)} />
+        <input
+          className={styles.search}
+          type="search"
+          aria-label="Search the library"
+          placeholder="A game, a skill, how it plays …"
+          value={text}
+          onChange={(e) => setText(e.target.value)}
+        />
         <select aria-label="Bin" value={bin} onChange={(e) => setBin(e.target.value)}>
           <option value="">all bins</option>
           {[...new Set(all.map((g) => g.bin))].map((b) => (
@@ -87,7 +94,8 @@ function Library() {
         <LinkButton href={link('/shelf')}>Back to the shelf</LinkButton>
       </div>
       <p className={panel.soft}>
-        {shown.length} of {all.length} games, {shown.reduce((n, g) => n + g.variants.length, 0)} versions. Folk games and our own, with dice, cards and paper. Every number is calculated from the rules.
+        {shown.length} of {all.length} games, {shown.reduce((n, g) => n + g.variants.length, 0)} versions. Folk games and our own, with
+        dice, cards and paper. Every number is calculated from the rules.
       </p>
       <ul className={styles.games}>
         {shown.map((g) => (
@@ -137,9 +145,19 @@ function Library() {
                       v.profile && (
                         <div key={v.id}>
                           <h3>{v.title}</h3>
-                          <ShareBar label={v.title} shares={v.profile.mix.map(([op, share]) => ({ title: operationWords[op as Operation], share, error: null, fill: `var(--strand-${operationHue(op)})` }))} />
+                          <ShareBar
+                            label={v.title}
+                            shares={v.profile.mix.map(([op, share]) => ({
+                              title: operationWords[op as Operation],
+                              share,
+                              error: null,
+                              fill: `var(--strand-${operationHue(op)})`,
+                            }))}
+                          />
                           <p className={`${panel.soft} ${panel.small}`}>
-                            {v.profile.games.toLocaleString('en')} simulated games of {v.profile.seats}; {v.profile.minutes.map((m) => m.toFixed(0)).join(', ')} minutes (short, usual, long); {(v.profile.idleTurns * 100).toFixed(0)} % of turns with nothing to do.
+                            {v.profile.games.toLocaleString('en')} simulated games of {v.profile.seats};{' '}
+                            {v.profile.minutes.map((m) => m.toFixed(0)).join(', ')} minutes (short, usual, long);{' '}
+                            {(v.profile.idleTurns * 100).toFixed(0)} % of turns with nothing to do.
                           </p>
                         </div>
                       ),
@@ -171,6 +189,17 @@ function mainPractice(p: ProfileSummary, skills: Skills): string {
 function matches(g: LibraryGameWire, text: string, age: string, skills: Skills): boolean {
   if (age !== '' && !g.variants.some((v) => v.ages[0] <= Number(age) && v.ages[1] >= Number(age))) return false;
   const words = text.toLowerCase().split(/\s+/).filter(Boolean);
-  const hay = [g.title, g.bin, g.plays, ...g.variants.flatMap((v) => [v.title, ...(v.profile?.doses.map(([id]) => skills.title(id)) ?? []), ...(v.profile?.mix.map(([op]) => operationWords[op as Operation]) ?? [])])].join(' ').toLowerCase();
+  const hay = [
+    g.title,
+    g.bin,
+    g.plays,
+    ...g.variants.flatMap((v) => [
+      v.title,
+      ...(v.profile?.doses.map(([id]) => skills.title(id)) ?? []),
+      ...(v.profile?.mix.map(([op]) => operationWords[op as Operation]) ?? []),
+    ]),
+  ]
+    .join(' ')
+    .toLowerCase();
   return words.every((w) => hay.includes(w));
 }

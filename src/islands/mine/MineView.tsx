@@ -29,7 +29,10 @@ function Mine({ id }: { id: string }) {
   const skills = useSkills();
   const [search, setSearch] = useState('');
   const learner = useQuery({ queryKey: ['learner', id], queryFn: () => get<LearnerWire>(`/learners/${id}`) });
-  const mastery = useQuery({ queryKey: ['mastery', id, 'short'], queryFn: () => get<Page<EstimateWire>>(`/learners/${id}/mastery?limit=1000&steps=false`) });
+  const mastery = useQuery({
+    queryKey: ['mastery', id, 'short'],
+    queryFn: () => get<Page<EstimateWire>>(`/learners/${id}/mastery?limit=1000&steps=false`),
+  });
   const games = useQuery({ queryKey: ['games'], queryFn: () => get<Page<GameWire>>('/games?limit=1000') });
   const like = useMutation({
     mutationFn: (likings: string[]) => api('PATCH', `/learners/${id}`, { version: learner.data!.version, likings }),
@@ -39,7 +42,9 @@ function Mine({ id }: { id: string }) {
   if (learner.error) return <Failure message={messageOf(learner.error)} />;
   if (!skills || !learner.data || !mastery.data || !games.data) return <Loading />;
   const l = learner.data;
-  const can = mastery.data.items.filter((e) => e.seen && e.asSeen >= heldAt).sort((x, y) => ((x.lastSeen ?? '') < (y.lastSeen ?? '') ? 1 : -1));
+  const can = mastery.data.items
+    .filter((e) => e.seen && e.asSeen >= heldAt)
+    .sort((x, y) => ((x.lastSeen ?? '') < (y.lastSeen ?? '') ? 1 : -1));
   const next = goodNext(mastery.data.items, skills, l).slice(0, mostNext);
   const found = games.data.items.filter((g) => !g.retired && g.title.toLowerCase().includes(search.toLowerCase()));
   const toggle = (game: string): void => like.mutate(l.likings.includes(game) ? l.likings.filter((x) => x !== game) : [...l.likings, game]);
@@ -76,7 +81,13 @@ function Mine({ id }: { id: string }) {
         </section>
         <section>
           <h2>Games I like</h2>
-          <input type="search" aria-label="Find a game" placeholder="Find a game …" value={search} onChange={(e) => setSearch(e.target.value)} />
+          <input
+            type="search"
+            aria-label="Find a game"
+            placeholder="Find a game …"
+            value={search}
+            onChange={(e) => setSearch(e.target.value)}
+          />
           <ul className={styles.games}>
             {found
               .sort((x, y) => Number(l.likings.includes(y.id)) - Number(l.likings.includes(x.id)) || (x.title < y.title ? -1 : 1))

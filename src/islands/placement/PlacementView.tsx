@@ -44,7 +44,13 @@ function Placement({ id }: { id: string }) {
     placeholderData: (before) => before,
   });
   const save = useMutation({
-    mutationFn: () => api('POST', '/evidence/batch', { items: sent.map((a) => ({ learner: id, kind: 'placement', ...a, by: { role: 'organiser' } })) }, key),
+    mutationFn: () =>
+      api(
+        'POST',
+        '/evidence/batch',
+        { items: sent.map((a) => ({ learner: id, kind: 'placement', ...a, by: { role: 'organiser' } })) },
+        key,
+      ),
     onSuccess: () => {
       setAnswers(new Map());
       location.href = link(`/learners/${id}`);
@@ -79,7 +85,12 @@ function Placement({ id }: { id: string }) {
       {save.error && <Failure message={messageOf(save.error)} />}
       <div className={styles.lines} role="group" aria-label="Lines to ask about">
         {skills.strands.map((s) => (
-          <button key={s.id} type="button" aria-pressed={lines.includes(s.id)} onClick={() => setLines(lines.includes(s.id) ? lines.filter((x) => x !== s.id) : [...lines, s.id])}>
+          <button
+            key={s.id}
+            type="button"
+            aria-pressed={lines.includes(s.id)}
+            onClick={() => setLines(lines.includes(s.id) ? lines.filter((x) => x !== s.id) : [...lines, s.id])}
+          >
             {s.title}
           </button>
         ))}
@@ -87,11 +98,29 @@ function Placement({ id }: { id: string }) {
       <div className={styles.columns}>
         <section className={styles.card} aria-live="polite">
           {question.error && <Failure message={messageOf(question.error)} />}
-          {next && <Question key={next} skill={next} skills={skills} nickname={learner.data.nickname} waiting={question.isPlaceholderData} follows={answers.size > 0 || skipped.length > 0} onAnswer={(a) => put(next, a)} onSkip={() => setSkipped([...skipped, next])} onBack={answers.size > 0 ? undoLast : null} />}
+          {next && (
+            <Question
+              key={next}
+              skill={next}
+              skills={skills}
+              nickname={learner.data.nickname}
+              waiting={question.isPlaceholderData}
+              follows={answers.size > 0 || skipped.length > 0}
+              onAnswer={(a) => put(next, a)}
+              onSkip={() => setSkipped([...skipped, next])}
+              onBack={answers.size > 0 ? undoLast : null}
+            />
+          )}
           {!next && question.data && (
             <>
               <h2>{lines.length === 0 ? 'Choose a line to ask about' : 'Enough for now'}</h2>
-              {lines.length > 0 && <p className={styles.looks}>{answers.size > 0 ? 'Another question would tell little. Save, and let play show the rest.' : 'Enough was seen on these lines lately. Choose another line, or let play show the rest.'}</p>}
+              {lines.length > 0 && (
+                <p className={styles.looks}>
+                  {answers.size > 0
+                    ? 'Another question would tell little. Save, and let play show the rest.'
+                    : 'Enough was seen on these lines lately. Choose another line, or let play show the rest.'}
+                </p>
+              )}
               {lines.length > 0 && !thorough && <Button onClick={() => setThorough(true)}>Ask on all the same</Button>}
               {answers.size > 0 && (
                 <Button kind="plain" onClick={undoLast}>
@@ -133,7 +162,25 @@ function Placement({ id }: { id: string }) {
 }
 
 /** While the next question is being chosen, the one on show takes no second answer. */
-function Question({ skill, skills, nickname, waiting, follows, onAnswer, onSkip, onBack }: { skill: string; skills: Skills; nickname: string; waiting: boolean; follows: boolean; onAnswer: (a: Answer) => void; onSkip: () => void; onBack: (() => void) | null }) {
+function Question({
+  skill,
+  skills,
+  nickname,
+  waiting,
+  follows,
+  onAnswer,
+  onSkip,
+  onBack,
+}: {
+  skill: string;
+  skills: Skills;
+  nickname: string;
+  waiting: boolean;
+  follows: boolean;
+  onAnswer: (a: Answer) => void;
+  onSkip: () => void;
+  onBack: (() => void) | null;
+}) {
   const s = skills.byId.get(skill)!;
   const heading = useRef<HTMLHeadingElement>(null);
   // The buttons of the question before are gone; the keyboard goes on from the new one.

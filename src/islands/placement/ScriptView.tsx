@@ -26,7 +26,10 @@ const openBelow = 0.7;
 function Script({ id }: { id: string }) {
   const skills = useSkills();
   const learner = useQuery({ queryKey: ['learner', id], queryFn: () => get<LearnerWire>(`/learners/${id}`) });
-  const mastery = useQuery({ queryKey: ['mastery', id, 'short'], queryFn: () => get<Page<EstimateWire>>(`/learners/${id}/mastery?limit=1000&steps=false`) });
+  const mastery = useQuery({
+    queryKey: ['mastery', id, 'short'],
+    queryFn: () => get<Page<EstimateWire>>(`/learners/${id}/mastery?limit=1000&steps=false`),
+  });
   if (learner.error) return <Failure message={messageOf(learner.error)} />;
   if (!skills || !learner.data || !mastery.data) return <Loading />;
   const map = new Map(mastery.data.items.map((e) => [e.skill, e.mastery]));
@@ -36,10 +39,14 @@ function Script({ id }: { id: string }) {
         <h1>{learner.data.nickname}, with real things</h1>
         <span className={panel.spring} />
         <span className={styles.screenOnly}>
-          <LinkButton href={link(`/learners/${id}/place`)}>Back to the screen</LinkButton> <Button onClick={() => window.print()}>Print</Button>
+          <LinkButton href={link(`/learners/${id}/place`)}>Back to the screen</LinkButton>{' '}
+          <Button onClick={() => window.print()}>Print</Button>
         </span>
       </div>
-      <p className={panel.lead}>Begin at the arrow. Can? Go down. Not yet? Go up. Two “not yet” in a row, and the line is done. Stop any time; leave open what you do not know.</p>
+      <p className={panel.lead}>
+        Begin at the arrow. Can? Go down. Not yet? Go up. Two “not yet” in a row, and the line is done. Stop any time; leave open what you
+        do not know.
+      </p>
       {skills.strands.map((line) => {
         const open = line.skills.findIndex((k) => (map.get(k) ?? 0) < openBelow);
         const start = open < 0 ? line.skills.length - 1 : open;

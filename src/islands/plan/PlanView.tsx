@@ -122,7 +122,21 @@ function Plan({ date }: { date: string | null }) {
                   <td key={m.id} data-state={m.state} data-today={m.date === t.today}>
                     <div className={styles.meetingHead}>
                       <strong>{dayWords(m.date)}</strong>
-                      <span>{m.off ? m.offBecause : m.state === 'played' ? 'played' : m.plan ? (m.plan.status === 'infeasible' ? 'no plan fits' : m.plan.forecast ? 'forecast' : 'planned') : m.state === 'missed' ? 'nothing noted' : ''}</span>
+                      <span>
+                        {m.off
+                          ? m.offBecause
+                          : m.state === 'played'
+                            ? 'played'
+                            : m.plan
+                              ? m.plan.status === 'infeasible'
+                                ? 'no plan fits'
+                                : m.plan.forecast
+                                  ? 'forecast'
+                                  : 'planned'
+                              : m.state === 'missed'
+                                ? 'nothing noted'
+                                : ''}
+                      </span>
                     </div>
                     {m.plan && m.plan.status !== 'infeasible' && <p className={styles.games}>{m.plan.games.map(title).join(', ')}</p>}
                     <div className={panel.row}>
@@ -140,7 +154,11 @@ function Plan({ date }: { date: string | null }) {
                           {m.off ? 'we do meet' : 'no meeting'}
                         </Button>
                       )}
-                      {m.plan && m.state === 'ahead' && m.plan.bound > 0 && m.plan.status !== 'infeasible' && <small className={panel.soft}>within {(100 * (1 - m.plan.objective / m.plan.bound)).toFixed(1)} % of the best</small>}
+                      {m.plan && m.state === 'ahead' && m.plan.bound > 0 && m.plan.status !== 'infeasible' && (
+                        <small className={panel.soft}>
+                          within {(100 * (1 - m.plan.objective / m.plan.bound)).toFixed(1)} % of the best
+                        </small>
+                      )}
                     </div>
                   </td>
                 ))}
@@ -151,7 +169,8 @@ function Plan({ date }: { date: string | null }) {
       )}
       {t.term && (
         <p className={`${panel.soft} ${panel.small}`}>
-          Forecasts carry everyone’s map forward by what would be practised. They are planned anew after each meeting; what you change by hand stays.
+          Forecasts carry everyone’s map forward by what would be practised. They are planned anew after each meeting; what you change by
+          hand stays.
         </p>
       )}
       {planning && <SessionDialog date={planning.date} meeting={planning.meeting} onClose={() => setPlanning(null)} />}

@@ -16,7 +16,12 @@ export function SessionDialog({ date, meeting, onClose }: { date: string; meetin
   const learners = useQuery({ queryKey: ['learners'], queryFn: () => get<Page<LearnerWire>>('/learners?limit=5000') });
   const [day, setDay] = useState(date);
   const [away, setAway] = useState<ReadonlySet<string>>(new Set());
-  const [shape, setShape] = useState({ rounds: meeting?.rounds ?? 3, minutes: meeting?.minutes ?? 15, tables: meeting?.tables ?? 4, helpers: meeting?.helpers ?? 2 });
+  const [shape, setShape] = useState({
+    rounds: meeting?.rounds ?? 3,
+    minutes: meeting?.minutes ?? 15,
+    tables: meeting?.tables ?? 4,
+    helpers: meeting?.helpers ?? 2,
+  });
   const [running, setRunning] = useState<number | null>(null);
   const [problem, setProblem] = useState<ApiError | null>(null);
   const [key] = useState(writeKey);
@@ -28,7 +33,12 @@ export function SessionDialog({ date, meeting, onClose }: { date: string; meetin
     setRunning(0);
     stopper.current = new AbortController();
     try {
-      const started = await api<{ job?: string; id?: string }>('POST', '/plans?wait=0', { date: day, present, ...shape, seconds: 2 }, key + present.length + JSON.stringify(shape) + day);
+      const started = await api<{ job?: string; id?: string }>(
+        'POST',
+        '/plans?wait=0',
+        { date: day, present, ...shape, seconds: 2 },
+        key + present.length + JSON.stringify(shape) + day,
+      );
       const id = started.id ?? (await follow<{ plan: string }>(started.job!, setRunning, stopper.current.signal)).plan;
       location.href = link(`/plan/${id}`);
     } catch (error) {
@@ -38,7 +48,16 @@ export function SessionDialog({ date, meeting, onClose }: { date: string; meetin
   }
   const number = (name: keyof typeof shape, label: string, min: number, max: number) => (
     <Field label={label} error={problem?.problem.field === name ? problem.message : null}>
-      {(p) => <input {...p} type="number" min={min} max={max} value={shape[name]} onChange={(e) => setShape({ ...shape, [name]: Number(e.target.value) })} />}
+      {(p) => (
+        <input
+          {...p}
+          type="number"
+          min={min}
+          max={max}
+          value={shape[name]}
+          onChange={(e) => setShape({ ...shape, [name]: Number(e.target.value) })}
+        />
+      )}
     </Field>
   );
   return (
@@ -62,7 +81,12 @@ export function SessionDialog({ date, meeting, onClose }: { date: string; meetin
           </legend>
           {all.map((l) => (
             <label key={l.id}>
-              <input type="checkbox" checked={!away.has(l.id)} onChange={() => setAway((s) => new Set(s.has(l.id) ? [...s].filter((x) => x !== l.id) : [...s, l.id]))} /> {l.nickname} <small className={panel.soft}>{ageWords(l.born)}</small>
+              <input
+                type="checkbox"
+                checked={!away.has(l.id)}
+                onChange={() => setAway((s) => new Set(s.has(l.id) ? [...s].filter((x) => x !== l.id) : [...s, l.id]))}
+              />{' '}
+              {l.nickname} <small className={panel.soft}>{ageWords(l.born)}</small>
             </label>
           ))}
           {learners.data?.total === 0 && <p>Nobody is here yet. Bring in a roster first.</p>}

@@ -20,7 +20,10 @@ export function TermDialog({ term, onClose, onSaved }: { term: TermWire; onClose
     title: term.term?.title ?? 'Our games',
     starts: term.term?.starts ?? term.today,
     ends: term.term?.ends ?? new Date(Date.parse(term.today) + usualWeeks * 7 * dayMs).toISOString().slice(0, 10),
-    weekdays: term.meetings.length > 0 ? [...new Set(term.meetings.map((m) => new Date(m.date).getUTCDay() || 7))] : [new Date(term.today).getUTCDay() || 7],
+    weekdays:
+      term.meetings.length > 0
+        ? [...new Set(term.meetings.map((m) => new Date(m.date).getUTCDay() || 7))]
+        : [new Date(term.today).getUTCDay() || 7],
     startsAt: first?.startsAt ?? '10:00',
     rounds: first?.rounds ?? 3,
     minutes: first?.minutes ?? 15,
@@ -32,7 +35,16 @@ export function TermDialog({ term, onClose, onSaved }: { term: TermWire; onClose
   const at = (field: string): string | null => problemAt(save.error, field);
   const number = (name: 'rounds' | 'minutes' | 'tables' | 'helpers', label: string) => (
     <Field label={label} error={at(name)}>
-      {(p) => <input {...p} type="number" min={0} max={120} value={input[name]} onChange={(e) => setInput({ ...input, [name]: Number(e.target.value) })} />}
+      {(p) => (
+        <input
+          {...p}
+          type="number"
+          min={0}
+          max={120}
+          value={input[name]}
+          onChange={(e) => setInput({ ...input, [name]: Number(e.target.value) })}
+        />
+      )}
     </Field>
   );
   return (
@@ -43,10 +55,14 @@ export function TermDialog({ term, onClose, onSaved }: { term: TermWire; onClose
           save.mutate();
         }}
       >
-        <Field label="Name of the term">{(p) => <input {...p} value={input.title} onChange={(e) => setInput({ ...input, title: e.target.value })} required />}</Field>
+        <Field label="Name of the term">
+          {(p) => <input {...p} value={input.title} onChange={(e) => setInput({ ...input, title: e.target.value })} required />}
+        </Field>
         <div className={panel.grid2}>
           <Field label="From" error={at('starts')}>
-            {(p) => <input {...p} type="date" value={input.starts} onChange={(e) => setInput({ ...input, starts: e.target.value })} required />}
+            {(p) => (
+              <input {...p} type="date" value={input.starts} onChange={(e) => setInput({ ...input, starts: e.target.value })} required />
+            )}
           </Field>
           <Field label="to" error={at('ends')}>
             {(p) => <input {...p} type="date" value={input.ends} onChange={(e) => setInput({ ...input, ends: e.target.value })} required />}
@@ -56,13 +72,25 @@ export function TermDialog({ term, onClose, onSaved }: { term: TermWire; onClose
           <legend>Days</legend>
           {names.map((n, i) => (
             <label key={n}>
-              <input type="checkbox" checked={input.weekdays.includes(i + 1)} onChange={() => setInput({ ...input, weekdays: input.weekdays.includes(i + 1) ? input.weekdays.filter((d) => d !== i + 1) : [...input.weekdays, i + 1] })} /> {n}
+              <input
+                type="checkbox"
+                checked={input.weekdays.includes(i + 1)}
+                onChange={() =>
+                  setInput({
+                    ...input,
+                    weekdays: input.weekdays.includes(i + 1) ? input.weekdays.filter((d) => d !== i + 1) : [...input.weekdays, i + 1],
+                  })
+                }
+              />{' '}
+              {n}
             </label>
           ))}
         </fieldset>
         {at('weekdays') && <p className={panel.bad}>{at('weekdays')}</p>}
         <div className={styles.shape}>
-          <Field label="Starts at">{(p) => <input {...p} type="time" value={input.startsAt} onChange={(e) => setInput({ ...input, startsAt: e.target.value })} />}</Field>
+          <Field label="Starts at">
+            {(p) => <input {...p} type="time" value={input.startsAt} onChange={(e) => setInput({ ...input, startsAt: e.target.value })} />}
+          </Field>
           {number('rounds', 'Rounds')}
           {number('minutes', 'Minutes each')}
           {number('tables', 'Tables')}

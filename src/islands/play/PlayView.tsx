@@ -25,10 +25,19 @@ export default function PlayView({ plan }: { plan: string | null }) {
 function Play({ asked }: { asked: string | null }) {
   const { plans, chosen, loading, error } = usePlanChoice(asked, 'ahead');
   const [at, setAt] = useState<{ round: number; table: number } | null>(null);
-  const plan = useQuery({ queryKey: ['plan', chosen?.id], queryFn: () => get<PlanWire>(`/plans/${chosen!.id}`), enabled: chosen !== null, staleTime: 60_000 });
+  const plan = useQuery({
+    queryKey: ['plan', chosen?.id],
+    queryFn: () => get<PlanWire>(`/plans/${chosen!.id}`),
+    enabled: chosen !== null,
+    staleTime: 60_000,
+  });
   const learners = useQuery({ queryKey: ['learners'], queryFn: () => get<Page<LearnerWire>>('/learners?limit=5000') });
   const games = useQuery({ queryKey: ['games'], queryFn: () => get<Page<GameWire>>('/games?limit=5000&retired=true') });
-  const notes = useQuery({ queryKey: ['evidence', 'session', chosen?.id], queryFn: () => get<Page<EvidenceWire>>(`/evidence?session=${chosen!.id}&limit=5000`), enabled: chosen !== null });
+  const notes = useQuery({
+    queryKey: ['evidence', 'session', chosen?.id],
+    queryFn: () => get<Page<EvidenceWire>>(`/evidence?session=${chosen!.id}&limit=5000`),
+    enabled: chosen !== null,
+  });
   const skills = useSkills();
   const tell = useTell();
   const client = useQueryClient();
@@ -80,7 +89,11 @@ function Play({ asked }: { asked: string | null }) {
         <h1>Play, {dayWords(p.date)}</h1>
         <PlanPicker plans={plans} chosen={chosen} path="/play" />
       </div>
-      <p className={panel.lead}>{p.date > pageToday() ? 'This session lies ahead; notes are kept for its day or earlier.' : 'Choose your table. No tap means nothing; one tap is about one thing you saw.'}</p>
+      <p className={panel.lead}>
+        {p.date > pageToday()
+          ? 'This session lies ahead; notes are kept for its day or earlier.'
+          : 'Choose your table. No tap means nothing; one tap is about one thing you saw.'}
+      </p>
       {p.rounds.map((round, r) => (
         <section key={r}>
           <h2>Round {r + 1}</h2>

@@ -19,7 +19,12 @@ export function RoundTimer({ title, where, minutes, onBack }: { title: string; w
           ‹ tables
         </button>
         <span>{where}</span>
-        <button type="button" className={styles.time} aria-label={running ? 'Pause the clock' : 'Start the clock'} onClick={() => setEndsAt(running ? null : performance.now() + left * 1000)}>
+        <button
+          type="button"
+          className={styles.time}
+          aria-label={running ? 'Pause the clock' : 'Start the clock'}
+          onClick={() => setEndsAt(running ? null : performance.now() + left * 1000)}
+        >
           {Math.floor(left / 60)}:{String(left % 60).padStart(2, '0')}
           <small>{running ? 'left' : 'start'}</small>
         </button>

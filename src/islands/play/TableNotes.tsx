@@ -28,11 +28,32 @@ const blank = (skill: string | null): SeatNote => ({ skill, result: null, how: n
 const tools = ['bead-frame', 'hundred-chart', 'number-line'];
 
 /** Three taps a child, at the table, on a phone; kept in this browser until they are sent. */
-export function TableNotes({ plan, at, table, next, rules, learners, skills, onBack, onDone }: { plan: PlanWire; at: { round: number; table: number }; table: TableWire; next: string; rules: readonly string[]; learners: readonly LearnerWire[]; skills: Skills; onBack: () => void; onDone: () => void }) {
+export function TableNotes({
+  plan,
+  at,
+  table,
+  next,
+  rules,
+  learners,
+  skills,
+  onBack,
+  onDone,
+}: {
+  plan: PlanWire;
+  at: { round: number; table: number };
+  table: TableWire;
+  next: string;
+  rules: readonly string[];
+  learners: readonly LearnerWire[];
+  skills: Skills;
+  onBack: () => void;
+  onDone: () => void;
+}) {
   const place = `zeitgeber-notes|${plan.id}|${at.round}|${at.table}`;
   const [kept, setKept] = useState<Kept>(() => readKept(place));
   const [allRules, setAllRules] = useState(false);
-  const noteOf = (learner: string): SeatNote => kept.notes[learner] ?? blank(table.seats.find((s) => s.learner === learner)?.doses[0]?.skill ?? null);
+  const noteOf = (learner: string): SeatNote =>
+    kept.notes[learner] ?? blank(table.seats.find((s) => s.learner === learner)?.doses[0]?.skill ?? null);
   const change = (learner: string, part: Partial<SeatNote>): void => {
     // A new content is a new write: the key belongs to exactly what will be sent.
     const nextKept = { ...kept, key: writeKey(), notes: { ...kept.notes, [learner]: { ...noteOf(learner), ...part } } };
@@ -77,7 +98,12 @@ export function TableNotes({ plan, at, table, next, rules, learners, skills, onB
   });
   return (
     <div className={styles.playing}>
-      <RoundTimer title={table.title} where={`Table ${at.table + 1}, round ${at.round + 1} of ${plan.rounds.length}`} minutes={plan.request.minutes} onBack={onBack} />
+      <RoundTimer
+        title={table.title}
+        where={`Table ${at.table + 1}, round ${at.round + 1} of ${plan.rounds.length}`}
+        minutes={plan.request.minutes}
+        onBack={onBack}
+      />
       <section className={styles.rules}>
         {(allRules ? rules : rules.slice(0, 2)).map((r) => (
           <p key={r}>{r}</p>
@@ -96,7 +122,11 @@ export function TableNotes({ plan, at, table, next, rules, learners, skills, onB
           <section key={s.learner} className={styles.seat} aria-label={l?.nickname ?? s.learner}>
             <div className={styles.seatHead}>
               <h2>{l?.nickname ?? s.learner}</h2>
-              <select aria-label={`What ${l?.nickname} practised`} value={note.skill ?? ''} onChange={(e) => change(s.learner, { skill: e.target.value || null })}>
+              <select
+                aria-label={`What ${l?.nickname} practised`}
+                value={note.skill ?? ''}
+                onChange={(e) => change(s.learner, { skill: e.target.value || null })}
+              >
                 {!note.skill && <option value="">about which skill?</option>}
                 {s.doses.map((d) => (
                   <option key={d.skill} value={d.skill}>
@@ -118,12 +148,38 @@ export function TableNotes({ plan, at, table, next, rules, learners, skills, onB
             <p className={styles.versionLine}>
               plays “{s.variantTitle}”{(l?.actions.length ?? 0) > 0 && <> · {l!.actions.join('; ')}</>}
             </p>
-            <Choice large label={`How it went for ${l?.nickname}`} value={note.result} options={Object.entries(resultWords).map(([id, title]) => ({ id, title }))} onChange={(v) => change(s.learner, { result: note.result === v ? null : v })} />
-            {note.result && note.result !== 'stuck' && <Choice label="How it was done" value={note.how} options={Object.entries(howWords).map(([id, title]) => ({ id, title }))} onChange={(v) => change(s.learner, { how: note.how === v ? null : v })} />}
-            {note.result && note.result !== 'alone' && (
-              <Choice label="With which help" value={note.support} options={[...new Set([...(l?.supportsInUse ?? []), ...(l?.permanentSupports ?? []), ...tools, ...Object.keys(helpWords)])].map((id) => ({ id, title: helpWords[id] ?? id.replaceAll('-', ' ') }))} onChange={(v) => change(s.learner, { support: note.support === v ? null : v })} />
+            <Choice
+              large
+              label={`How it went for ${l?.nickname}`}
+              value={note.result}
+              options={Object.entries(resultWords).map(([id, title]) => ({ id, title }))}
+              onChange={(v) => change(s.learner, { result: note.result === v ? null : v })}
+            />
+            {note.result && note.result !== 'stuck' && (
+              <Choice
+                label="How it was done"
+                value={note.how}
+                options={Object.entries(howWords).map(([id, title]) => ({ id, title }))}
+                onChange={(v) => change(s.learner, { how: note.how === v ? null : v })}
+              />
             )}
-            {note.result && <Missed missed={note.missed} onChange={(missed) => change(s.learner, { missed })} first={skill?.strand === 'subtract' ? 'subtract' : skill?.strand === 'multiply' ? 'multiply' : 'add'} />}
+            {note.result && note.result !== 'alone' && (
+              <Choice
+                label="With which help"
+                value={note.support}
+                options={[
+                  ...new Set([...(l?.supportsInUse ?? []), ...(l?.permanentSupports ?? []), ...tools, ...Object.keys(helpWords)]),
+                ].map((id) => ({ id, title: helpWords[id] ?? id.replaceAll('-', ' ') }))}
+                onChange={(v) => change(s.learner, { support: note.support === v ? null : v })}
+              />
+            )}
+            {note.result && (
+              <Missed
+                missed={note.missed}
+                onChange={(missed) => change(s.learner, { missed })}
+                first={skill?.strand === 'subtract' ? 'subtract' : skill?.strand === 'multiply' ? 'multiply' : 'add'}
+              />
+            )}
           </section>
         );
       })}
@@ -172,7 +228,12 @@ function Missed({ missed, onChange, first }: { missed: SeatNote['missed']; onCha
   return (
     <div className={styles.missed}>
       {missed.map((m, i) => (
-        <button key={i} type="button" aria-label={`Remove ${m.a} ${signOf[m.op]} ${m.b}`} onClick={() => onChange(missed.filter((_, j) => j !== i))}>
+        <button
+          key={i}
+          type="button"
+          aria-label={`Remove ${m.a} ${signOf[m.op]} ${m.b}`}
+          onClick={() => onChange(missed.filter((_, j) => j !== i))}
+        >
           {m.a} {signOf[m.op]} {m.b} again ×
         </button>
       ))}

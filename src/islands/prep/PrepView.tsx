@@ -73,7 +73,15 @@ function GatherList({ plans, chosen }: { plans: PlanShort[]; chosen: PlanShort }
   });
   const set = (item: string, ticked: boolean): void => {
     // The tick shows at once; the answer of the server has the last word.
-    client.setQueryData<Gather>(key, (old) => old && { ...old, ticked: old.ticked + (ticked ? 1 : -1), bins: old.bins.map((b) => ({ ...b, items: b.items.map((i) => (i.item === item ? { ...i, ticked } : i)) })) });
+    client.setQueryData<Gather>(
+      key,
+      (old) =>
+        old && {
+          ...old,
+          ticked: old.ticked + (ticked ? 1 : -1),
+          bins: old.bins.map((b) => ({ ...b, items: b.items.map((i) => (i.item === item ? { ...i, ticked } : i)) })),
+        },
+    );
     tick.mutate({ item, ticked });
   };
   if (gather.error) return <Failure message={messageOf(gather.error)} />;
@@ -94,7 +102,12 @@ function GatherList({ plans, chosen }: { plans: PlanShort[]; chosen: PlanShort }
           Play
         </LinkButton>
       </div>
-      {g.smallParts && <p className={styles.caution}>Small parts are on this list: with children under three in the room, count out and count back, and keep them on tables. The maker’s age label and local rules come first.</p>}
+      {g.smallParts && (
+        <p className={styles.caution}>
+          Small parts are on this list: with children under three in the room, count out and count back, and keep them on tables. The
+          maker’s age label and local rules come first.
+        </p>
+      )}
       <div className={styles.bins}>
         {g.bins.map((b) => (
           <section key={b.bin} className={panel.sheet}>
@@ -112,7 +125,8 @@ function GatherList({ plans, chosen }: { plans: PlanShort[]; chosen: PlanShort }
                   <small>
                     {i.have !== null && (
                       <>
-                        <Light state={i.state} /> {i.state === 'there' ? `${i.have} there` : i.state === 'short' ? `only ${i.have} there` : 'none there'} ·{' '}
+                        <Light state={i.state} />{' '}
+                        {i.state === 'there' ? `${i.have} there` : i.state === 'short' ? `only ${i.have} there` : 'none there'} ·{' '}
                       </>
                     )}
                     round {i.rounds.map((r) => r + 1).join(', ')}

@@ -71,7 +71,9 @@ function Moves({ plans, chosen }: { plans: PlanShort[]; chosen: PlanShort }) {
   if (!review.data || !skills) return <Loading what="Comparing the maps …" />;
   const r = review.data;
   const up = r.learners.flatMap((l) => l.moved).filter((m) => m.after > m.before + leastMove).length;
-  const own = r.learners.flatMap((l) => l.moved).filter((m) => m.statusAfter === 'on-their-own' && m.statusBefore !== 'on-their-own').length;
+  const own = r.learners
+    .flatMap((l) => l.moved)
+    .filter((m) => m.statusAfter === 'on-their-own' && m.statusBefore !== 'on-their-own').length;
   return (
     <>
       <div className={panel.head}>
@@ -93,7 +95,9 @@ function Moves({ plans, chosen }: { plans: PlanShort[]; chosen: PlanShort }) {
       <div className={styles.columns}>
         <section className={panel.sheet}>
           <h2>Each child’s map, before and after</h2>
-          {r.learners.every((l) => l.moved.length === 0) && <p className={panel.soft}>Nothing was noted, so nothing moved. No tap means nothing.</p>}
+          {r.learners.every((l) => l.moved.length === 0) && (
+            <p className={panel.soft}>Nothing was noted, so nothing moved. No tap means nothing.</p>
+          )}
           {r.learners
             .filter((l) => l.moved.length > 0)
             .map((l) => (
@@ -114,14 +118,26 @@ function Moves({ plans, chosen }: { plans: PlanShort[]; chosen: PlanShort }) {
             ))}
           {r.learners.some((l) => l.moved.length === 0) && (
             <p className={panel.soft}>
-              Nothing noted of {r.learners.filter((l) => l.moved.length === 0).map((l) => l.nickname).join(', ')}.
+              Nothing noted of{' '}
+              {r.learners
+                .filter((l) => l.moved.length === 0)
+                .map((l) => l.nickname)
+                .join(', ')}
+              .
             </p>
           )}
         </section>
         <section className={panel.sheet}>
           <h2>Practice this plan offered, all tables together</h2>
-          <DoseBars declared={false} bars={r.practice.slice(0, 10).map((p) => ({ id: p.skill, title: p.title, hue: skills.strandOf(p.skill)?.hue ?? 'slate', value: p.items, error: null }))} />
-          <p className={`${panel.soft} ${panel.small}`}>Chances, calculated from the rules (or the owner’s word) for the tables as planned; not a count of what was answered.</p>
+          <DoseBars
+            declared={false}
+            bars={r.practice
+              .slice(0, 10)
+              .map((p) => ({ id: p.skill, title: p.title, hue: skills.strandOf(p.skill)?.hue ?? 'slate', value: p.items, error: null }))}
+          />
+          <p className={`${panel.soft} ${panel.small}`}>
+            Chances, calculated from the rules (or the owner’s word) for the tables as planned; not a count of what was answered.
+          </p>
         </section>
       </div>
     </>
@@ -137,13 +153,22 @@ function Move({ learner, m, skills }: { learner: string; m: Moved; skills: Skill
         <g opacity="0.4">
           <SignalArm x={0} y={0} size={0.8} mastery={m.before} seen interval={null} hue={hue} />
         </g>
-        <path d={still ? 'M24 -7h8' : armAngle(m.after) >= armAngle(m.before) ? 'M24 -4l6 -6m0 0h-5m5 0v5' : 'M24 -10l6 6m0 0h-5m5 0v-5'} stroke="var(--soft)" fill="none" strokeWidth="1.4" />
+        <path
+          d={still ? 'M24 -7h8' : armAngle(m.after) >= armAngle(m.before) ? 'M24 -4l6 -6m0 0h-5m5 0v5' : 'M24 -10l6 6m0 0h-5m5 0v-5'}
+          stroke="var(--soft)"
+          fill="none"
+          strokeWidth="1.4"
+        />
         <SignalArm x={40} y={0} size={0.8} mastery={m.after} seen interval={null} hue={hue} />
       </svg>
       <div>
         <a href={link(`/learners/${learner}?skill=${m.skill}`)}>{m.title}</a>{' '}
         <b className={panel.num}>{still ? `${m.after.toFixed(2)}, as before` : `${m.before.toFixed(2)} → ${m.after.toFixed(2)}`}</b>{' '}
-        <span className={panel.soft}>{m.statusBefore === m.statusAfter ? statusWords[m.statusAfter] : `${statusWords[m.statusBefore]}, now ${statusWords[m.statusAfter]}`}</span>
+        <span className={panel.soft}>
+          {m.statusBefore === m.statusAfter
+            ? statusWords[m.statusAfter]
+            : `${statusWords[m.statusBefore]}, now ${statusWords[m.statusAfter]}`}
+        </span>
         {m.because.map((b) => (
           <p key={b}>{b}</p>
         ))}

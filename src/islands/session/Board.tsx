@@ -26,7 +26,8 @@ interface BoardProps {
 export function Board(props: BoardProps) {
   const { plan, draft } = props;
   const rows = Math.max(...draft.rounds.map((r) => r.tables.length));
-  const title = (game: string): string => plan.rounds.flatMap((r) => r.tables).find((t) => t.game === game)?.title ?? game.replaceAll('-', ' ');
+  const title = (game: string): string =>
+    plan.rounds.flatMap((r) => r.tables).find((t) => t.game === game)?.title ?? game.replaceAll('-', ' ');
   return (
     <div className={styles.boardWrap}>
       <table className={styles.board}>
@@ -48,7 +49,11 @@ export function Board(props: BoardProps) {
               <th scope="row">Table {t + 1}</th>
               {draft.rounds.map((round, r) => {
                 const table = round.tables[t];
-                return table ? <Cell key={r} {...props} round={r} index={t} table={table} title={title(table.game)} /> : <td key={r} className={styles.none} />;
+                return table ? (
+                  <Cell key={r} {...props} round={r} index={t} table={table} title={title(table.game)} />
+                ) : (
+                  <td key={r} className={styles.none} />
+                );
               })}
             </tr>
           ))}
@@ -60,12 +65,32 @@ export function Board(props: BoardProps) {
           </tr>
         </tbody>
       </table>
-      <p className={`${panel.soft} ${panel.small}`}>Drag a child to another table. With the keyboard: choose a child (Enter), then “put here” at a table. The signs tell versions apart; they are no ranks.</p>
+      <p className={`${panel.soft} ${panel.small}`}>
+        Drag a child to another table. With the keyboard: choose a child (Enter), then “put here” at a table. The signs tell versions apart;
+        they are no ranks.
+      </p>
     </div>
   );
 }
 
-function Cell({ draft, variants, kinds, checked, nickname, violations, chosen, onChoose, grabbed, onGrab, onPut, onChange, round, index, table, title }: BoardProps & { round: number; index: number; table: EditTable; title: string }) {
+function Cell({
+  draft,
+  variants,
+  kinds,
+  checked,
+  nickname,
+  violations,
+  chosen,
+  onChoose,
+  grabbed,
+  onGrab,
+  onPut,
+  onChange,
+  round,
+  index,
+  table,
+  title,
+}: BoardProps & { round: number; index: number; table: EditTable; title: string }) {
   const { setNodeRef, isOver } = useDroppable({ id: `${round}|${index}`, data: { round, table: index } });
   const locked = tableLocked(draft, round, table);
   const isChosen = chosen?.round === round && chosen.table === index;
@@ -73,10 +98,28 @@ function Cell({ draft, variants, kinds, checked, nickname, violations, chosen, o
   const own = variants.filter((v) => v.game === table.game);
   const chosenBy = new Map(checked?.[round]?.tables.find((t) => t.game === table.game)?.seats.map((s) => [s.learner, s.variant]));
   const wanted = new Map<string, number>();
-  for (const s of table.seats) for (const m of own.find((v) => v.id === (s.variant ?? chosenBy.get(s.learner)))?.materials ?? []) wanted.set(m.kind, Math.max(wanted.get(m.kind) ?? 0, m.quantity));
-  const short = new Set(violations.filter((v) => v.rule === 'stock' && v.round === round).length > 0 ? [...wanted.keys()].filter((k) => inRound(k, draft, variants, round) > (kinds.find((x) => x.id === k)?.quantity ?? 0) && !kinds.find((x) => x.id === k)?.plentiful) : []);
+  for (const s of table.seats)
+    for (const m of own.find((v) => v.id === (s.variant ?? chosenBy.get(s.learner)))?.materials ?? [])
+      wanted.set(m.kind, Math.max(wanted.get(m.kind) ?? 0, m.quantity));
+  const short = new Set(
+    violations.filter((v) => v.rule === 'stock' && v.round === round).length > 0
+      ? [...wanted.keys()].filter(
+          (k) =>
+            inRound(k, draft, variants, round) > (kinds.find((x) => x.id === k)?.quantity ?? 0) &&
+            !kinds.find((x) => x.id === k)?.plentiful,
+        )
+      : [],
+  );
   return (
-    <td ref={setNodeRef} className={styles.cell} data-over={isOver} data-chosen={isChosen} data-wrong={wrong} data-locked={locked} onClick={() => onChoose({ round, table: index })}>
+    <td
+      ref={setNodeRef}
+      className={styles.cell}
+      data-over={isOver}
+      data-chosen={isChosen}
+      data-wrong={wrong}
+      data-locked={locked}
+      onClick={() => onChoose({ round, table: index })}
+    >
       <div className={styles.cellHead}>
         <button type="button" className={styles.gameName} onClick={() => onChoose({ round, table: index })} aria-pressed={isChosen}>
           {title}
@@ -98,7 +141,18 @@ function Cell({ draft, variants, kinds, checked, nickname, violations, chosen, o
         {table.seats.map((s) => {
           const variant = s.variant ?? chosenBy.get(s.learner);
           const i = own.findIndex((v) => v.id === variant);
-          return <Token key={s.learner} round={round} learner={s.learner} name={nickname(s.learner)} mark={i >= 0 ? markOf(table.game, i) : '…'} version={own[i]?.title ?? ''} grabbed={grabbed?.round === round && grabbed.learner === s.learner} onGrab={onGrab} />;
+          return (
+            <Token
+              key={s.learner}
+              round={round}
+              learner={s.learner}
+              name={nickname(s.learner)}
+              mark={i >= 0 ? markOf(table.game, i) : '…'}
+              version={own[i]?.title ?? ''}
+              grabbed={grabbed?.round === round && grabbed.learner === s.learner}
+              onGrab={onGrab}
+            />
+          );
         })}
       </div>
       {grabbed && grabbed.round === round && !table.seats.some((s) => s.learner === grabbed.learner) && (
@@ -123,11 +177,42 @@ function Cell({ draft, variants, kinds, checked, nickname, violations, chosen, o
 
 /** How many of a kind all tables of a round need together. */
 function inRound(kind: string, draft: Draft, variants: readonly VariantWire[], round: number): number {
-  return draft.rounds[round]!.tables.reduce((sum, t) => sum + Math.max(0, ...t.seats.map((s) => (variants.find((v) => v.id === s.variant) ?? variants.find((v) => v.game === t.game))?.materials.find((m) => m.kind === kind)?.quantity ?? 0)), 0);
+  return draft.rounds[round]!.tables.reduce(
+    (sum, t) =>
+      sum +
+      Math.max(
+        0,
+        ...t.seats.map(
+          (s) =>
+            (variants.find((v) => v.id === s.variant) ?? variants.find((v) => v.game === t.game))?.materials.find((m) => m.kind === kind)
+              ?.quantity ?? 0,
+        ),
+      ),
+    0,
+  );
 }
 
-function Token({ round, learner, name, mark, version, grabbed, onGrab }: { round: number; learner: string; name: string; mark: string; version: string; grabbed: boolean; onGrab: (at: { round: number; learner: string } | null) => void }) {
-  const { setNodeRef, listeners, attributes, transform, isDragging } = useDraggable({ id: `${round}|${learner}`, data: { round, learner } });
+function Token({
+  round,
+  learner,
+  name,
+  mark,
+  version,
+  grabbed,
+  onGrab,
+}: {
+  round: number;
+  learner: string;
+  name: string;
+  mark: string;
+  version: string;
+  grabbed: boolean;
+  onGrab: (at: { round: number; learner: string } | null) => void;
+}) {
+  const { setNodeRef, listeners, attributes, transform, isDragging } = useDraggable({
+    id: `${round}|${learner}`,
+    data: { round, learner },
+  });
   return (
     <button
       ref={setNodeRef}
@@ -158,7 +243,16 @@ function Rest({ nickname, grabbed, onGrab, onPut, round, learners }: BoardProps 
     <td ref={setNodeRef} className={styles.rest} data-over={isOver}>
       <div className={styles.tokens}>
         {learners.map((l) => (
-          <Token key={l} round={round} learner={l} name={nickname(l)} mark="–" version="resting" grabbed={grabbed?.round === round && grabbed.learner === l} onGrab={onGrab} />
+          <Token
+            key={l}
+            round={round}
+            learner={l}
+            name={nickname(l)}
+            mark="–"
+            version="resting"
+            grabbed={grabbed?.round === round && grabbed.learner === l}
+            onGrab={onGrab}
+          />
         ))}
       </div>
       {grabbed && grabbed.round === round && !learners.includes(grabbed.learner) && (

@@ -48,7 +48,12 @@ function Session({ id }: { id: string }) {
   };
   const check = useQuery({
     queryKey: ['check', id, draft],
-    queryFn: () => api<{ violations: Violation[]; objective: number; rounds: { tables: { game: string; seats: { learner: string; variant: string }[] }[] }[] }>('POST', `/plans/${id}/check`, { rounds: draft!.rounds, locks: draft!.locks }),
+    queryFn: () =>
+      api<{
+        violations: Violation[];
+        objective: number;
+        rounds: { tables: { game: string; seats: { learner: string; variant: string }[] }[] }[];
+      }>('POST', `/plans/${id}/check`, { rounds: draft!.rounds, locks: draft!.locks }),
     enabled: draft !== null && plan.data?.status !== 'infeasible' && (dirty || !plan.data?.playedAt),
     placeholderData: (old) => old,
   });
@@ -63,7 +68,11 @@ function Session({ id }: { id: string }) {
   const replan = useMutation({
     mutationFn: async () => {
       if (dirty) await api('PUT', `/plans/${id}`, { ...draft!, version: plan.data!.version });
-      return api<PlanWire>('POST', `/plans/${id}/replan`, { locks: draft!.locks, version: plan.data!.version + (dirty ? 1 : 0), seed: plan.data!.request.seed + 1 });
+      return api<PlanWire>('POST', `/plans/${id}/replan`, {
+        locks: draft!.locks,
+        version: plan.data!.version + (dirty ? 1 : 0),
+        seed: plan.data!.request.seed + 1,
+      });
     },
     onSuccess: () => {
       void client.invalidateQueries({ queryKey: ['plan', id] });
@@ -122,7 +131,11 @@ function Session({ id }: { id: string }) {
         <section className={styles.infeasible} role="alert">
           <h2>No plan fits</h2>
           <p>Not everyone finds a seat under these rules. What would help:</p>
-          <ul>{p.relax?.map((r) => <li key={r}>{r}</li>)}</ul>
+          <ul>
+            {p.relax?.map((r) => (
+              <li key={r}>{r}</li>
+            ))}
+          </ul>
           <p>
             <a href={link(`/plan?date=${p.date}`)}>Change the session</a>
           </p>
@@ -130,15 +143,37 @@ function Session({ id }: { id: string }) {
       ) : (
         <>
           <div className={violations.length > 0 ? styles.broken : styles.fine} role="status">
-            {violations.length === 0 ? (asPlayed ? 'Played, as it stands here.' : check.isFetching ? 'Checking …' : 'Every rule is kept.') : violations.map((v, i) => <span key={i}>{v.message}</span>)}
+            {violations.length === 0
+              ? asPlayed
+                ? 'Played, as it stands here.'
+                : check.isFetching
+                  ? 'Checking …'
+                  : 'Every rule is kept.'
+              : violations.map((v, i) => <span key={i}>{v.message}</span>)}
             <span className={styles.bound} title="The plan’s own scoring, not a promise about learning">
               {dirty || p.edited ? 'Changed by hand; ' : ''}
               within {(Math.max(0, 1 - worth / (p.bound || 1)) * 100).toFixed(1)} % of the best this plan’s scoring allows
             </span>
           </div>
           <div className={styles.columns}>
-            <Board plan={p} draft={draft} variants={variants.data.items} kinds={kinds.data?.items ?? []} checked={check.data?.rounds ?? null} nickname={nickname} violations={violations} chosen={chosen} onChoose={setChosen} grabbed={grabbed} onGrab={setGrabbed} onPut={put} onChange={change} />
-            {chosen && draft.rounds[chosen.round]?.tables[chosen.table] && <TablePanel plan={p} draft={draft} at={chosen} nickname={nickname} onChange={change} />}
+            <Board
+              plan={p}
+              draft={draft}
+              variants={variants.data.items}
+              kinds={kinds.data?.items ?? []}
+              checked={check.data?.rounds ?? null}
+              nickname={nickname}
+              violations={violations}
+              chosen={chosen}
+              onChoose={setChosen}
+              grabbed={grabbed}
+              onGrab={setGrabbed}
+              onPut={put}
+              onChange={change}
+            />
+            {chosen && draft.rounds[chosen.round]?.tables[chosen.table] && (
+              <TablePanel plan={p} draft={draft} at={chosen} nickname={nickname} onChange={change} />
+            )}
           </div>
         </>
       )}

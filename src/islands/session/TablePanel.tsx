@@ -15,14 +15,31 @@ interface Suggestion {
 }
 
 /** Why these children sit here, what each will meet, and what could be played instead. */
-export function TablePanel({ plan, draft, at, nickname, onChange }: { plan: PlanWire; draft: Draft; at: { round: number; table: number }; nickname: (id: string) => string; onChange: (d: Draft) => void }) {
+export function TablePanel({
+  plan,
+  draft,
+  at,
+  nickname,
+  onChange,
+}: {
+  plan: PlanWire;
+  draft: Draft;
+  at: { round: number; table: number };
+  nickname: (id: string) => string;
+  onChange: (d: Draft) => void;
+}) {
   const skills = useSkills();
   const table = draft.rounds[at.round]!.tables[at.table]!;
   const stored = plan.rounds[at.round]?.tables.find((t) => t.game === table.game);
   const learners = table.seats.map((s) => s.learner);
   const others = useQuery({
     queryKey: ['instead', learners, plan.request.minutes],
-    queryFn: () => api<{ items: Suggestion[]; excluded: { title: string; because: string }[] }>('POST', '/recommendations', { learners, minutes: plan.request.minutes, limit: 5 }),
+    queryFn: () =>
+      api<{ items: Suggestion[]; excluded: { title: string; because: string }[] }>('POST', '/recommendations', {
+        learners,
+        minutes: plan.request.minutes,
+        limit: 5,
+      }),
     enabled: learners.length > 0,
   });
   return (
@@ -40,7 +57,12 @@ export function TablePanel({ plan, draft, at, nickname, onChange }: { plan: Plan
               <p className={styles.why}>{seat?.why ?? 'Placed by hand just now.'}</p>
               {seat && seat.doses.length > 0 && (
                 <p className={`${panel.soft} ${panel.small}`}>
-                  Meets about {seat.doses.slice(0, 3).map((d) => `${d.items} × ${skills?.title(d.skill).toLowerCase() ?? d.skill}`).join(', ')} ({seat.doses[0]!.source === 'calculated' ? 'calculated from the rules' : 'owner’s word'}).
+                  Meets about{' '}
+                  {seat.doses
+                    .slice(0, 3)
+                    .map((d) => `${d.items} × ${skills?.title(d.skill).toLowerCase() ?? d.skill}`)
+                    .join(', ')}{' '}
+                  ({seat.doses[0]!.source === 'calculated' ? 'calculated from the rules' : 'owner’s word'}).
                 </p>
               )}
             </li>
@@ -62,7 +84,9 @@ export function TablePanel({ plan, draft, at, nickname, onChange }: { plan: Plan
               <Button onClick={() => onChange(changeGame(draft, at.round, at.table, o.game))}>Swap</Button>
             </li>
           ))}
-        {others.data && others.data.items.filter((o) => o.game !== table.game).length === 0 && <li className={panel.soft}>Nothing else on the shelf serves these children together.</li>}
+        {others.data && others.data.items.filter((o) => o.game !== table.game).length === 0 && (
+          <li className={panel.soft}>Nothing else on the shelf serves these children together.</li>
+        )}
       </ul>
     </aside>
   );

@@ -1,7 +1,24 @@
 import { describe, expect, it } from 'vitest';
 import { changeGame, type Draft, markOf, moveLearner, tableLocked, toggleLock } from './edit';
 
-const draft: Draft = { rounds: [{ tables: [{ game: 'a', seats: [{ learner: 'x', variant: 'a1' }, { learner: 'y', variant: 'a1' }] }, { game: 'b', seats: [{ learner: 'z', variant: 'b1' }] }], resting: [] }], locks: [] };
+const draft: Draft = {
+  rounds: [
+    {
+      tables: [
+        {
+          game: 'a',
+          seats: [
+            { learner: 'x', variant: 'a1' },
+            { learner: 'y', variant: 'a1' },
+          ],
+        },
+        { game: 'b', seats: [{ learner: 'z', variant: 'b1' }] },
+      ],
+      resting: [],
+    },
+  ],
+  locks: [],
+};
 
 describe('editing a plan', () => {
   it('moves a learner to another table and lets the variant be chosen anew', () => {

@@ -27,7 +27,13 @@ export interface Violation {
 }
 
 export function draftOf(plan: PlanWire): Draft {
-  return { rounds: plan.rounds.map((r) => ({ tables: r.tables.map((t) => ({ game: t.game, seats: t.seats.map((s) => ({ learner: s.learner, variant: s.variant })) })), resting: [...r.resting] })), locks: plan.locks.map((k) => ({ ...k })) };
+  return {
+    rounds: plan.rounds.map((r) => ({
+      tables: r.tables.map((t) => ({ game: t.game, seats: t.seats.map((s) => ({ learner: s.learner, variant: s.variant })) })),
+      resting: [...r.resting],
+    })),
+    locks: plan.locks.map((k) => ({ ...k })),
+  };
 }
 
 /** Moves a learner inside a round to a table (or to rest); the variant is chosen anew by the server. */
@@ -50,7 +56,11 @@ export function moveLearner(draft: Draft, round: number, learner: string, to: nu
 export function changeGame(draft: Draft, round: number, table: number, game: string): Draft {
   const old = draft.rounds[round]!.tables[table]!;
   return {
-    rounds: draft.rounds.map((r, i) => (i === round ? { ...r, tables: r.tables.map((t, j) => (j === table ? { game, seats: t.seats.map(({ learner }) => ({ learner })) } : t)) } : r)),
+    rounds: draft.rounds.map((r, i) =>
+      i === round
+        ? { ...r, tables: r.tables.map((t, j) => (j === table ? { game, seats: t.seats.map(({ learner }) => ({ learner })) } : t)) }
+        : r,
+    ),
     locks: draft.locks.filter((k) => !(k.round === round && k.game === old.game)),
   };
 }
@@ -64,7 +74,9 @@ export function toggleLock(draft: Draft, round: number, table: number): Draft {
 }
 
 export function tableLocked(draft: Draft, round: number, t: EditTable | TableWire): boolean {
-  return t.seats.length > 0 && t.seats.every((s) => draft.locks.some((k) => k.round === round && k.learner === s.learner && k.game === t.game));
+  return (
+    t.seats.length > 0 && t.seats.every((s) => draft.locks.some((k) => k.round === round && k.learner === s.learner && k.game === t.game))
+  );
 }
 
 /** Unordered marks that tell versions apart without ranking them; they change with the game. */

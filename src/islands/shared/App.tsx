@@ -26,14 +26,20 @@ const noticeMs = 9000;
 
 /** What every island stands in: server state and notices. */
 export function App({ children }: { children: ReactNode }) {
-  const client = useMemo(() => new QueryClient({ defaultOptions: { queries: { retry: 1, staleTime: 5000, refetchOnWindowFocus: true } } }), []);
+  const client = useMemo(
+    () => new QueryClient({ defaultOptions: { queries: { retry: 1, staleTime: 5000, refetchOnWindowFocus: true } } }),
+    [],
+  );
   const [notices, setNotices] = useState<Notice[]>([]);
   const serial = useRef(0);
   const close = useCallback((id: number) => setNotices((list) => list.filter((n) => n.id !== id)), []);
   const tell = useCallback<Tell>(
     (text, options = {}) => {
       const id = ++serial.current;
-      setNotices((list) => [...list.slice(-2), { id, text, bad: options.bad ?? false, ...(options.action ? { action: options.action } : {}) }]);
+      setNotices((list) => [
+        ...list.slice(-2),
+        { id, text, bad: options.bad ?? false, ...(options.action ? { action: options.action } : {}) },
+      ]);
       if (!options.bad) setTimeout(() => close(id), noticeMs);
     },
     [close],

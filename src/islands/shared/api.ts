@@ -93,7 +93,8 @@ export async function follow<T>(job: string, onProgress: (share: number) => void
     const state = await get<JobState<T>>(`/jobs/${job}`);
     onProgress(state.progress);
     if (state.status === 'done') return state.result!;
-    if (state.status === 'failed' || state.status === 'cancelled') throw new ApiError(state.problem ?? { code: state.status, message: 'Stopped.' }, 0);
+    if (state.status === 'failed' || state.status === 'cancelled')
+      throw new ApiError(state.problem ?? { code: state.status, message: 'Stopped.' }, 0);
     await new Promise((r) => setTimeout(r, 120));
   }
 }

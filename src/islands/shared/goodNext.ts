@@ -15,7 +15,10 @@ export function goodNext(all: readonly EstimateWire[], skills: Skills, learner: 
   const [y, m] = learner.born.split('-').map(Number);
   const [ty, tm] = pageToday().split('-').map(Number);
   const age = ty! - y! + (tm! - m!) / 12;
-  const worth = (e: EstimateWire): number => (0.9 - e.mastery) * (e.seen ? 1 : assumedShare) * Math.exp(-Math.max(0, wantedBy(skills.byId.get(e.skill)!, learner.framework) - age) / aheadYears);
+  const worth = (e: EstimateWire): number =>
+    (0.9 - e.mastery) *
+    (e.seen ? 1 : assumedShare) *
+    Math.exp(-Math.max(0, wantedBy(skills.byId.get(e.skill)!, learner.framework) - age) / aheadYears);
   return all
     .filter((e) => e.frontier && e.asSeen < heldAt)
     .sort((x, z) => worth(z) - worth(x))

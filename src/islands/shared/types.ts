@@ -185,7 +185,15 @@ export interface PlanWire {
   relax?: string[];
   rounds: RoundWire[];
   locks: LockWire[];
-  request: { present: string[]; rounds: number; minutes: number; tables: number; helpers: number; seed: number; preparationMinutes: number | null };
+  request: {
+    present: string[];
+    rounds: number;
+    minutes: number;
+    tables: number;
+    helpers: number;
+    seed: number;
+    preparationMinutes: number | null;
+  };
   edited: boolean;
   forecast: boolean;
   playedAt: string | null;
@@ -202,7 +210,16 @@ export interface MeetingWire {
   off: boolean;
   offBecause: string | null;
   state: 'played' | 'missed' | 'ahead' | 'off';
-  plan: { id: string; status: string; objective: number; bound: number; forecast: boolean; edited: boolean; playedAt: string | null; games: string[] } | null;
+  plan: {
+    id: string;
+    status: string;
+    objective: number;
+    bound: number;
+    forecast: boolean;
+    edited: boolean;
+    playedAt: string | null;
+    games: string[];
+  } | null;
 }
 export interface TermWire {
   term: { id: string; title: string; starts: string; ends: string } | null;

@@ -11,7 +11,10 @@ export interface PlanShort {
 }
 
 /** The session a page is about: the one asked for, else today's, else the nearest in the wanted direction. */
-export function usePlanChoice(asked: string | null, wanted: 'ahead' | 'behind'): { plans: PlanShort[]; chosen: PlanShort | null; loading: boolean; error: unknown } {
+export function usePlanChoice(
+  asked: string | null,
+  wanted: 'ahead' | 'behind',
+): { plans: PlanShort[]; chosen: PlanShort | null; loading: boolean; error: unknown } {
   const { data, isLoading, error } = useQuery({ queryKey: ['plans'], queryFn: () => get<Page<PlanShort>>('/plans?limit=1000') });
   const all = (data?.items ?? []).filter((p) => p.status !== 'infeasible');
   const today = pageToday();

@@ -15,5 +15,11 @@ export function useSkills(): Skills | null {
   if (!data) return null;
   const byId = new Map(data.items.map((s) => [s.id, s]));
   const strands = new Map(data.strands.map((s) => [s.id, s]));
-  return { list: data.items, strands: data.strands, byId, strandOf: (id) => strands.get(byId.get(id)?.strand ?? ''), title: (id) => byId.get(id)?.title ?? id };
+  return {
+    list: data.items,
+    strands: data.strands,
+    byId,
+    strandOf: (id) => strands.get(byId.get(id)?.strand ?? ''),
+    title: (id) => byId.get(id)?.title ?? id,
+  };
 }

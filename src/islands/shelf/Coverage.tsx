@@ -9,7 +9,17 @@ const widestStep = 17;
 const leastDose = 2;
 
 /** Skills × versions: how many versions practise each step; hollow means none. */
-export function Coverage({ skills, profiles, chosen, onChoose }: { skills: Skills; profiles: readonly ProfileSummary[]; chosen: string | null; onChoose: (skill: string) => void }) {
+export function Coverage({
+  skills,
+  profiles,
+  chosen,
+  onChoose,
+}: {
+  skills: Skills;
+  profiles: readonly ProfileSummary[];
+  chosen: string | null;
+  onChoose: (skill: string) => void;
+}) {
   const count = new Map<string, number>();
   for (const p of profiles) for (const d of p.doses) if (d.perTenMinutes >= leastDose) count.set(d.skill, (count.get(d.skill) ?? 0) + 1);
   const holes = skills.list.filter((s) => !count.get(s.id)).length;
@@ -20,23 +30,39 @@ export function Coverage({ skills, profiles, chosen, onChoose }: { skills: Skill
       {skills.strands.map((strand) => {
         const step = Math.min(widestStep, lineWidth / strand.skills.length);
         return (
-        <div key={strand.id} className={styles.strand}>
-          <span style={{ color: `var(--strand-${strand.hue})` }}>{strand.title}</span>
-          <svg width={strand.skills.length * step + 6} height="20">
-            <path d={`M6 10H${strand.skills.length * step - 8}`} stroke={`var(--strand-${strand.hue})`} strokeWidth="1.5" />
-            {strand.skills.map((id, i) => {
-              const n = count.get(id) ?? 0;
-              const r = n === 0 ? 4.5 : Math.min(step / 2 - 0.5, 3 + n * 0.9);
-              return (
-                <g key={id} role="button" tabIndex={0} aria-pressed={chosen === id} aria-label={`${skills.title(id)}: ${n} versions`} className={styles.dot} onClick={() => onChoose(id)} onKeyDown={(e) => (e.key === 'Enter' || e.key === ' ') && (e.preventDefault(), onChoose(id))}>
-                  <rect x={i * step} y="0" width={step} height="20" fill="transparent" />
-                  <circle cx={8 + i * step} cy="10" r={r} fill={n === 0 ? 'var(--sheet)' : `var(--strand-${strand.hue})`} stroke={n === 0 ? 'var(--vermilion)' : chosen === id ? 'var(--ink)' : 'none'} strokeWidth="2" />
-                  <title>{`${skills.title(id)}: ${n} versions`}</title>
-                </g>
-              );
-            })}
-          </svg>
-        </div>
+          <div key={strand.id} className={styles.strand}>
+            <span style={{ color: `var(--strand-${strand.hue})` }}>{strand.title}</span>
+            <svg width={strand.skills.length * step + 6} height="20">
+              <path d={`M6 10H${strand.skills.length * step - 8}`} stroke={`var(--strand-${strand.hue})`} strokeWidth="1.5" />
+              {strand.skills.map((id, i) => {
+                const n = count.get(id) ?? 0;
+                const r = n === 0 ? 4.5 : Math.min(step / 2 - 0.5, 3 + n * 0.9);
+                return (
+                  <g
+                    key={id}
+                    role="button"
+                    tabIndex={0}
+                    aria-pressed={chosen === id}
+                    aria-label={`${skills.title(id)}: ${n} versions`}
+                    className={styles.dot}
+                    onClick={() => onChoose(id)}
+                    onKeyDown={(e) => (e.key === 'Enter' || e.key === ' ') && (e.preventDefault(), onChoose(id))}
+                  >
+                    <rect x={i * step} y="0" width={step} height="20" fill="transparent" />
+                    <circle
+                      cx={8 + i * step}
+                      cy="10"
+                      r={r}
+                      fill={n === 0 ? 'var(--sheet)' : `var(--strand-${strand.hue})`}
+                      stroke={n === 0 ? 'var(--vermilion)' : chosen === id ? 'var(--ink)' : 'none'}
+                      strokeWidth="2"
+                    />
+                    <title>{`${skills.title(id)}: ${n} versions`}</title>
+                  </g>
+                );
+              })}
+            </svg>
+          </div>
         );
       })}
       <p className={panel.small}>

@@ -9,7 +9,17 @@ import panel from '../shared/panel.module.css';
 import type { GameWire } from '../shared/types';
 
 /** Add or change a game by hand. */
-export function GameDialog({ game, bins, onClose, onSaved }: { game: GameWire | null; bins: readonly { id: string; title: string }[]; onClose: () => void; onSaved: (id: string, change: string) => void }) {
+export function GameDialog({
+  game,
+  bins,
+  onClose,
+  onSaved,
+}: {
+  game: GameWire | null;
+  bins: readonly { id: string; title: string }[];
+  onClose: () => void;
+  onSaved: (id: string, change: string) => void;
+}) {
   const [title, setTitle] = useState(game?.title ?? '');
   const [bin, setBin] = useState(bins.find((b) => b.id === game?.bin)?.title ?? '');
   const [source, setSource] = useState<GameWire['source']>(game?.source ?? 'made');
@@ -19,8 +29,20 @@ export function GameDialog({ game, bins, onClose, onSaved }: { game: GameWire | 
   const [key] = useState(writeKey);
   const save = useMutation({
     mutationFn: () => {
-      const body = { title, source, condition, notes, rules: rules.split('\n').map((r) => r.trim()).filter(Boolean), ...(bin.trim() ? { bin: bin.trim() } : {}) };
-      return game ? api<{ id: string; change: string }>('PATCH', `/games/${game.id}`, { ...body, version: game.version }) : api<{ id: string; change: string }>('POST', '/games', body, key);
+      const body = {
+        title,
+        source,
+        condition,
+        notes,
+        rules: rules
+          .split('\n')
+          .map((r) => r.trim())
+          .filter(Boolean),
+        ...(bin.trim() ? { bin: bin.trim() } : {}),
+      };
+      return game
+        ? api<{ id: string; change: string }>('PATCH', `/games/${game.id}`, { ...body, version: game.version })
+        : api<{ id: string; change: string }>('POST', '/games', body, key);
     },
     onSuccess: ({ id, change }) => onSaved(id, change),
   });

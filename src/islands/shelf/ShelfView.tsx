@@ -53,7 +53,10 @@ function Shelf() {
     },
     onError: (e) => tell(messageOf(e), { bad: true }),
   });
-  const rows = useMemo(() => rowsOf(games.data?.items, variants.data?.items, profiles.data?.items), [games.data, variants.data, profiles.data]);
+  const rows = useMemo(
+    () => rowsOf(games.data?.items, variants.data?.items, profiles.data?.items),
+    [games.data, variants.data, profiles.data],
+  );
   const shown = rows.filter((r) => matches(r, { bin, text, skill }, skills));
   if (games.error) return <Failure message={messageOf(games.error)} />;
   if (!games.data || !variants.data || !skills) return <Loading what="Opening the bins …" />;
@@ -62,7 +65,14 @@ function Shelf() {
     <>
       <div className={panel.head}>
         <h1>Shelf</h1>
-        <input className={styles.search} type="search" aria-label="Search the shelf" placeholder="A game, a skill, a material …" value={text} onChange={(e) => setText(e.target.value)} />
+        <input
+          className={styles.search}
+          type="search"
+          aria-label="Search the shelf"
+          placeholder="A game, a skill, a material …"
+          value={text}
+          onChange={(e) => setText(e.target.value)}
+        />
         {skill && (
           <button type="button" className={styles.chip} onClick={() => setSkill(null)}>
             {skills.title(skill)} ×
@@ -78,14 +88,15 @@ function Shelf() {
       </div>
       {games.data.items.length === 0 ? (
         <Empty title="The shelf is empty">
-          <p>Take games from the library that came with the app, bring in the list you already have as a CSV file, or add one game by hand. Dice, cards and paper are enough to start.</p>
+          <p>
+            Take games from the library that came with the app, bring in the list you already have as a CSV file, or add one game by hand.
+            Dice, cards and paper are enough to start.
+          </p>
           <div className={panel.row}>
             <LinkButton kind="main" href={link('/shelf/library')}>
               Look through the library
             </LinkButton>
-            <LinkButton href={link('/shelf/import')}>
-              Bring in a file
-            </LinkButton>
+            <LinkButton href={link('/shelf/import')}>Bring in a file</LinkButton>
             <Button onClick={() => setAdding(true)}>Add a game</Button>
           </div>
         </Empty>
@@ -120,15 +131,27 @@ function Shelf() {
               </thead>
               <tbody>
                 {shown.map((r) => (
-                  <ShelfRow key={r.variant?.id ?? r.game.id} row={r} skills={skills} kinds={kinds.data?.items ?? []} loading={profiles.isLoading} />
+                  <ShelfRow
+                    key={r.variant?.id ?? r.game.id}
+                    row={r}
+                    skills={skills}
+                    kinds={kinds.data?.items ?? []}
+                    loading={profiles.isLoading}
+                  />
                 ))}
               </tbody>
             </table>
             <p className={`${panel.soft} ${panel.small}`}>
-              {shown.length} of {rows.length} versions shown. Bars without outline are calculated from the rules; outlined ones are the owner’s word.
+              {shown.length} of {rows.length} versions shown. Bars without outline are calculated from the rules; outlined ones are the
+              owner’s word.
             </p>
           </div>
-          <Coverage skills={skills} profiles={profiles.data?.items ?? []} chosen={skill} onChoose={(s) => setSkill(s === skill ? null : s)} />
+          <Coverage
+            skills={skills}
+            profiles={profiles.data?.items ?? []}
+            chosen={skill}
+            onChoose={(s) => setSkill(s === skill ? null : s)}
+          />
         </div>
       )}
       {adding && (
@@ -150,23 +173,46 @@ function rowsOf(games: readonly GameWire[] = [], variants: readonly VariantWire[
   const byVariant = new Map(profiles.map((p) => [p.variant, p]));
   return games.flatMap((game): Row[] => {
     const own = variants.filter((v) => v.game === game.id);
-    return own.length === 0 ? [{ game, variant: null, profile: undefined }] : own.map((variant) => ({ game, variant, profile: byVariant.get(variant.id) }));
+    return own.length === 0
+      ? [{ game, variant: null, profile: undefined }]
+      : own.map((variant) => ({ game, variant, profile: byVariant.get(variant.id) }));
   });
 }
 
-function matches({ game, variant, profile }: Row, asked: { bin: string | null; text: string; skill: string | null }, skills: Skills | null): boolean {
+function matches(
+  { game, variant, profile }: Row,
+  asked: { bin: string | null; text: string; skill: string | null },
+  skills: Skills | null,
+): boolean {
   if (asked.bin === 'away' ? !game.retired : game.retired) return false;
   if (asked.bin && asked.bin !== 'away' && game.bin !== asked.bin) return false;
   if (asked.skill && !profile?.doses.some((d) => d.skill === asked.skill && d.perTenMinutes >= 1)) return false;
   const words = asked.text.trim().toLowerCase();
   if (words === '') return true;
   const top = profile?.doses.slice(0, 6).map((d) => skills?.title(d.skill)) ?? [];
-  return [game.title, variant?.title, game.notes, game.condition, ...top, ...(variant?.materials.map((m) => m.kind.replaceAll('-', ' ')) ?? [])].some((t) => t?.toLowerCase().includes(words));
+  return [
+    game.title,
+    variant?.title,
+    game.notes,
+    game.condition,
+    ...top,
+    ...(variant?.materials.map((m) => m.kind.replaceAll('-', ' ')) ?? []),
+  ].some((t) => t?.toLowerCase().includes(words));
 }
 
 const scale = 2.4;
 
-function ShelfRow({ row: { game, variant, profile }, skills, kinds, loading }: { row: Row; skills: Skills; kinds: readonly KindWire[]; loading: boolean }) {
+function ShelfRow({
+  row: { game, variant, profile },
+  skills,
+  kinds,
+  loading,
+}: {
+  row: Row;
+  skills: Skills;
+  kinds: readonly KindWire[];
+  loading: boolean;
+}) {
   const byKind = new Map(kinds.map((k) => [k.id, k]));
   return (
     <tr className={game.retired ? styles.away : undefined}>
@@ -181,7 +227,14 @@ function ShelfRow({ row: { game, variant, profile }, skills, kinds, loading }: {
         {profile?.doses.slice(0, 2).map((d) => (
           <div key={d.skill} className={styles.dose}>
             <svg width={Math.min(120, d.perTenMinutes * scale) + 2} height="11" aria-hidden="true">
-              <rect x="1" y="1" width={Math.min(120, d.perTenMinutes * scale)} height="9" fill={`var(--strand-${skills.strandOf(d.skill)?.hue ?? 'slate'})`} className={profile.source === 'declared' ? styles.declared : undefined} />
+              <rect
+                x="1"
+                y="1"
+                width={Math.min(120, d.perTenMinutes * scale)}
+                height="9"
+                fill={`var(--strand-${skills.strandOf(d.skill)?.hue ?? 'slate'})`}
+                className={profile.source === 'declared' ? styles.declared : undefined}
+              />
             </svg>
             <b>{Math.round(d.perTenMinutes)}</b> <span>{skills.byId.get(d.skill)?.title}</span>
           </div>
@@ -189,7 +242,13 @@ function ShelfRow({ row: { game, variant, profile }, skills, kinds, loading }: {
         {profile?.source === 'none' && <span className={panel.soft}>nobody has said yet</span>}
       </td>
       <td className={panel.num}>{profile ? Math.round(profile.minutes) : variant?.minutes}</td>
-      <td className={panel.num}>{variant ? (variant.players.min === variant.players.max ? variant.players.min : `${variant.players.min}–${variant.players.max}`) : ''}</td>
+      <td className={panel.num}>
+        {variant
+          ? variant.players.min === variant.players.max
+            ? variant.players.min
+            : `${variant.players.min}–${variant.players.max}`
+          : ''}
+      </td>
       <td className={styles.things}>
         {variant?.materials.map((m) => {
           const kind = byKind.get(m.kind);

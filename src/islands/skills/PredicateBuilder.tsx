@@ -36,7 +36,15 @@ const tens = [
 ] as const;
 
 /** Says which items count for a skill, with examples that do and that do not, as one builds. */
-export function PredicateBuilder({ value, except, onChange }: { value: ItemPredicate; except: string | null; onChange: (p: ItemPredicate) => void }) {
+export function PredicateBuilder({
+  value,
+  except,
+  onChange,
+}: {
+  value: ItemPredicate;
+  except: string | null;
+  onChange: (p: ItemPredicate) => void;
+}) {
   const ops = value.op === undefined ? [] : ([value.op].flat() as Operation[]);
   const traits = value.ten === undefined ? [] : [value.ten].flat();
   const set = (key: string, v: unknown): void => {
@@ -45,8 +53,13 @@ export function PredicateBuilder({ value, except, onChange }: { value: ItemPredi
     else copy[key] = v;
     onChange(copy as ItemPredicate);
   };
-  const toggle = (key: string, list: readonly string[], id: string): void => set(key, list.includes(id) ? list.filter((x) => x !== id) : [...list, id]);
-  const examples = useQuery({ queryKey: ['examples', value, except], queryFn: () => api<Examples>('POST', '/skills/examples', { predicate: value, ...(except ? { except } : {}) }), placeholderData: (before) => before });
+  const toggle = (key: string, list: readonly string[], id: string): void =>
+    set(key, list.includes(id) ? list.filter((x) => x !== id) : [...list, id]);
+  const examples = useQuery({
+    queryKey: ['examples', value, except],
+    queryFn: () => api<Examples>('POST', '/skills/examples', { predicate: value, ...(except ? { except } : {}) }),
+    placeholderData: (before) => before,
+  });
   const e = examples.data;
   const same = e?.overlaps.filter((o) => o.inside >= 0.9 && o.covers >= 0.9) ?? [];
   return (
@@ -71,7 +84,12 @@ export function PredicateBuilder({ value, except, onChange }: { value: ItemPredi
             return (
               <label key={key}>
                 <span>{title}</span>
-                <input type="number" aria-label={`${title}, from`} value={range?.[0] ?? ''} onChange={(x) => put(0, x.target.value)} /> to <input type="number" aria-label={`${title}, to`} value={range?.[1] ?? ''} onChange={(x) => put(1, x.target.value)} />
+                <input
+                  type="number"
+                  aria-label={`${title}, from`}
+                  value={range?.[0] ?? ''}
+                  onChange={(x) => put(0, x.target.value)}
+                /> to <input type="number" aria-label={`${title}, to`} value={range?.[1] ?? ''} onChange={(x) => put(1, x.target.value)} />
               </label>
             );
           })}
@@ -86,12 +104,16 @@ export function PredicateBuilder({ value, except, onChange }: { value: ItemPredi
         <Group legend="And">
           {flags.map(([key, title]) => (
             <label key={key}>
-              <input type="checkbox" checked={value[key] === true} onChange={() => set(key, value[key] === true ? undefined : true)} /> {title}
+              <input type="checkbox" checked={value[key] === true} onChange={() => set(key, value[key] === true ? undefined : true)} />{' '}
+              {title}
             </label>
           ))}
           <label>
             Asked for{' '}
-            <select value={value.unknown === undefined ? '' : String(value.unknown)} onChange={(x) => set('unknown', x.target.value === '' ? undefined : x.target.value === 'a,b' ? ['a', 'b'] : x.target.value)}>
+            <select
+              value={value.unknown === undefined ? '' : String(value.unknown)}
+              onChange={(x) => set('unknown', x.target.value === '' ? undefined : x.target.value === 'a,b' ? ['a', 'b'] : x.target.value)}
+            >
               <option value="">anything</option>
               <option value="result">the result</option>
               <option value="a,b">a missing part</option>
@@ -102,11 +124,28 @@ export function PredicateBuilder({ value, except, onChange }: { value: ItemPredi
       <div className={styles.examples} aria-live="polite">
         <h3>These count</h3>
         {e && e.match.length === 0 && <p className={panel.bad}>No item meets all of this. Take a condition away.</p>}
-        <ul>{e?.match.map((t) => <li key={t}>{t}</li>)}</ul>
+        <ul>
+          {e?.match.map((t) => (
+            <li key={t}>{t}</li>
+          ))}
+        </ul>
         <h3>These do not</h3>
-        <ul className={styles.miss}>{e?.miss.map((t) => <li key={t}>{t}</li>)}</ul>
+        <ul className={styles.miss}>
+          {e?.miss.map((t) => (
+            <li key={t}>{t}</li>
+          ))}
+        </ul>
         {same.length > 0 && <p className={panel.bad}>Nearly the same as “{same[0]!.title}”. Is it needed beside it?</p>}
-        {e && same.length === 0 && e.overlaps.length > 0 && <p className={`${panel.soft} ${panel.small}`}>Overlaps: {e.overlaps.slice(0, 3).map((o) => `“${o.title}” takes ${Math.round(o.inside * 100)} % of these`).join('; ')}.</p>}
+        {e && same.length === 0 && e.overlaps.length > 0 && (
+          <p className={`${panel.soft} ${panel.small}`}>
+            Overlaps:{' '}
+            {e.overlaps
+              .slice(0, 3)
+              .map((o) => `“${o.title}” takes ${Math.round(o.inside * 100)} % of these`)
+              .join('; ')}
+            .
+          </p>
+        )}
       </div>
     </div>
   );

@@ -21,7 +21,17 @@ const natures: readonly [SkillNature, string][] = [
 ];
 
 /** Adds or changes a skill of the owner's. */
-export function SkillDialog({ skill, skills, onClose, onSaved }: { skill: OwnSkill | null; skills: Skills; onClose: () => void; onSaved: (change: string) => void }) {
+export function SkillDialog({
+  skill,
+  skills,
+  onClose,
+  onSaved,
+}: {
+  skill: OwnSkill | null;
+  skills: Skills;
+  onClose: () => void;
+  onSaved: (change: string) => void;
+}) {
   const [title, setTitle] = useState(skill?.title ?? '');
   const [looksLike, setLooksLike] = useState(skill?.looksLike ?? '');
   const [strand, setStrand] = useState(skill?.strand ?? 'add');
@@ -34,8 +44,19 @@ export function SkillDialog({ skill, skills, onClose, onSaved }: { skill: OwnSki
   const [key] = useState(writeKey);
   const save = useMutation({
     mutationFn: () => {
-      const body = { title, looksLike, strand, nature, wantedAt: { us: Number(age), england: skill?.wantedAt.england ?? Number(age) }, prerequisites: needs, predicate: byItems ? predicate : null, ...(byItems ? {} : { whyNoItems: why }) };
-      return skill ? api<{ change: string }>('PUT', `/skills/${skill.id}`, { ...body, version: skill.version }) : api<{ change: string }>('POST', '/skills', body, key);
+      const body = {
+        title,
+        looksLike,
+        strand,
+        nature,
+        wantedAt: { us: Number(age), england: skill?.wantedAt.england ?? Number(age) },
+        prerequisites: needs,
+        predicate: byItems ? predicate : null,
+        ...(byItems ? {} : { whyNoItems: why }),
+      };
+      return skill
+        ? api<{ change: string }>('PUT', `/skills/${skill.id}`, { ...body, version: skill.version })
+        : api<{ change: string }>('POST', '/skills', body, key);
     },
     onSuccess: ({ change }) => onSaved(change),
   });
@@ -53,7 +74,9 @@ export function SkillDialog({ skill, skills, onClose, onSaved }: { skill: OwnSki
           <Field label="What it is called" error={at('title')}>
             {(p) => <input {...p} value={title} onChange={(e) => setTitle(e.target.value)} required />}
           </Field>
-          <Field label="What it looks like, in a line">{(p) => <input {...p} value={looksLike} onChange={(e) => setLooksLike(e.target.value)} required />}</Field>
+          <Field label="What it looks like, in a line">
+            {(p) => <input {...p} value={looksLike} onChange={(e) => setLooksLike(e.target.value)} required />}
+          </Field>
           <Field label="Line">
             {(p) => (
               <select {...p} value={strand} onChange={(e) => setStrand(e.target.value)}>
@@ -84,11 +107,13 @@ export function SkillDialog({ skill, skills, onClose, onSaved }: { skill: OwnSki
           {(p) => (
             <select {...p} value="" onChange={(e) => e.target.value && setNeeds([...needs, { id: e.target.value, sort: 'idea' }])}>
               <option value="">add one …</option>
-              {skills.list.filter((s) => s.id !== skill?.id && !needs.some((n) => n.id === s.id)).map((s) => (
-                <option key={s.id} value={s.id}>
-                  {s.title}
-                </option>
-              ))}
+              {skills.list
+                .filter((s) => s.id !== skill?.id && !needs.some((n) => n.id === s.id))
+                .map((s) => (
+                  <option key={s.id} value={s.id}>
+                    {s.title}
+                  </option>
+                ))}
             </select>
           )}
         </Field>
@@ -96,7 +121,11 @@ export function SkillDialog({ skill, skills, onClose, onSaved }: { skill: OwnSki
           {needs.map((n) => (
             <li key={n.id}>
               {skills.title(n.id)}{' '}
-              <select aria-label={`How ${skills.title(n.id)} is needed`} value={n.sort} onChange={(e) => setNeeds(needs.map((x) => (x.id === n.id ? { ...x, sort: e.target.value as 'idea' | 'heart' } : x)))}>
+              <select
+                aria-label={`How ${skills.title(n.id)} is needed`}
+                value={n.sort}
+                onChange={(e) => setNeeds(needs.map((x) => (x.id === n.id ? { ...x, sort: e.target.value as 'idea' | 'heart' } : x)))}
+              >
                 <option value="idea">the idea</option>
                 <option value="heart">by heart</option>
               </select>{' '}
@@ -107,7 +136,8 @@ export function SkillDialog({ skill, skills, onClose, onSaved }: { skill: OwnSki
           ))}
         </ul>
         <label>
-          <input type="checkbox" checked={byItems} onChange={(e) => setByItems(e.target.checked)} /> Games can practise it: these items count
+          <input type="checkbox" checked={byItems} onChange={(e) => setByItems(e.target.checked)} /> Games can practise it: these items
+          count
         </label>
         {byItems ? (
           <PredicateBuilder value={predicate} except={skill?.id ?? null} onChange={setPredicate} />
@@ -116,7 +146,9 @@ export function SkillDialog({ skill, skills, onClose, onSaved }: { skill: OwnSki
             {(p) => <input {...p} value={why} onChange={(e) => setWhy(e.target.value)} />}
           </Field>
         )}
-        {save.error && !['title', 'wantedAt.us', 'prerequisites', 'whyNoItems'].includes(problem?.field ?? '') && <p className={panel.bad}>{messageOf(save.error)}</p>}
+        {save.error && !['title', 'wantedAt.us', 'prerequisites', 'whyNoItems'].includes(problem?.field ?? '') && (
+          <p className={panel.bad}>{messageOf(save.error)}</p>
+        )}
         <FormActions onLeave={onClose} busy={save.isPending} />
       </form>
     </Dialog>

@@ -39,7 +39,8 @@ function Graph() {
   const [editing, setEditing] = useState<OwnSkill | 'new' | null>(null);
   const refresh = (): void => void client.invalidateQueries();
   const change = useMutation({
-    mutationFn: ({ method, path, body }: { method: 'POST' | 'DELETE'; path: string; body?: unknown; done: string }) => api<{ change: string }>(method, path, body),
+    mutationFn: ({ method, path, body }: { method: 'POST' | 'DELETE'; path: string; body?: unknown; done: string }) =>
+      api<{ change: string }>(method, path, body),
     onSuccess: ({ change: c }, { done }) => {
       refresh();
       tellUndo(done, c);
@@ -49,7 +50,10 @@ function Graph() {
   if (own.error) return <Failure message={messageOf(own.error)} />;
   if (!skills || !own.data) return <Loading />;
   const words = search.trim().toLowerCase();
-  const line = words === '' ? skills.strands.find((s) => s.id === strand)!.skills.map((id) => skills.byId.get(id)!) : skills.list.filter((s) => `${s.title} ${s.looksLike} ${s.codes.join(' ')}`.toLowerCase().includes(words));
+  const line =
+    words === ''
+      ? skills.strands.find((s) => s.id === strand)!.skills.map((id) => skills.byId.get(id)!)
+      : skills.list.filter((s) => `${s.title} ${s.looksLike} ${s.codes.join(' ')}`.toLowerCase().includes(words));
   const skill = chosen ? skills.byId.get(chosen) : line[0];
   const ownOf = (id: string): OwnSkill | undefined => own.data.skills.find((s) => s.id === id);
   return (
@@ -59,7 +63,13 @@ function Graph() {
         <span className={panel.soft}>
           {skills.list.length} on {skills.strands.length} lines{own.data.skills.length > 0 ? `, ${own.data.skills.length} of your own` : ''}
         </span>
-        <input type="search" aria-label="Find a skill" placeholder="Find a skill or code …" value={search} onChange={(e) => setSearch(e.target.value)} />
+        <input
+          type="search"
+          aria-label="Find a skill"
+          placeholder="Find a skill or code …"
+          value={search}
+          onChange={(e) => setSearch(e.target.value)}
+        />
         <span className={panel.spring} />
         <Button kind="main" onClick={() => setEditing('new')}>
           Add a skill
@@ -67,7 +77,12 @@ function Graph() {
       </div>
       <div className={styles.lines} role="group" aria-label="Lines">
         {skills.strands.map((s) => (
-          <button key={s.id} type="button" aria-pressed={words === '' && s.id === strand} onClick={() => (setSearch(''), setStrand(s.id), setChosen(null))}>
+          <button
+            key={s.id}
+            type="button"
+            aria-pressed={words === '' && s.id === strand}
+            onClick={() => (setSearch(''), setStrand(s.id), setChosen(null))}
+          >
             {s.title}
           </button>
         ))}
@@ -93,7 +108,9 @@ function Graph() {
             own={own.data}
             onEdit={ownOf(skill.id) ? () => setEditing(ownOf(skill.id)!) : null}
             onRemove={() => change.mutate({ method: 'DELETE', path: `/skills/${skill.id}`, done: 'Taken away.' })}
-            onNeed={(id, sort) => change.mutate({ method: 'POST', path: `/skills/${skill.id}/needs`, body: { id, sort }, done: 'It needs that now, too.' })}
+            onNeed={(id, sort) =>
+              change.mutate({ method: 'POST', path: `/skills/${skill.id}/needs`, body: { id, sort }, done: 'It needs that now, too.' })
+            }
             onFree={(id) => change.mutate({ method: 'DELETE', path: `/skills/${skill.id}/needs/${id}`, done: 'Let go.' })}
           />
         )}
@@ -114,7 +131,23 @@ function Graph() {
   );
 }
 
-function Detail({ skill, skills, own, onEdit, onRemove, onNeed, onFree }: { skill: SkillWire; skills: Skills; own: Own; onEdit: (() => void) | null; onRemove: () => void; onNeed: (id: string, sort: 'idea' | 'heart') => void; onFree: (id: string) => void }) {
+function Detail({
+  skill,
+  skills,
+  own,
+  onEdit,
+  onRemove,
+  onNeed,
+  onFree,
+}: {
+  skill: SkillWire;
+  skills: Skills;
+  own: Own;
+  onEdit: (() => void) | null;
+  onRemove: () => void;
+  onNeed: (id: string, sort: 'idea' | 'heart') => void;
+  onFree: (id: string) => void;
+}) {
   const examples = skill.predicate ? exampleItems(skill.predicate, 6) : null;
   const later = skills.list.filter((s) => s.prerequisites.some((p) => p.id === skill.id));
   const added = (id: string): boolean => own.edges.some((e) => e.skill === skill.id && e.needs === id);
@@ -124,7 +157,13 @@ function Detail({ skill, skills, own, onEdit, onRemove, onNeed, onFree }: { skil
       <p>{skill.looksLike}</p>
       <dl className={styles.facts}>
         <dt>Of the sort</dt>
-        <dd>{skill.nature === 'by-heart' ? 'known by heart; right answers in games count' : skill.nature === 'strategy' ? 'a way of working it out; only a note on how counts' : 'an idea; only a note on how counts'}</dd>
+        <dd>
+          {skill.nature === 'by-heart'
+            ? 'known by heart; right answers in games count'
+            : skill.nature === 'strategy'
+              ? 'a way of working it out; only a note on how counts'
+              : 'an idea; only a note on how counts'}
+        </dd>
         <dt>Usually wanted</dt>
         <dd>
           at {skill.wantedAt.us.toFixed(1)} (US style), {skill.wantedAt.england.toFixed(1)} (England style)
@@ -149,11 +188,13 @@ function Detail({ skill, skills, own, onEdit, onRemove, onNeed, onFree }: { skil
           ))}
           <select aria-label="Add something it needs" value="" onChange={(e) => e.target.value && onNeed(e.target.value, 'idea')}>
             <option value="">needs also …</option>
-            {skills.list.filter((s) => s.id !== skill.id && !skill.prerequisites.some((p) => p.id === s.id)).map((s) => (
-              <option key={s.id} value={s.id}>
-                {s.title}
-              </option>
-            ))}
+            {skills.list
+              .filter((s) => s.id !== skill.id && !skill.prerequisites.some((p) => p.id === s.id))
+              .map((s) => (
+                <option key={s.id} value={s.id}>
+                  {s.title}
+                </option>
+              ))}
           </select>
         </dd>
         <dt>Leads to</dt>

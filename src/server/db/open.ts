@@ -72,7 +72,6 @@ function shippedMigrations(): number {
   return journal.entries.length;
 }
 
-
 /** Lets go of the database and its lock; for tests and a clean end. */
 export function closeDb(): void {
   opened?.$client.close();

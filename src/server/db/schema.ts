@@ -45,7 +45,9 @@ export const variants = sqliteTable(
   'variants',
   {
     id: text().primaryKey(),
-    gameId: text().notNull().references(() => games.id, { onDelete: 'cascade' }),
+    gameId: text()
+      .notNull()
+      .references(() => games.id, { onDelete: 'cascade' }),
     title: text().notNull(),
     mechanism: text(),
     parameters: text({ mode: 'json' }).$type<Record<string, unknown>>().notNull(),
@@ -54,7 +56,9 @@ export const variants = sqliteTable(
     playersMin: integer().notNull(),
     playersMax: integer().notNull(),
     minutes: real().notNull(),
-    helper: text({ enum: ['alone', 'nearby', 'needed'] }).notNull().default('nearby'),
+    helper: text({ enum: ['alone', 'nearby', 'needed'] })
+      .notNull()
+      .default('nearby'),
     preparationMinutes: real().notNull().default(0),
     /** The owner's own word on what it practises, per skill and ten minutes. */
     declared: text({ mode: 'json' }).$type<{ skill: string; perTenMinutes: number; counted?: number }[]>().notNull(),
@@ -67,15 +71,23 @@ export const variants = sqliteTable(
 export const variantMaterials = sqliteTable(
   'variant_materials',
   {
-    variantId: text().notNull().references(() => variants.id, { onDelete: 'cascade' }),
-    kindId: text().notNull().references(() => kinds.id),
+    variantId: text()
+      .notNull()
+      .references(() => variants.id, { onDelete: 'cascade' }),
+    kindId: text()
+      .notNull()
+      .references(() => kinds.id),
     quantity: integer().notNull(),
   },
   (t) => [primaryKey({ columns: [t.variantId, t.kindId] })],
 );
 
 /** Results of simulations by a hash of everything that decides them. */
-export const simulations = sqliteTable('simulations', { hash: text().primaryKey(), result: text({ mode: 'json' }).notNull(), createdAt: text().notNull() });
+export const simulations = sqliteTable('simulations', {
+  hash: text().primaryKey(),
+  result: text({ mode: 'json' }).notNull(),
+  createdAt: text().notNull(),
+});
 
 export const learners = sqliteTable(
   'learners',
@@ -108,8 +120,12 @@ export const memberships = sqliteTable(
   'memberships',
   {
     id: text().primaryKey(),
-    learnerId: text().notNull().references(() => learners.id, { onDelete: 'cascade' }),
-    groupId: text().notNull().references(() => groups.id, { onDelete: 'cascade' }),
+    learnerId: text()
+      .notNull()
+      .references(() => learners.id, { onDelete: 'cascade' }),
+    groupId: text()
+      .notNull()
+      .references(() => groups.id, { onDelete: 'cascade' }),
     from: text('from_date').notNull(),
     to: text('to_date'),
   },
@@ -122,7 +138,9 @@ export const evidence = sqliteTable(
   {
     id: text().primaryKey(),
     sequence: integer().notNull(),
-    learnerId: text().notNull().references(() => learners.id, { onDelete: 'cascade' }),
+    learnerId: text()
+      .notNull()
+      .references(() => learners.id, { onDelete: 'cascade' }),
     at: text().notNull(),
     kind: text({ enum: ['placement', 'check-in', 'note', 'statement'] }).notNull(),
     skill: text().notNull(),
@@ -147,13 +165,20 @@ export const evidence = sqliteTable(
   (t) => [index('evidence_learner').on(t.learnerId, t.at), uniqueIndex('evidence_sequence').on(t.sequence)],
 );
 
-export const terms = sqliteTable('terms', { id: text().primaryKey(), title: text().notNull(), starts: text().notNull(), ends: text().notNull() });
+export const terms = sqliteTable('terms', {
+  id: text().primaryKey(),
+  title: text().notNull(),
+  starts: text().notNull(),
+  ends: text().notNull(),
+});
 
 export const meetings = sqliteTable(
   'meetings',
   {
     id: text().primaryKey(),
-    termId: text().notNull().references(() => terms.id, { onDelete: 'cascade' }),
+    termId: text()
+      .notNull()
+      .references(() => terms.id, { onDelete: 'cascade' }),
     date: text().notNull(),
     startsAt: text().notNull(),
     rounds: integer().notNull(),
@@ -210,7 +235,13 @@ export const plans = sqliteTable(
 
 export const gatherTicks = sqliteTable(
   'gather_ticks',
-  { planId: text().notNull().references(() => plans.id, { onDelete: 'cascade' }), item: text().notNull(), tickedAt: text().notNull() },
+  {
+    planId: text()
+      .notNull()
+      .references(() => plans.id, { onDelete: 'cascade' }),
+    item: text().notNull(),
+    tickedAt: text().notNull(),
+  },
   (t) => [primaryKey({ columns: [t.planId, t.item] })],
 );
 
@@ -222,7 +253,8 @@ export const changes = sqliteTable('changes', {
   undo: text({ mode: 'json' }).$type<UndoStep[]>().notNull(),
   undoneAt: text(),
 });
-type UndoTable = 'games' | 'variants' | 'variantMaterials' | 'kinds' | 'ownSkills' | 'ownEdges' | 'frameworks' | 'expectations' | 'crosswalk';
+type UndoTable =
+  'games' | 'variants' | 'variantMaterials' | 'kinds' | 'ownSkills' | 'ownEdges' | 'frameworks' | 'expectations' | 'crosswalk';
 export type UndoStep = { table: UndoTable; delete: Record<string, unknown> } | { table: UndoTable; put: Record<string, unknown> };
 
 /** Answers already given to writes with an Idempotency-Key. */

@@ -16,7 +16,9 @@ export const frameworks = sqliteTable('frameworks', {
 export const expectations = sqliteTable(
   'expectations',
   {
-    frameworkId: text().notNull().references(() => frameworks.id, { onDelete: 'cascade' }),
+    frameworkId: text()
+      .notNull()
+      .references(() => frameworks.id, { onDelete: 'cascade' }),
     identifier: text().notNull(),
     code: text().notNull(),
     statement: text().notNull(),
@@ -31,7 +33,9 @@ export const expectations = sqliteTable(
 export const crosswalk = sqliteTable(
   'crosswalk',
   {
-    frameworkId: text().notNull().references(() => frameworks.id, { onDelete: 'cascade' }),
+    frameworkId: text()
+      .notNull()
+      .references(() => frameworks.id, { onDelete: 'cascade' }),
     identifier: text().notNull(),
     skill: text().notNull(),
     relation: text({ enum: ['same', 'related'] }).notNull(),

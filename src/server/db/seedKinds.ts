@@ -6,7 +6,16 @@ import { kinds } from './schema';
 export function seedKinds(db: Db): void {
   db.transaction((tx) => {
     for (const k of shippedKinds) {
-      const row = { id: k.id, title: k.title, alsoCalled: [...k.alsoCalled], unit: k.unit, smallParts: k.smallParts, plentiful: k.plentiful, caution: k.caution ?? null, shipped: true };
+      const row = {
+        id: k.id,
+        title: k.title,
+        alsoCalled: [...k.alsoCalled],
+        unit: k.unit,
+        smallParts: k.smallParts,
+        plentiful: k.plentiful,
+        caution: k.caution ?? null,
+        shipped: true,
+      };
       tx.insert(kinds).values(row).onConflictDoUpdate({ target: kinds.id, set: row }).run();
     }
   });

@@ -40,13 +40,20 @@ function addOne(tx: Tx, e: EvidenceInput, today: string, now: string, prefix: st
   if (at === null) throw refuse('malformed', `"${e.at}" is not a moment like 2026-11-10T10:35:00Z.`, `${prefix}at`);
   if (at.slice(0, 10) > today) throw refuse('in-the-future', `${e.at} lies after today, ${today}.`, `${prefix}at`);
   const sheet = e.total !== undefined;
-  if (!sheet && e.result === undefined) throw refuse('malformed', 'Say stuck, support or alone, or how many of how many.', `${prefix}result`);
+  if (!sheet && e.result === undefined)
+    throw refuse('malformed', 'Say stuck, support or alone, or how many of how many.', `${prefix}result`);
   if (sheet && e.result !== undefined) throw refuse('malformed', 'Give a result or a count, not both.', `${prefix}result`);
-  if (sheet && (e.correct === undefined || e.correct > e.total!)) throw refuse('out-of-range', `${e.correct ?? 'nothing'} right of ${e.total} cannot be.`, `${prefix}correct`);
-  if (e.support !== undefined && !isSupport(tx, e.support)) throw refuse('unknown-value', `"${e.support}" is not a support or material known here.`, `${prefix}support`);
-  if (e.variant !== undefined && !tx.select().from(variants).where(eq(variants.id, e.variant)).get()) throw refuse('unknown-value', `There is no variant "${e.variant}".`, `${prefix}variant`);
+  if (sheet && (e.correct === undefined || e.correct > e.total!))
+    throw refuse('out-of-range', `${e.correct ?? 'nothing'} right of ${e.total} cannot be.`, `${prefix}correct`);
+  if (e.support !== undefined && !isSupport(tx, e.support))
+    throw refuse('unknown-value', `"${e.support}" is not a support or material known here.`, `${prefix}support`);
+  if (e.variant !== undefined && !tx.select().from(variants).where(eq(variants.id, e.variant)).get())
+    throw refuse('unknown-value', `There is no variant "${e.variant}".`, `${prefix}variant`);
   const id = crypto.randomUUID();
-  const last = tx.select({ n: sql<number>`coalesce(max(${evidence.sequence}), 0)` }).from(evidence).get()!.n;
+  const last = tx
+    .select({ n: sql<number>`coalesce(max(${evidence.sequence}), 0)` })
+    .from(evidence)
+    .get()!.n;
   tx.insert(evidence)
     .values({
       id,
@@ -74,7 +81,15 @@ function addOne(tx: Tx, e: EvidenceInput, today: string, now: string, prefix: st
 }
 
 /** Supports that are not things in the cupboard. */
-export const helpWithoutThings = ['fingers', 'hint', 'list-of-facts', 'writing-steps', 'reading-aloud', 'extra-time', 'adult-beside'] as const;
+export const helpWithoutThings = [
+  'fingers',
+  'hint',
+  'list-of-facts',
+  'writing-steps',
+  'reading-aloud',
+  'extra-time',
+  'adult-beside',
+] as const;
 
 function isSupport(tx: Tx, id: string): boolean {
   return (helpWithoutThings as readonly string[]).includes(id) || tx.select().from(kinds).where(eq(kinds.id, id)).get() !== undefined;
@@ -98,7 +113,19 @@ export function evidenceOf(db: Db, learnerId: string): EvidenceRow[] {
     .sort((x, y) => x.sequence - y.sequence);
 }
 
-export const asEvidence = (row: EvidenceRow): Evidence => ({ id: row.id, at: row.at, kind: row.kind, skill: row.skill, result: row.result, correct: row.correct, total: row.total, how: row.how, support: row.support, items: row.items, by: { role: row.byRole, ownChild: row.byOwnChild } });
+export const asEvidence = (row: EvidenceRow): Evidence => ({
+  id: row.id,
+  at: row.at,
+  kind: row.kind,
+  skill: row.skill,
+  result: row.result,
+  correct: row.correct,
+  total: row.total,
+  how: row.how,
+  support: row.support,
+  items: row.items,
+  by: { role: row.byRole, ownChild: row.byOwnChild },
+});
 
 /** A learner's map on a day, from everything noted and not taken back (leaving out some, if asked). */
 export function masteryOf(db: Db, learner: LearnerRow, today: string, without?: (row: EvidenceRow) => boolean): SkillEstimate[] {
@@ -109,7 +136,17 @@ export function masteryOf(db: Db, learner: LearnerRow, today: string, without?: 
 export function needsOf(learner: LearnerRow, estimates: readonly SkillEstimate[], today: string): LearnerNeeds {
   return learnerNeeds(
     graphInUse(),
-    { id: learner.id, nickname: learner.nickname, age: ageOn(learner.born, today), framework: learner.framework, goals: goalSkills(graphInUse(), learner), withoutNorms: learner.withoutNorms, accommodations: learner.accommodations, likings: learner.likings, supported: learner.supportsInUse.length > 0 || learner.permanentSupports.length > 0 },
+    {
+      id: learner.id,
+      nickname: learner.nickname,
+      age: ageOn(learner.born, today),
+      framework: learner.framework,
+      goals: goalSkills(graphInUse(), learner),
+      withoutNorms: learner.withoutNorms,
+      accommodations: learner.accommodations,
+      likings: learner.likings,
+      supported: learner.supportsInUse.length > 0 || learner.permanentSupports.length > 0,
+    },
     Float64Array.from(estimates, (e) => e.mastery),
     Uint8Array.from(estimates, (e) => (e.dueForReview ? 1 : 0)),
   );

@@ -4,11 +4,37 @@ import type { Db } from '../db/db';
 import { allLearners } from '../learners/learnerStore';
 import { type EvidenceRow, evidenceOf } from './evidenceStore';
 
-const columns = ['learner', 'at', 'skill', 'kind', 'result', 'correct', 'total', 'how', 'support', 'by', 'own child', 'taken back'] as const;
+const columns = [
+  'learner',
+  'at',
+  'skill',
+  'kind',
+  'result',
+  'correct',
+  'total',
+  'how',
+  'support',
+  'by',
+  'own child',
+  'taken back',
+] as const;
 
 /** Everything noted, as CSV that reads back in. */
 export function evidenceCsv(db: Db, learner: string | undefined): string {
-  const rows = of(db, learner).map(({ nickname, row: r }) => [nickname, r.at, r.skill, r.kind, r.result ?? '', r.correct ?? '', r.total ?? '', r.how?.replace('-', ' ') ?? '', r.support ?? '', r.byRole, r.byOwnChild ? 'yes' : '', r.retractedAt ?? '']);
+  const rows = of(db, learner).map(({ nickname, row: r }) => [
+    nickname,
+    r.at,
+    r.skill,
+    r.kind,
+    r.result ?? '',
+    r.correct ?? '',
+    r.total ?? '',
+    r.how?.replace('-', ' ') ?? '',
+    r.support ?? '',
+    r.byRole,
+    r.byOwnChild ? 'yes' : '',
+    r.retractedAt ?? '',
+  ]);
   return writeCsv([[...columns], ...rows]);
 }
 
@@ -23,9 +49,19 @@ export function evidenceStatements(db: Db, learner: string | undefined): object[
     .map(({ nickname, row: r }) => ({
       id: r.id,
       actor: { objectType: 'Agent', account: { homePage: home, name: nickname } },
-      verb: { id: r.total === null ? 'http://adlnet.gov/expapi/verbs/progressed' : 'http://adlnet.gov/expapi/verbs/scored', display: { en: r.total === null ? 'progressed' : 'scored' } },
-      object: { objectType: 'Activity', id: `urn:zeitgeber:skills:${r.skill}`, definition: { name: { en: graph.skills[graph.indexOf.get(r.skill) ?? -1]?.title ?? r.skill } } },
-      result: r.total === null ? { success: r.result === 'alone', score: { scaled: mean[r.result!] } } : { score: { raw: r.correct!, min: 0, max: r.total } },
+      verb: {
+        id: r.total === null ? 'http://adlnet.gov/expapi/verbs/progressed' : 'http://adlnet.gov/expapi/verbs/scored',
+        display: { en: r.total === null ? 'progressed' : 'scored' },
+      },
+      object: {
+        objectType: 'Activity',
+        id: `urn:zeitgeber:skills:${r.skill}`,
+        definition: { name: { en: graph.skills[graph.indexOf.get(r.skill) ?? -1]?.title ?? r.skill } },
+      },
+      result:
+        r.total === null
+          ? { success: r.result === 'alone', score: { scaled: mean[r.result!] } }
+          : { score: { raw: r.correct!, min: 0, max: r.total } },
       timestamp: r.at,
       version: '1.0.3',
     }));

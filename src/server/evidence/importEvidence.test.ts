@@ -22,13 +22,30 @@ afterEach(() => place.remove());
 const bytes = (text: string): Uint8Array => new TextEncoder().encode(text);
 const bring = (text: string, commit = true) => importEvidence(place.db, bytes(text), commit, today, now);
 /** What a note says, without what only this workspace knows of it. */
-const said = (learner: string): object[] => evidenceOf(place.db, learner).map(({ at, skill, result, correct, total, how, support }) => ({ at, skill, result, correct, total, how, support }));
+const said = (learner: string): object[] =>
+  evidenceOf(place.db, learner).map(({ at, skill, result, correct, total, how, support }) => ({
+    at,
+    skill,
+    result,
+    correct,
+    total,
+    how,
+    support,
+  }));
 
 function noteSome(): void {
   addEvidence(
     place.db,
     [
-      { learner: fern, at: '2026-11-03T09:30:00.000Z', kind: 'note', skill: 'make-ten', result: 'support', how: 'counted-on', support: 'bead-frame' },
+      {
+        learner: fern,
+        at: '2026-11-03T09:30:00.000Z',
+        kind: 'note',
+        skill: 'make-ten',
+        result: 'support',
+        how: 'counted-on',
+        support: 'bead-frame',
+      },
       { learner: fern, at: '2026-11-04T09:30:00.000Z', kind: 'note', skill: 'add-in-20', result: 'alone', how: 'worked-out' },
       { learner: juno, at: '2026-11-05T09:30:00.000Z', kind: 'check-in', skill: 'add-in-10', correct: 7, total: 10 },
       { learner: juno, at: '2026-11-05T09:31:00.000Z', kind: 'note', skill: 'pairs-of-10', result: 'stuck' },
@@ -105,17 +122,27 @@ describe('notes that are brought in', () => {
     expect(evidenceOf(place.db, fern)).toEqual([]);
   });
   it('are refused for a tool that nobody knows, and nothing is kept of the file', () => {
-    expect(problemOf(() => bring('learner,date,skill,result,tool\nFern,2026-11-10,make-ten,alone,\nFern,2026-11-10,make-ten,alone,magic wand\n'))).toMatchObject({ code: 'unknown-value', field: 'support', row: 3, message: expect.stringContaining('Row 3, tool') as unknown });
+    expect(
+      problemOf(() =>
+        bring('learner,date,skill,result,tool\nFern,2026-11-10,make-ten,alone,\nFern,2026-11-10,make-ten,alone,magic wand\n'),
+      ),
+    ).toMatchObject({ code: 'unknown-value', field: 'support', row: 3, message: expect.stringContaining('Row 3, tool') as unknown });
     expect(evidenceOf(place.db, fern)).toEqual([]);
   });
   it('know a tool by its id, its name and its other names, and help that is no thing', () => {
-    bring('learner,date,skill,result,tool\nFern,2026-11-10,make-ten,alone,bead-frame\nFern,2026-11-11,make-ten,alone,Bead frame\nFern,2026-11-12,make-ten,support,reading aloud\n');
+    bring(
+      'learner,date,skill,result,tool\nFern,2026-11-10,make-ten,alone,bead-frame\nFern,2026-11-11,make-ten,alone,Bead frame\nFern,2026-11-12,make-ten,support,reading aloud\n',
+    );
     expect(evidenceOf(place.db, fern).map((e) => e.support)).toEqual(['bead-frame', 'bead-frame', 'reading-aloud']);
   });
   it('move the map as the same notes by hand do', () => {
     bring(file);
     const brought = masteryOf(place.db, learnerById(place.db, fern), today);
-    for (const [day, result] of [['2026-11-10', 'alone'], ['2026-11-11', 'stuck']] as const) addEvidence(place.db, [{ learner: juno, at: `${day}T12:00:00.000Z`, kind: 'statement', skill: 'make-ten', result }], today, now);
+    for (const [day, result] of [
+      ['2026-11-10', 'alone'],
+      ['2026-11-11', 'stuck'],
+    ] as const)
+      addEvidence(place.db, [{ learner: juno, at: `${day}T12:00:00.000Z`, kind: 'statement', skill: 'make-ten', result }], today, now);
     const byHand = masteryOf(place.db, { ...learnerById(place.db, juno), born: '2018-09' }, today);
     expect(brought.map((e) => [e.skill, e.mastery])).toEqual(byHand.map((e) => [e.skill, e.mastery]));
   });

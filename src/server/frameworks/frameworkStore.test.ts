@@ -21,7 +21,8 @@ interface Item {
   skills: { skill: string; relation: string }[];
   proposals: { skill: string }[];
 }
-const bring = (text = lamps, commit = true) => importCase(place.db, text, commit, now) as { id: string; committed: boolean; expectations: number };
+const bring = (text = lamps, commit = true) =>
+  importCase(place.db, text, commit, now) as { id: string; committed: boolean; expectations: number };
 const itemsOf = (id: string): Item[] => frameworkItems(place.db, id) as Item[];
 
 describe('a framework that is brought in', () => {
@@ -33,7 +34,10 @@ describe('a framework that is brought in', () => {
     const { id } = bring();
     const ten = itemsOf(id).find((i) => i.proposals.some((p) => p.skill === 'make-ten'))!;
     tie(place.db, id, [{ identifier: ten.identifier, skill: 'make-ten', relation: 'same' }], now);
-    expect(itemsOf(id).find((i) => i.identifier === ten.identifier)).toMatchObject({ skills: [{ skill: 'make-ten', relation: 'same' }], proposals: [] });
+    expect(itemsOf(id).find((i) => i.identifier === ten.identifier)).toMatchObject({
+      skills: [{ skill: 'make-ten', relation: 'same' }],
+      proposals: [],
+    });
     expect(frameworkList(place.db).at(-1)).toMatchObject({ expectations: 7, tied: 1 });
     const makeTen = graphInUse().skills[graphInUse().indexOf.get('make-ten')!]!;
     expect(wantedBy(makeTen, id)).toBe(ageOfLevel(ten.band));
@@ -44,10 +48,23 @@ describe('a framework that is brought in', () => {
   it('keeps its ties when a newer package of the same document comes, where the expectation is still there', () => {
     const { id } = bring();
     const [first, second] = itemsOf(id);
-    tie(place.db, id, [{ identifier: first!.identifier, skill: 'make-ten', relation: 'same' }, { identifier: second!.identifier, skill: 'pairs-of-10', relation: 'related' }], now);
-    const newer = JSON.parse(lamps) as { CFItems: { identifier: string }[]; CFAssociations: { originNodeURI: { identifier: string }; destinationNodeURI: { identifier: string } }[] };
+    tie(
+      place.db,
+      id,
+      [
+        { identifier: first!.identifier, skill: 'make-ten', relation: 'same' },
+        { identifier: second!.identifier, skill: 'pairs-of-10', relation: 'related' },
+      ],
+      now,
+    );
+    const newer = JSON.parse(lamps) as {
+      CFItems: { identifier: string }[];
+      CFAssociations: { originNodeURI: { identifier: string }; destinationNodeURI: { identifier: string } }[];
+    };
     newer.CFItems = newer.CFItems.filter((i) => i.identifier !== second!.identifier);
-    newer.CFAssociations = newer.CFAssociations.filter((a) => a.originNodeURI.identifier !== second!.identifier && a.destinationNodeURI.identifier !== second!.identifier);
+    newer.CFAssociations = newer.CFAssociations.filter(
+      (a) => a.originNodeURI.identifier !== second!.identifier && a.destinationNodeURI.identifier !== second!.identifier,
+    );
     expect(bring(JSON.stringify(newer)).id).toBe(id);
     expect(itemsOf(id).flatMap((i) => i.skills.map((s) => s.skill))).toEqual(['make-ten']);
   });
@@ -61,13 +78,26 @@ describe('a framework that is brought in', () => {
   });
   it('is taken away whole, and one step brings it back with its ties and ages', () => {
     const { id } = bring();
-    tie(place.db, id, itemsOf(id).slice(0, 3).map((i, n) => ({ identifier: i.identifier, skill: ['make-ten', 'pairs-of-10', 'add-in-20'][n]!, relation: 'same' as const })), now);
-    const before = [itemsOf(id), ['make-ten', 'pairs-of-10', 'add-in-20'].map((k) => wantedBy(graphInUse().skills[graphInUse().indexOf.get(k)!]!, id))];
+    tie(
+      place.db,
+      id,
+      itemsOf(id)
+        .slice(0, 3)
+        .map((i, n) => ({ identifier: i.identifier, skill: ['make-ten', 'pairs-of-10', 'add-in-20'][n]!, relation: 'same' as const })),
+      now,
+    );
+    const before = [
+      itemsOf(id),
+      ['make-ten', 'pairs-of-10', 'add-in-20'].map((k) => wantedBy(graphInUse().skills[graphInUse().indexOf.get(k)!]!, id)),
+    ];
     const { change } = removeFramework(place.db, id);
     expect(frameworkList(place.db)).toHaveLength(2);
     expect(problemOf(() => frameworkItems(place.db, id)).code).toBe('not-found');
     expect(undoChange(place.db, change, now).what).toContain('Took away the framework');
-    expect([itemsOf(id), ['make-ten', 'pairs-of-10', 'add-in-20'].map((k) => wantedBy(graphInUse().skills[graphInUse().indexOf.get(k)!]!, id))]).toEqual(before);
+    expect([
+      itemsOf(id),
+      ['make-ten', 'pairs-of-10', 'add-in-20'].map((k) => wantedBy(graphInUse().skills[graphInUse().indexOf.get(k)!]!, id)),
+    ]).toEqual(before);
   });
   it('stays while a learner goes by it', () => {
     const { id } = bring();
@@ -82,12 +112,20 @@ describe('what is refused', () => {
     const { id } = bring();
     const [first] = itemsOf(id);
     const good = { identifier: first!.identifier, skill: 'make-ten', relation: 'same' as const };
-    expect(problemOf(() => tie(place.db, id, [good, { ...good, skill: 'juggling' }], now))).toMatchObject({ code: 'unknown-skill', field: 'ties.1.skill' });
-    expect(problemOf(() => tie(place.db, id, [good, { ...good, identifier: 'nobody' }], now))).toMatchObject({ code: 'unknown-value', field: 'ties.1.identifier' });
+    expect(problemOf(() => tie(place.db, id, [good, { ...good, skill: 'juggling' }], now))).toMatchObject({
+      code: 'unknown-skill',
+      field: 'ties.1.skill',
+    });
+    expect(problemOf(() => tie(place.db, id, [good, { ...good, identifier: 'nobody' }], now))).toMatchObject({
+      code: 'unknown-value',
+      field: 'ties.1.identifier',
+    });
     expect(itemsOf(id)[0]!.skills).toEqual([]);
   });
   it('changes to what ships', () => {
-    expect(problemOf(() => tie(place.db, 'us', [{ identifier: 'K.CC.A.1', skill: 'make-ten', relation: 'same' }], now)).code).toBe('forbidden');
+    expect(problemOf(() => tie(place.db, 'us', [{ identifier: 'K.CC.A.1', skill: 'make-ten', relation: 'same' }], now)).code).toBe(
+      'forbidden',
+    );
     expect(problemOf(() => removeFramework(place.db, 'england')).code).toBe('forbidden');
   });
   it('a package that is none, and a tie to an expectation that leads nowhere', () => {

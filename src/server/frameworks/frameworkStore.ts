@@ -26,12 +26,32 @@ export function uuidOf(name: string): string {
 export function frameworkList(db: Db): object[] {
   const graph = graphInUse();
   const reached = new Set(graph.skills.flatMap((s) => s.codes));
-  const shipped = shippedFrameworks.map((f) => ({ id: f.id, title: f.title, creator: f.creator, licence: null, notes: f.notes, shipped: true, expectations: f.expectations.length, tied: f.expectations.filter((e) => reached.has(e.code)).length }));
-  const own = db.select().from(frameworks).all().map((f) => {
-    const all = db.select().from(expectations).where(eq(expectations.frameworkId, f.id)).all().length;
-    const tied = new Set(db.select().from(crosswalk).where(eq(crosswalk.frameworkId, f.id)).all().map((r) => r.identifier)).size;
-    return { id: f.id, title: f.title, creator: f.creator, licence: f.licence, notes: '', shipped: false, expectations: all, tied };
-  });
+  const shipped = shippedFrameworks.map((f) => ({
+    id: f.id,
+    title: f.title,
+    creator: f.creator,
+    licence: null,
+    notes: f.notes,
+    shipped: true,
+    expectations: f.expectations.length,
+    tied: f.expectations.filter((e) => reached.has(e.code)).length,
+  }));
+  const own = db
+    .select()
+    .from(frameworks)
+    .all()
+    .map((f) => {
+      const all = db.select().from(expectations).where(eq(expectations.frameworkId, f.id)).all().length;
+      const tied = new Set(
+        db
+          .select()
+          .from(crosswalk)
+          .where(eq(crosswalk.frameworkId, f.id))
+          .all()
+          .map((r) => r.identifier),
+      ).size;
+      return { id: f.id, title: f.title, creator: f.creator, licence: f.licence, notes: '', shipped: false, expectations: all, tied };
+    });
   return [...shipped, ...own];
 }
 
@@ -46,7 +66,15 @@ function indexInUse(): MatchIndex {
 export function frameworkItems(db: Db, id: string): object[] {
   const graph = graphInUse();
   const shipped = shippedFrameworks.find((f) => f.id === id);
-  if (shipped) return shipped.expectations.map((e) => ({ identifier: e.code, code: e.code, statement: e.paraphrase, band: e.grade, skills: graph.skills.filter((s) => s.codes.includes(e.code)).map((s) => ({ skill: s.id, relation: 'same' })), proposals: [] }));
+  if (shipped)
+    return shipped.expectations.map((e) => ({
+      identifier: e.code,
+      code: e.code,
+      statement: e.paraphrase,
+      band: e.grade,
+      skills: graph.skills.filter((s) => s.codes.includes(e.code)).map((s) => ({ skill: s.id, relation: 'same' })),
+      proposals: [],
+    }));
   const f = rowOf(db, id);
   const reading = readCase(f.source);
   const external = reading.ok ? reading.value.external : new Map<string, readonly string[]>();
@@ -59,7 +87,14 @@ export function frameworkItems(db: Db, id: string): object[] {
     .sort((x, y) => x.position - y.position)
     .map((e) => {
       const skills = accepted.filter((a) => a.identifier === e.identifier).map((a) => ({ skill: a.skill, relation: a.relation }));
-      return { identifier: e.identifier, code: e.code, statement: e.statement, band: e.band, skills, proposals: skills.length > 0 ? [] : proposeMatches(graph, indexInUse(), e.code, e.statement, external.get(e.identifier) ?? []) };
+      return {
+        identifier: e.identifier,
+        code: e.code,
+        statement: e.statement,
+        band: e.band,
+        skills,
+        proposals: skills.length > 0 ? [] : proposeMatches(graph, indexInUse(), e.code, e.statement, external.get(e.identifier) ?? []),
+      };
     });
 }
 
@@ -79,38 +114,79 @@ export function importCase(db: Db, text: string, commit: boolean, now: string): 
       // The crosswalk of the document it replaces stays where the expectation is still there.
       const kept = tx.select().from(crosswalk).where(eq(crosswalk.frameworkId, f.id)).all();
       tx.delete(frameworks).where(eq(frameworks.id, f.id)).run();
-      tx.insert(frameworks).values({ id: f.id, title: f.title, creator: f.creator, licence: f.licence, source: { ...f.source }, createdAt: now }).run();
-      f.expectations.forEach((e, position) => tx.insert(expectations).values({ frameworkId: f.id, ...e, position }).run());
+      tx.insert(frameworks)
+        .values({ id: f.id, title: f.title, creator: f.creator, licence: f.licence, source: { ...f.source }, createdAt: now })
+        .run();
+      f.expectations.forEach((e, position) =>
+        tx
+          .insert(expectations)
+          .values({ frameworkId: f.id, ...e, position })
+          .run(),
+      );
       for (const k of kept) if (f.expectations.some((e) => e.identifier === k.identifier)) tx.insert(crosswalk).values(k).run();
     });
   if (commit) useOwnAdditions(ownIn(db));
-  return { committed: commit, id: f.id, title: f.title, creator: f.creator, expectations: f.expectations.length, remarks: f.remarks, sample: f.expectations.slice(0, 8).map((e) => ({ code: e.code, statement: e.statement, band: e.band })) };
+  return {
+    committed: commit,
+    id: f.id,
+    title: f.title,
+    creator: f.creator,
+    expectations: f.expectations.length,
+    remarks: f.remarks,
+    sample: f.expectations.slice(0, 8).map((e) => ({ code: e.code, statement: e.statement, band: e.band })),
+  };
 }
 
 /** Takes a framework away that nobody goes by, with its ties; one step brings all of it back. */
 export function removeFramework(db: Db, id: string): { ok: true; change: string } {
   const row = rowOf(db, id);
   const followers = db.select().from(learners).where(eq(learners.framework, id)).all();
-  if (followers.length > 0) throw refuse('conflict', `${followers.map((l) => l.nickname).join(', ')} ${followers.length === 1 ? 'goes' : 'go'} by this framework. Choose another for them first.`, 'id');
+  if (followers.length > 0)
+    throw refuse(
+      'conflict',
+      `${followers.map((l) => l.nickname).join(', ')} ${followers.length === 1 ? 'goes' : 'go'} by this framework. Choose another for them first.`,
+      'id',
+    );
   const change = db.transaction((tx) => {
     const items = tx.select().from(expectations).where(eq(expectations.frameworkId, id)).all();
     const ties = tx.select().from(crosswalk).where(eq(crosswalk.frameworkId, id)).all();
     tx.delete(frameworks).where(eq(frameworks.id, id)).run();
-    return recordChange(tx, `Took away the framework ${row.title}`, [{ table: 'frameworks', put: row }, ...items.map((put) => ({ table: 'expectations' as const, put })), ...ties.map((put) => ({ table: 'crosswalk' as const, put }))]);
+    return recordChange(tx, `Took away the framework ${row.title}`, [
+      { table: 'frameworks', put: row },
+      ...items.map((put) => ({ table: 'expectations' as const, put })),
+      ...ties.map((put) => ({ table: 'crosswalk' as const, put })),
+    ]);
   });
   useOwnAdditions(ownIn(db));
   return { ok: true, change };
 }
 
 /** Ties an expectation to a skill, or lets go of it. */
-export function tie(db: Db, id: string, ties: readonly { identifier: string; skill: string; relation: 'same' | 'related' | null }[], now: string): { ok: true } {
+export function tie(
+  db: Db,
+  id: string,
+  ties: readonly { identifier: string; skill: string; relation: 'same' | 'related' | null }[],
+  now: string,
+): { ok: true } {
   rowOf(db, id);
   db.transaction((tx) => {
     for (const [i, t] of ties.entries()) {
       if (!graphInUse().indexOf.has(t.skill)) throw refuse('unknown-skill', `There is no skill "${t.skill}".`, `ties.${i}.skill`);
-      if (!tx.select().from(expectations).where(and(eq(expectations.frameworkId, id), eq(expectations.identifier, t.identifier))).get()) throw refuse('unknown-value', `There is no expectation "${t.identifier}" in this framework.`, `ties.${i}.identifier`);
-      tx.delete(crosswalk).where(and(eq(crosswalk.frameworkId, id), eq(crosswalk.identifier, t.identifier), eq(crosswalk.skill, t.skill))).run();
-      if (t.relation) tx.insert(crosswalk).values({ frameworkId: id, identifier: t.identifier, skill: t.skill, relation: t.relation, acceptedAt: now }).run();
+      if (
+        !tx
+          .select()
+          .from(expectations)
+          .where(and(eq(expectations.frameworkId, id), eq(expectations.identifier, t.identifier)))
+          .get()
+      )
+        throw refuse('unknown-value', `There is no expectation "${t.identifier}" in this framework.`, `ties.${i}.identifier`);
+      tx.delete(crosswalk)
+        .where(and(eq(crosswalk.frameworkId, id), eq(crosswalk.identifier, t.identifier), eq(crosswalk.skill, t.skill)))
+        .run();
+      if (t.relation)
+        tx.insert(crosswalk)
+          .values({ frameworkId: id, identifier: t.identifier, skill: t.skill, relation: t.relation, acceptedAt: now })
+          .run();
     }
   });
   useOwnAdditions(ownIn(db));
@@ -134,22 +210,42 @@ export function exportCase(db: Db, id: string): object {
         if (a && b && ia! < ib!) pairs.add(`${a}|${b}`);
       }
     }
-    return writeCase(shipped, [...pairs].map((x) => x.split('|') as [string, string]), uuidOf, '2026-01-01T00:00:00+00:00');
+    return writeCase(
+      shipped,
+      [...pairs].map((x) => x.split('|') as [string, string]),
+      uuidOf,
+      '2026-01-01T00:00:00+00:00',
+    );
   }
   const f = rowOf(db, id);
   const ties = db.select().from(crosswalk).where(eq(crosswalk.frameworkId, id)).all();
   if (ties.length === 0) return f.source;
-  const all = new Map(db.select().from(expectations).where(eq(expectations.frameworkId, id)).all().map((e) => [e.identifier, e]));
+  const all = new Map(
+    db
+      .select()
+      .from(expectations)
+      .where(eq(expectations.frameworkId, id))
+      .all()
+      .map((e) => [e.identifier, e]),
+  );
   const added = ties.map((t) => {
     const [origin, destination] = [`urn:zeitgeber:items:${t.identifier}`, `urn:zeitgeber:skills:${t.skill}`];
     const uri = `urn:zeitgeber:ties:${t.identifier}:${t.skill}`;
-    return { identifier: uuidOf(uri), uri, associationType: t.relation === 'same' ? 'exactMatchOf' : 'isRelatedTo', originNodeURI: { title: all.get(t.identifier)!.code, identifier: t.identifier, uri: origin }, destinationNodeURI: { title: t.skill, identifier: uuidOf(destination), uri: destination }, lastChangeDateTime: t.acceptedAt };
+    return {
+      identifier: uuidOf(uri),
+      uri,
+      associationType: t.relation === 'same' ? 'exactMatchOf' : 'isRelatedTo',
+      originNodeURI: { title: all.get(t.identifier)!.code, identifier: t.identifier, uri: origin },
+      destinationNodeURI: { title: t.skill, identifier: uuidOf(destination), uri: destination },
+      lastChangeDateTime: t.acceptedAt,
+    };
   });
   return { ...f.source, CFAssociations: [...((f.source['CFAssociations'] as object[] | undefined) ?? []), ...added] };
 }
 
 function rowOf(db: Db, id: string): typeof frameworks.$inferSelect {
-  if (shippedFrameworks.some((f) => f.id === id)) throw refuse('forbidden', 'A shipped framework is tied to skills by its codes and cannot be changed.', 'id');
+  if (shippedFrameworks.some((f) => f.id === id))
+    throw refuse('forbidden', 'A shipped framework is tied to skills by its codes and cannot be changed.', 'id');
   const row = db.select().from(frameworks).where(eq(frameworks.id, id)).get();
   if (!row) throw notFound('framework', id);
   return row;

@@ -15,17 +15,30 @@ let ids: string[];
 
 beforeAll(() => {
   place = new Workspace();
-  ids = [['Fern', '2017-09', 'Owls'], ['=Juno', '2019-04', 'Owls'], ['Clover', '2020-02', 'Larks']].map(([nickname, born, group]) => createLearner(place.db, { nickname: nickname!, born: born!, group: group! }, '2026-09-01', now).id);
+  ids = [
+    ['Fern', '2017-09', 'Owls'],
+    ['=Juno', '2019-04', 'Owls'],
+    ['Clover', '2020-02', 'Larks'],
+  ].map(([nickname, born, group]) => createLearner(place.db, { nickname: nickname!, born: born!, group: group! }, '2026-09-01', now).id);
   addEvidence(
     place.db,
-    ids.slice(0, 2).flatMap((learner) => (['stuck', 'stuck'] as const).map((result, i) => ({ learner, at: `2026-11-1${i}T10:00:00.000Z`, kind: 'note' as const, skill: 'make-ten', result }))),
+    ids.slice(0, 2).flatMap((learner) =>
+      (['stuck', 'stuck'] as const).map((result, i) => ({
+        learner,
+        at: `2026-11-1${i}T10:00:00.000Z`,
+        kind: 'note' as const,
+        skill: 'make-ten',
+        result,
+      })),
+    ),
     today,
     now,
   );
 });
 afterAll(() => place.remove());
 
-const ask = (path: string, query: Record<string, string> = {}) => groupRoutes.find((r) => r.path === path)!.handle({ db: place.db, query, today } as unknown as RequestContext);
+const ask = (path: string, query: Record<string, string> = {}) =>
+  groupRoutes.find((r) => r.path === path)!.handle({ db: place.db, query, today } as unknown as RequestContext);
 interface Map {
   learners: string[];
   skills: string[];
@@ -34,7 +47,8 @@ interface Map {
   stuck: { learner: string; skill: string }[];
 }
 const map = (query: Record<string, string> = {}): Map => ask('/group-map', query) as Map;
-const rows = (query: Record<string, string> = {}): Record<string, string>[] => parse(String((ask('/group-map.csv', query) as Reply).body), { columns: true }) as Record<string, string>[];
+const rows = (query: Record<string, string> = {}): Record<string, string>[] =>
+  parse(String((ask('/group-map.csv', query) as Reply).body), { columns: true }) as Record<string, string>[];
 
 describe('the group', () => {
   it('has a cell for every learner and skill, of the height of the map', () => {
@@ -42,7 +56,8 @@ describe('the group', () => {
     expect([learners.length, skills.length, cells.length]).toEqual([3, graphInUse().skills.length, 3]);
     for (const [row, id] of learners.entries()) {
       const estimates = masteryOf(place.db, learnerById(place.db, id), today);
-      for (const [column, skill] of skills.entries()) expect(cells[row]![column]!.height).toBeCloseTo(estimates[graphInUse().indexOf.get(skill)!]!.asSeen, 9);
+      for (const [column, skill] of skills.entries())
+        expect(cells[row]![column]!.height).toBeCloseTo(estimates[graphInUse().indexOf.get(skill)!]!.asSeen, 9);
     }
   });
   it('narrows to a group and to lines', () => {
@@ -53,7 +68,16 @@ describe('the group', () => {
     expect(map({ group: 'Nobody' })).toMatchObject({ learners: [], together: [], stuck: [] });
   });
   it('tells who is stuck', () => {
-    expect(map().stuck.map((s) => [s.learner, s.skill]).sort()).toEqual(ids.slice(0, 2).map((id) => [id, 'make-ten']).sort());
+    expect(
+      map()
+        .stuck.map((s) => [s.learner, s.skill])
+        .sort(),
+    ).toEqual(
+      ids
+        .slice(0, 2)
+        .map((id) => [id, 'make-ten'])
+        .sort(),
+    );
   });
   it('goes out as CSV with the same numbers, a row for each learner and skill, and no cell a spreadsheet would run', () => {
     const found = rows({ strands: 'add', edge: 'false' });
@@ -62,7 +86,12 @@ describe('the group', () => {
     const fern = masteryOf(place.db, learnerById(place.db, ids[0]!), today);
     for (const r of found.filter((x) => x['learner'] === 'Fern')) {
       const e = fern[graphInUse().indexOf.get(r['skill id']!)!]!;
-      expect([r['estimate'], r['low'], r['high'], r['seen or assumed']]).toEqual([e.mastery.toFixed(3), e.interval[0].toFixed(3), e.interval[1].toFixed(3), e.seen ? 'seen' : 'assumed']);
+      expect([r['estimate'], r['low'], r['high'], r['seen or assumed']]).toEqual([
+        e.mastery.toFixed(3),
+        e.interval[0].toFixed(3),
+        e.interval[1].toFixed(3),
+        e.seen ? 'seen' : 'assumed',
+      ]);
     }
     for (const r of found) for (const cell of Object.values(r)) expect(cell).not.toMatch(/^[=+@-]/);
     expect(new Set(found.map((r) => r['learner']))).toEqual(new Set(['Fern', "'=Juno", 'Clover']));

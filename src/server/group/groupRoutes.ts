@@ -26,10 +26,27 @@ function asked({ db, query: q, today }: Pick<RequestContext, 'db' | 'query' | 't
   const wrong = strands?.find((s) => !graph.strands.some((x) => x.id === s));
   if (wrong !== undefined) throw refuse('unknown-value', `There is no line "${wrong}".`, 'strands');
   const people = allLearners(db).filter((l) => !q['group'] || groupOf(db, l.id, today) === q['group']);
-  const members = people.map((l) => ({ id: l.id, estimates: masteryOf(db, l, today), evidence: evidenceOf(db, l.id).filter((r) => r.retractedAt === null).map(asEvidence) }));
+  const members = people.map((l) => ({
+    id: l.id,
+    estimates: masteryOf(db, l, today),
+    evidence: evidenceOf(db, l.id)
+      .filter((r) => r.retractedAt === null)
+      .map(asEvidence),
+  }));
   const names = new Map(people.map((l) => [l.id, l.nickname]));
-  const lines = strands ? graph.strands.filter((s) => strands.includes(s.id)).map((s) => s.title).join(', ') : 'all lines';
-  return { map: groupMap(graph, members, strands, q['edge'] !== 'false'), nickname: (id) => names.get(id) ?? id, title: (skill) => graph.skills[graph.indexOf.get(skill)!]!.title, what: `${q['group'] || 'Everybody'}, ${lines}`, estimates: new Map(members.map((m) => [m.id, m.estimates])) };
+  const lines = strands
+    ? graph.strands
+        .filter((s) => strands.includes(s.id))
+        .map((s) => s.title)
+        .join(', ')
+    : 'all lines';
+  return {
+    map: groupMap(graph, members, strands, q['edge'] !== 'false'),
+    nickname: (id) => names.get(id) ?? id,
+    title: (skill) => graph.skills[graph.indexOf.get(skill)!]!.title,
+    what: `${q['group'] || 'Everybody'}, ${lines}`,
+    estimates: new Map(members.map((m) => [m.id, m.estimates])),
+  };
 }
 
 /** One row a learner and skill, for a spreadsheet. */
@@ -39,10 +56,24 @@ function csv(db: Db, context: Pick<RequestContext, 'query' | 'today'>): string {
   const rows = map.learners.flatMap((id) =>
     map.skills.map((skill) => {
       const e = estimates.get(id)![graph.indexOf.get(skill)!]!;
-      return [nickname(id), title(skill), skill, statusWords[e.status], e.mastery.toFixed(3), e.interval[0].toFixed(3), e.interval[1].toFixed(3), e.notes.toFixed(2), e.seen ? 'seen' : 'assumed', e.lastSeen?.slice(0, 10) ?? ''];
+      return [
+        nickname(id),
+        title(skill),
+        skill,
+        statusWords[e.status],
+        e.mastery.toFixed(3),
+        e.interval[0].toFixed(3),
+        e.interval[1].toFixed(3),
+        e.notes.toFixed(2),
+        e.seen ? 'seen' : 'assumed',
+        e.lastSeen?.slice(0, 10) ?? '',
+      ];
     }),
   );
-  return writeCsv([['learner', 'skill', 'skill id', 'how it stands', 'estimate', 'low', 'high', 'notes', 'seen or assumed', 'last seen'], ...rows]);
+  return writeCsv([
+    ['learner', 'skill', 'skill id', 'how it stands', 'estimate', 'low', 'high', 'notes', 'seen or assumed', 'last seen'],
+    ...rows,
+  ]);
 }
 
 export const groupRoutes: readonly Route[] = [
@@ -51,10 +82,25 @@ export const groupRoutes: readonly Route[] = [
     path: '/group-map',
     summary: 'Learners by skills, sorted so that blocks appear; who may sit together, who is stuck',
     query,
-    response: obj({ learners: arr(str), skills: arr(str), cells: arr(arr(obj({ height: { type: 'number' }, seen: bool, next: bool }))), together: arr(obj({ skill: str, learners: arr(str) })), stuck: arr(obj({ learner: str, skill: str })) }),
+    response: obj({
+      learners: arr(str),
+      skills: arr(str),
+      cells: arr(arr(obj({ height: { type: 'number' }, seen: bool, next: bool }))),
+      together: arr(obj({ skill: str, learners: arr(str) })),
+      stuck: arr(obj({ learner: str, skill: str })),
+    }),
     handle: (context) => asked(context).map,
   },
-  { method: 'GET', path: '/group-map.csv', summary: 'The same as CSV, a row for each learner and skill', query, response: str, media: 'text/csv', handle: ({ db, query: q, today }) => new Reply(200, csv(db, { query: q, today }), { 'content-disposition': 'attachment; filename="group.csv"' }) },
+  {
+    method: 'GET',
+    path: '/group-map.csv',
+    summary: 'The same as CSV, a row for each learner and skill',
+    query,
+    response: str,
+    media: 'text/csv',
+    handle: ({ db, query: q, today }) =>
+      new Reply(200, csv(db, { query: q, today }), { 'content-disposition': 'attachment; filename="group.csv"' }),
+  },
   {
     method: 'GET',
     path: '/group-map.pdf',
@@ -64,7 +110,18 @@ export const groupRoutes: readonly Route[] = [
     media: 'application/pdf',
     handle: async (context) => {
       const a = asked(context);
-      return new Reply(200, await groupPdf({ title: a.what, day: context.today, learners: a.map.learners.map(a.nickname), skills: a.map.skills.map(a.title), cells: a.map.cells, together: a.map.together.map((t) => ({ skill: a.title(t.skill), learners: t.learners.map(a.nickname) })) }), { 'content-disposition': 'attachment; filename="group.pdf"' });
+      return new Reply(
+        200,
+        await groupPdf({
+          title: a.what,
+          day: context.today,
+          learners: a.map.learners.map(a.nickname),
+          skills: a.map.skills.map(a.title),
+          cells: a.map.cells,
+          together: a.map.together.map((t) => ({ skill: a.title(t.skill), learners: t.learners.map(a.nickname) })),
+        }),
+        { 'content-disposition': 'attachment; filename="group.pdf"' },
+      );
     },
   },
 ];

@@ -43,7 +43,8 @@ export async function dispatch(request: Request, path: string): Promise<Response
 
 async function answer(request: Request, path: string): Promise<Response> {
   const matching = compiled.filter((c) => c.pattern.test(path));
-  if (matching.length === 0) throw new ProblemError({ code: 'not-found', message: `There is no ${path} in this interface. See /api/v1/openapi.json.` });
+  if (matching.length === 0)
+    throw new ProblemError({ code: 'not-found', message: `There is no ${path} in this interface. See /api/v1/openapi.json.` });
   const found = matching.find((c) => c.route.method === request.method);
   if (!found) return problem({ code: 'malformed', message: `${path} does not take ${request.method}.` }, 405);
   const url = new URL(request.url);
@@ -57,15 +58,24 @@ async function answer(request: Request, path: string): Promise<Response> {
   const route = `${request.method} ${path}`;
   if (key) {
     const known = db.select().from(idempotency).where(eq(idempotency.key, key)).get();
-    if (known && known.route !== route) throw new ProblemError({ code: 'conflict', message: 'This Idempotency-Key was used for another request.' });
+    if (known && known.route !== route)
+      throw new ProblemError({ code: 'conflict', message: 'This Idempotency-Key was used for another request.' });
     if (known) return json(known.status, known.body);
   }
   const context: RequestContext = { db, params, query, body, today, now: momentOn(today) };
   const result = await found.route.handle(context);
   const reply = result instanceof Reply ? result : new Reply(found.route.status ?? 200, result);
   if (key && reply.status < 300) remember(db, key, route, reply);
-  if (typeof reply.body === 'string') return new Response(reply.body, { status: reply.status, headers: { 'content-type': found.route.media ?? 'text/plain; charset=utf-8', ...reply.headers } });
-  if (reply.body instanceof Uint8Array) return new Response(Buffer.from(reply.body), { status: reply.status, headers: { 'content-type': found.route.media ?? 'application/octet-stream', ...reply.headers } });
+  if (typeof reply.body === 'string')
+    return new Response(reply.body, {
+      status: reply.status,
+      headers: { 'content-type': found.route.media ?? 'text/plain; charset=utf-8', ...reply.headers },
+    });
+  if (reply.body instanceof Uint8Array)
+    return new Response(Buffer.from(reply.body), {
+      status: reply.status,
+      headers: { 'content-type': found.route.media ?? 'application/octet-stream', ...reply.headers },
+    });
   return json(reply.status, reply.body, reply.headers);
 }
 
@@ -78,7 +88,10 @@ function decode(part: string): string {
 }
 
 function remember(db: Db, key: string, route: string, reply: Reply): void {
-  db.insert(idempotency).values({ key, route, status: reply.status, body: reply.body, createdAt: new Date().toISOString() }).onConflictDoNothing().run();
+  db.insert(idempotency)
+    .values({ key, route, status: reply.status, body: reply.body, createdAt: new Date().toISOString() })
+    .onConflictDoNothing()
+    .run();
 }
 
 const dayPattern = /^\d{4}-\d{2}-\d{2}$/;
@@ -114,7 +127,8 @@ function checkQuery(route: Route, query: Record<string, string>): void {
     if (name === 'today') continue;
     const schema = route.query?.[name] as { type?: string; minimum?: number; maximum?: number; enum?: string[] } | undefined;
     if (!schema) throw new ProblemError({ code: 'malformed', field: name, message: `This address takes no "${name}".` });
-    const wrong = (why: string): ProblemError => new ProblemError({ code: 'malformed', field: name, message: `"${name}" ${why}, not "${text}".` });
+    const wrong = (why: string): ProblemError =>
+      new ProblemError({ code: 'malformed', field: name, message: `"${name}" ${why}, not "${text}".` });
     if (schema.type === 'integer' || schema.type === 'number') {
       const n = Number(text);
       if (text.trim() === '' || !Number.isFinite(n) || (schema.type === 'integer' && !Number.isInteger(n))) throw wrong('must be a number');
@@ -140,7 +154,8 @@ async function readBody(request: Request, check: ValidateFunction): Promise<unkn
   return body;
 }
 
-const tooLarge = (): ProblemError => new ProblemError({ code: 'too-large', message: 'That is more than 8 MB, far more than any shelf or roster. Nothing was read.' });
+const tooLarge = (): ProblemError =>
+  new ProblemError({ code: 'too-large', message: 'That is more than 8 MB, far more than any shelf or roster. Nothing was read.' });
 
 function bodyProblem(error: ErrorObject): Problem {
   const at = error.instancePath.slice(1).replaceAll('/', '.');
@@ -158,9 +173,25 @@ function bodyProblem(error: ErrorObject): Problem {
 }
 
 function problem(p: Problem, status = statusOf(p.code)): Response {
-  return json(status, { error: { code: p.code, message: p.message, ...(p.field === undefined ? {} : { field: p.field }), ...(p.row === undefined ? {} : { row: p.row }), ...(p.detail === undefined ? {} : { detail: p.detail }) } });
+  return json(status, {
+    error: {
+      code: p.code,
+      message: p.message,
+      ...(p.field === undefined ? {} : { field: p.field }),
+      ...(p.row === undefined ? {} : { row: p.row }),
+      ...(p.detail === undefined ? {} : { detail: p.detail }),
+    },
+  });
 }
 
 function json(status: number, body: unknown, headers: Readonly<Record<string, string>> = {}): Response {
-  return new Response(JSON.stringify(body), { status, headers: { 'content-type': 'application/json; charset=utf-8', 'cache-control': 'no-store', 'x-content-type-options': 'nosniff', ...headers } });
+  return new Response(JSON.stringify(body), {
+    status,
+    headers: {
+      'content-type': 'application/json; charset=utf-8',
+      'cache-control': 'no-store',
+      'x-content-type-options': 'nosniff',
+      ...headers,
+    },
+  });
 }

@@ -1,6 +1,12 @@
 import type { Route, Schema } from './route';
 
-const todayParameter = { name: 'today', in: 'query', required: false, description: 'Stands for the clock: the day on which the request takes place.', schema: { type: 'string', format: 'date' } };
+const todayParameter = {
+  name: 'today',
+  in: 'query',
+  required: false,
+  description: 'Stands for the clock: the day on which the request takes place.',
+  schema: { type: 'string', format: 'date' },
+};
 
 const problemSchema: Schema = {
   type: 'object',
@@ -9,7 +15,13 @@ const problemSchema: Schema = {
     error: {
       type: 'object',
       required: ['code', 'message'],
-      properties: { code: { type: 'string' }, message: { type: 'string' }, field: { type: 'string' }, row: { type: 'integer' }, detail: {} },
+      properties: {
+        code: { type: 'string' },
+        message: { type: 'string' },
+        field: { type: 'string' },
+        row: { type: 'integer' },
+        detail: {},
+      },
     },
   },
 };
@@ -18,11 +30,20 @@ const problemSchema: Schema = {
 export function openApi(routes: readonly Route[], version: string): object {
   const paths: Record<string, Record<string, unknown>> = {};
   for (const route of routes) {
-    const pathParameters = [...route.path.matchAll(/\{(\w+)\}/g)].map((m) => ({ name: m[1], in: 'path', required: true, schema: { type: 'string' } }));
+    const pathParameters = [...route.path.matchAll(/\{(\w+)\}/g)].map((m) => ({
+      name: m[1],
+      in: 'path',
+      required: true,
+      schema: { type: 'string' },
+    }));
     const queryParameters = Object.entries(route.query ?? {}).map(([name, schema]) => ({ name, in: 'query', required: false, schema }));
-    const keyParameter = route.method === 'GET' ? [] : [{ name: 'Idempotency-Key', in: 'header', required: false, schema: { type: 'string' } }];
+    const keyParameter =
+      route.method === 'GET' ? [] : [{ name: 'Idempotency-Key', in: 'header', required: false, schema: { type: 'string' } }];
     const media = route.media?.split(';')[0] ?? 'application/json';
-    const error = { description: 'Refused, with a code, a sentence, and the field or row it is about.', content: { 'application/json': { schema: { $ref: '#/components/schemas/Problem' } } } };
+    const error = {
+      description: 'Refused, with a code, a sentence, and the field or row it is about.',
+      content: { 'application/json': { schema: { $ref: '#/components/schemas/Problem' } } },
+    };
     (paths[route.path] ??= {})[route.method.toLowerCase()] = {
       operationId: `${route.method.toLowerCase()}${route.path.replace(/[^a-zA-Z0-9]+(\w)/g, (_, c: string) => c.toUpperCase()).replace(/[^a-zA-Z0-9]/g, '')}`,
       summary: route.summary,
@@ -39,7 +60,12 @@ export function openApi(routes: readonly Route[], version: string): object {
   }
   return {
     openapi: '3.1.0',
-    info: { title: 'Zeitgeber', version, description: 'Games on the shelf, learners and their skills, sessions planned and played. Loopback only; long work answers 202 with a job.' },
+    info: {
+      title: 'Zeitgeber',
+      version,
+      description:
+        'Games on the shelf, learners and their skills, sessions planned and played. Loopback only; long work answers 202 with a job.',
+    },
     servers: [{ url: '/api/v1' }],
     paths,
     components: { schemas: { Problem: problemSchema } },

@@ -10,13 +10,22 @@ export class ProblemError extends Error {
   }
 }
 
-const statuses: Partial<Record<Code, number>> = { malformed: 400, 'not-found': 404, conflict: 409, 'too-large': 413, forbidden: 403, 'refused-origin': 403, 'worker-lost': 503 };
+const statuses: Partial<Record<Code, number>> = {
+  malformed: 400,
+  'not-found': 404,
+  conflict: 409,
+  'too-large': 413,
+  forbidden: 403,
+  'refused-origin': 403,
+  'worker-lost': 503,
+};
 
 export function statusOf(code: Code): number {
   return statuses[code] ?? 422;
 }
 
-export const notFound = (what: string, id: string): ProblemError => new ProblemError({ code: 'not-found', message: `There is no ${what} "${id}".`, detail: { id } });
+export const notFound = (what: string, id: string): ProblemError =>
+  new ProblemError({ code: 'not-found', message: `There is no ${what} "${id}".`, detail: { id } });
 
 export const refuse = (code: Code, message: string, field?: string, detail?: unknown): ProblemError =>
   new ProblemError({ code, message, ...(field === undefined ? {} : { field }), ...(detail === undefined ? {} : { detail }) });

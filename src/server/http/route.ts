@@ -38,9 +38,15 @@ export interface Route {
   readonly handle: (context: RequestContext) => unknown;
 }
 
-export const obj = (properties: Readonly<Record<string, Schema>>, required?: readonly string[], more: Schema = {}): Schema => ({ type: 'object', properties, required: required ?? Object.keys(properties), ...more });
+export const obj = (properties: Readonly<Record<string, Schema>>, required?: readonly string[], more: Schema = {}): Schema => ({
+  type: 'object',
+  properties,
+  required: required ?? Object.keys(properties),
+  ...more,
+});
 /** A request body: unknown fields are refused by name. */
-export const closed = (properties: Readonly<Record<string, Schema>>, required: readonly string[] = []): Schema => obj(properties, required, { additionalProperties: false });
+export const closed = (properties: Readonly<Record<string, Schema>>, required: readonly string[] = []): Schema =>
+  obj(properties, required, { additionalProperties: false });
 export const arr = (items: Schema): Schema => ({ type: 'array', items });
 export const str: Schema = { type: 'string' };
 export const num: Schema = { type: 'number' };
@@ -56,7 +62,10 @@ export const ok: Schema = obj({ ok: { const: true } });
 /** Done, and the change that `/undo` takes back. */
 export const undoable: Schema = obj({ ok: { const: true }, change: str });
 
-export const pageQuery = { limit: { type: 'integer', minimum: 1, maximum: 5000, default: 100 }, offset: { type: 'integer', minimum: 0, default: 0 } } as const;
+export const pageQuery = {
+  limit: { type: 'integer', minimum: 1, maximum: 5000, default: 100 },
+  offset: { type: 'integer', minimum: 0, default: 0 },
+} as const;
 
 /** One page of a list, as every list answers. */
 export function page<T>(all: readonly T[], query: Readonly<Record<string, string>>): { items: T[]; total: number } {

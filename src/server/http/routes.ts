@@ -16,8 +16,20 @@ export const VERSION = '0.1.0';
 
 /** Every address of the API, in one table: dispatch and description are both made of it. */
 export const routes: readonly Route[] = [
-  { method: 'GET', path: '/health', summary: 'Whether the program is well', response: obj({ status: { const: 'ok' }, version: str, engine: str }), handle: ({ db }) => ({ status: db ? 'ok' : 'no database', version: VERSION, engine: ENGINE }) },
-  { method: 'GET', path: '/openapi.json', summary: 'This description', response: obj({ openapi: str, paths: obj({}) }, ['openapi', 'paths']), handle: () => openApi(routes, VERSION) },
+  {
+    method: 'GET',
+    path: '/health',
+    summary: 'Whether the program is well',
+    response: obj({ status: { const: 'ok' }, version: str, engine: str }),
+    handle: ({ db }) => ({ status: db ? 'ok' : 'no database', version: VERSION, engine: ENGINE }),
+  },
+  {
+    method: 'GET',
+    path: '/openapi.json',
+    summary: 'This description',
+    response: obj({ openapi: str, paths: obj({}) }, ['openapi', 'paths']),
+    handle: () => openApi(routes, VERSION),
+  },
   ...shelfRoutes,
   ...libraryRoutes,
   ...simulationRoutes,
@@ -27,5 +39,12 @@ export const routes: readonly Route[] = [
   ...groupRoutes,
   ...learnerRoutes,
   ...planningRoutes,
-  { method: 'DELETE', path: '/workspace', summary: 'Take everything away (demo and test only)', query: { confirm: str }, response: ok, handle: ({ db, query }) => emptyWorkspace(db, query['confirm']) },
+  {
+    method: 'DELETE',
+    path: '/workspace',
+    summary: 'Take everything away (demo and test only)',
+    query: { confirm: str },
+    response: ok,
+    handle: ({ db, query }) => emptyWorkspace(db, query['confirm']),
+  },
 ];

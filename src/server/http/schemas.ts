@@ -6,7 +6,12 @@ import { any, arr, bool, closed, day, int, nullable, num, obj, oneOf, type Schem
 
 export const bytesBody = closed({ base64: str, text: str, commit: bool });
 
-export const seatRequest = closed({ policy: oneOf('careful', 'typical', 'random'), errorRate: num, parameters: { type: 'object' }, headStart: { type: 'integer', minimum: 0, maximum: 1000 } });
+export const seatRequest = closed({
+  policy: oneOf('careful', 'typical', 'random'),
+  errorRate: num,
+  parameters: { type: 'object' },
+  headStart: { type: 'integer', minimum: 0, maximum: 1000 },
+});
 export const seatsSchema = { anyOf: [{ type: 'integer' }, { type: 'array', items: seatRequest, minItems: 1, maxItems: 30 }] } as const;
 export const simulationBody = closed(
   {
@@ -16,22 +21,49 @@ export const simulationBody = closed(
     seed: { type: 'integer', minimum: 0, maximum: 9007199254740991 },
     seats: seatsSchema,
     time: closed(Object.fromEntries(Object.keys(DEFAULT_TIME).map((name) => [name, num]))),
-    precision: closed({ length: { type: 'number', minimum: 0.001, maximum: 1 }, share: { type: 'number', minimum: 0.0005, maximum: 1 }, of: closed({ measure: oneOf(...askedMeasures), relative: { type: 'number', minimum: 0.001, maximum: 1 } }, ['measure', 'relative']) }, ['length', 'share']),
+    precision: closed(
+      {
+        length: { type: 'number', minimum: 0.001, maximum: 1 },
+        share: { type: 'number', minimum: 0.0005, maximum: 1 },
+        of: closed({ measure: oneOf(...askedMeasures), relative: { type: 'number', minimum: 0.001, maximum: 1 } }, ['measure', 'relative']),
+      },
+      ['length', 'share'],
+    ),
   },
   ['mechanism'],
 );
 
 const estimate = obj({ mean: num, standardError: num });
 export const simulationResponse = obj(
-  { games: int, seed: int, engine: str, turns: estimate, rounds: estimate, minutes: obj({}), outcomes: obj({ wins: arr(num), ties: num, capped: num, score: estimate }), measures: obj({}), items: arr(obj({ op: str, a: num, b: num, result: num, unknown: str, seat: int, count: num })) },
+  {
+    games: int,
+    seed: int,
+    engine: str,
+    turns: estimate,
+    rounds: estimate,
+    minutes: obj({}),
+    outcomes: obj({ wins: arr(num), ties: num, capped: num, score: estimate }),
+    measures: obj({}),
+    items: arr(obj({ op: str, a: num, b: num, result: num, unknown: str, seat: int, count: num })),
+  },
   ['games', 'seed', 'engine', 'turns', 'rounds', 'minutes', 'outcomes', 'measures', 'items'],
 );
 
-export const jobResponse = obj({ id: str, status: oneOf('waiting', 'running', 'done', 'failed', 'cancelled'), progress: num, result: any, problem: any }, ['id', 'status', 'progress']);
+export const jobResponse = obj(
+  { id: str, status: oneOf('waiting', 'running', 'done', 'failed', 'cancelled'), progress: num, result: any, problem: any },
+  ['id', 'status', 'progress'],
+);
 export const jobStarted = obj({ job: str });
 
 export const players = closed({ min: { type: 'integer' }, max: { type: 'integer' } }, ['min', 'max']);
-export const gameFields: Record<string, Schema> = { title: str, bin: str, source: oneOf('made', 'bought', 'free'), condition: str, notes: str, rules: arr(str) };
+export const gameFields: Record<string, Schema> = {
+  title: str,
+  bin: str,
+  source: oneOf('made', 'bought', 'free'),
+  condition: str,
+  notes: str,
+  rules: arr(str),
+};
 export const variantFields: Record<string, Schema> = {
   title: str,
   mechanism: nullable(str),
@@ -42,14 +74,71 @@ export const variantFields: Record<string, Schema> = {
   helper: oneOf('alone', 'nearby', 'needed'),
   preparationMinutes: { type: 'number', minimum: 0, maximum: 1000 },
   materials: arr(closed({ kind: str, quantity: int }, ['kind', 'quantity'])),
-  declared: arr(closed({ skill: str, perTenMinutes: { type: 'number', minimum: 0, maximum: 200 }, counted: { type: 'integer', minimum: 1, maximum: 10000 } }, ['skill', 'perTenMinutes'])),
+  declared: arr(
+    closed(
+      { skill: str, perTenMinutes: { type: 'number', minimum: 0, maximum: 200 }, counted: { type: 'integer', minimum: 1, maximum: 10000 } },
+      ['skill', 'perTenMinutes'],
+    ),
+  ),
 };
-export const gameResponse = obj({ id: str, title: str, bin: nullable(str), source: str, condition: str, notes: str, rules: arr(str), retired: bool, version: int, variants: arr(str) });
-export const variantResponse = obj({ id: str, game: str, title: str, mechanism: nullable(str), parameters: obj({}), ages: arr(num), players: obj({ min: int, max: int }), minutes: num, materials: arr(obj({ kind: str, quantity: int })), helper: str, preparationMinutes: num, declared: arr(any), retired: bool, version: int });
+export const gameResponse = obj({
+  id: str,
+  title: str,
+  bin: nullable(str),
+  source: str,
+  condition: str,
+  notes: str,
+  rules: arr(str),
+  retired: bool,
+  version: int,
+  variants: arr(str),
+});
+export const variantResponse = obj({
+  id: str,
+  game: str,
+  title: str,
+  mechanism: nullable(str),
+  parameters: obj({}),
+  ages: arr(num),
+  players: obj({ min: int, max: int }),
+  minutes: num,
+  materials: arr(obj({ kind: str, quantity: int })),
+  helper: str,
+  preparationMinutes: num,
+  declared: arr(any),
+  retired: bool,
+  version: int,
+});
 export const changed = obj({ id: str, version: int, change: str }, ['id']);
 
-export const learnerFields: Record<string, Schema> = { nickname: str, born: str, framework: str, group: nullable(str), permanentSupports: arr(str), supportsInUse: arr(str), actions: arr(str), goals: arr(str), withoutNorms: bool, accommodations: arr(oneOf(...accommodations)), likings: arr(str) };
-export const learnerResponse = obj({ id: str, nickname: str, born: str, framework: str, group: nullable(str), permanentSupports: arr(str), supportsInUse: arr(str), actions: arr(str), goals: arr(str), withoutNorms: bool, accommodations: arr(str), likings: arr(str), version: int });
+export const learnerFields: Record<string, Schema> = {
+  nickname: str,
+  born: str,
+  framework: str,
+  group: nullable(str),
+  permanentSupports: arr(str),
+  supportsInUse: arr(str),
+  actions: arr(str),
+  goals: arr(str),
+  withoutNorms: bool,
+  accommodations: arr(oneOf(...accommodations)),
+  likings: arr(str),
+};
+export const learnerResponse = obj({
+  id: str,
+  nickname: str,
+  born: str,
+  framework: str,
+  group: nullable(str),
+  permanentSupports: arr(str),
+  supportsInUse: arr(str),
+  actions: arr(str),
+  goals: arr(str),
+  withoutNorms: bool,
+  accommodations: arr(str),
+  likings: arr(str),
+  version: int,
+});
 
 export const notedItem = closed({ op: oneOf(...operations), a: num, b: num, correct: bool }, ['op', 'a', 'b', 'correct']);
 export const evidenceFields: Record<string, Schema> = {
@@ -70,7 +159,15 @@ export const evidenceFields: Record<string, Schema> = {
 };
 export const evidenceBody = closed(evidenceFields, ['learner', 'kind', 'skill']);
 
-export const masteryItem = obj({ skill: str, mastery: num, asSeen: num, retention: num, interval: arr(num), seen: bool, status: oneOf('not-yet', 'growing', 'on-their-own', 'worth-checking') });
+export const masteryItem = obj({
+  skill: str,
+  mastery: num,
+  asSeen: num,
+  retention: num,
+  interval: arr(num),
+  seen: bool,
+  status: oneOf('not-yet', 'growing', 'on-their-own', 'worth-checking'),
+});
 
 export const lock = closed({ learner: str, round: { type: 'integer', minimum: 0 }, game: str }, ['learner', 'round', 'game']);
 export const planFields: Record<string, Schema> = {
@@ -87,7 +184,15 @@ export const planFields: Record<string, Schema> = {
   resting: arr(closed({ learner: str, round: { type: 'integer', minimum: 0 } }, ['learner', 'round'])),
 };
 export const planBody = closed(planFields, ['present', 'rounds', 'minutes', 'tables', 'helpers']);
-export const editedRounds = arr(closed({ tables: arr(closed({ game: str, seats: arr(closed({ learner: str, variant: str }, ['learner'])) }, ['game', 'seats'])), resting: arr(str) }, ['tables', 'resting']));
+export const editedRounds = arr(
+  closed(
+    {
+      tables: arr(closed({ game: str, seats: arr(closed({ learner: str, variant: str }, ['learner'])) }, ['game', 'seats'])),
+      resting: arr(str),
+    },
+    ['tables', 'resting'],
+  ),
+);
 export const planResponse = obj(
   {
     id: str,
@@ -95,7 +200,19 @@ export const planResponse = obj(
     bound: num,
     status: oneOf('optimal', 'good', 'stopped-early', 'infeasible'),
     relax: arr(str),
-    rounds: arr(obj({ tables: arr(obj({ game: str, helper: bool, materials: arr(any), seats: arr(obj({ learner: str, variant: str, doses: arr(obj({ skill: str, items: num })), why: str })) })), resting: arr(str) })),
+    rounds: arr(
+      obj({
+        tables: arr(
+          obj({
+            game: str,
+            helper: bool,
+            materials: arr(any),
+            seats: arr(obj({ learner: str, variant: str, doses: arr(obj({ skill: str, items: num })), why: str })),
+          }),
+        ),
+        resting: arr(str),
+      }),
+    ),
     locks: arr(any),
     version: int,
   },

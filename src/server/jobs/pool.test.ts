@@ -9,7 +9,10 @@ const task = (games: number): SimulateTask => ({ kind: 'simulate', mechanism: 's
 
 describe('the worker pool', () => {
   it('answers with the same result as the engine, and twice the same', async () => {
-    const [first, second] = await Promise.all([startJob<SimulationResult>(task(500)).finished, startJob<SimulationResult>(task(500)).finished]);
+    const [first, second] = await Promise.all([
+      startJob<SimulationResult>(task(500)).finished,
+      startJob<SimulationResult>(task(500)).finished,
+    ]);
     expect(first).toMatchObject({ status: 'done', progress: 1, result: { games: 500 } });
     expect(second.result).toEqual(first.result);
   });
@@ -30,7 +33,9 @@ describe('the worker pool', () => {
   });
 
   it('reports impossible parameters as a problem, not as a crash', async () => {
-    expect(await startJob({ ...task(10), mechanism: 'pair-memory', parameters: { sum: 30, lowestCard: 1, highestCard: 10 } }).finished).toMatchObject({ status: 'failed', problem: { code: 'impossible-parameters' } });
+    expect(
+      await startJob({ ...task(10), mechanism: 'pair-memory', parameters: { sum: 30, lowestCard: 1, highestCard: 10 } }).finished,
+    ).toMatchObject({ status: 'failed', problem: { code: 'impossible-parameters' } });
   });
 
   it('turns an answer into what was asked for', async () => {

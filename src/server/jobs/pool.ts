@@ -67,7 +67,8 @@ export function cancelJob(id: string): Job | undefined {
 
 /** Ends all workers; for a clean end of tests. */
 export async function closePool(): Promise<void> {
-  for (const entry of entries.values()) if (entry.job.status === 'running') end(entry, 'cancelled', { code: 'cancelled', message: 'The program is closing.' });
+  for (const entry of entries.values())
+    if (entry.job.status === 'running') end(entry, 'cancelled', { code: 'cancelled', message: 'The program is closing.' });
   await Promise.all(idle.splice(0).map((w) => w.terminate()));
 }
 
@@ -80,8 +81,12 @@ function pump(): void {
     entry.worker = worker;
     worker.removeAllListeners();
     worker.on('message', (message: FromWorker) => receive(entry, message));
-    worker.on('error', (error) => end(entry, 'failed', { code: 'worker-lost', message: `The calculation stopped unexpectedly: ${error.message}` }));
-    worker.on('exit', () => end(entry, 'failed', { code: 'worker-lost', message: 'The calculation was ended before it was finished. Try again.' }));
+    worker.on('error', (error) =>
+      end(entry, 'failed', { code: 'worker-lost', message: `The calculation stopped unexpectedly: ${error.message}` }),
+    );
+    worker.on('exit', () =>
+      end(entry, 'failed', { code: 'worker-lost', message: 'The calculation was ended before it was finished. Try again.' }),
+    );
     worker.ref();
     worker.postMessage({ own: ownAdditions(), task: entry.task } satisfies ToWorker);
   }

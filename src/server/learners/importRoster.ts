@@ -6,15 +6,31 @@ import { ProblemError } from '../http/problemError';
 import { insertLearner } from './learnerStore';
 
 /** Shows what a roster would bring; with `commit` brings all of it, or nothing. */
-export function importRoster(db: Db, bytes: Uint8Array, commit: boolean, today: string, now: string): RosterReading & { committed: boolean; added: number } {
+export function importRoster(
+  db: Db,
+  bytes: Uint8Array,
+  commit: boolean,
+  today: string,
+  now: string,
+): RosterReading & { committed: boolean; added: number } {
   const table = readCsv(bytes, rosterColumnOf, ['nickname']);
   if (!table.ok) throw new ProblemError(table.problem);
-  const reading = readRoster(table.value.rows, today, db.select().from(learners).all().map((l) => l.nickname));
+  const reading = readRoster(
+    table.value.rows,
+    today,
+    db
+      .select()
+      .from(learners)
+      .all()
+      .map((l) => l.nickname),
+  );
   if (!commit) return { committed: false, added: 0, ...reading };
   const first = reading.problems[0];
-  if (first) throw new ProblemError({ ...first, message: `${first.message} Nobody was brought in.`, detail: { problems: reading.problems } }, 422);
+  if (first)
+    throw new ProblemError({ ...first, message: `${first.message} Nobody was brought in.`, detail: { problems: reading.problems } }, 422);
   db.transaction((tx) => {
-    for (const d of reading.drafts) insertLearner(tx, { nickname: d.nickname, born: d.born, framework: d.framework, group: d.group || null }, today, now);
+    for (const d of reading.drafts)
+      insertLearner(tx, { nickname: d.nickname, born: d.born, framework: d.framework, group: d.group || null }, today, now);
   });
   return { committed: true, added: reading.drafts.length, ...reading };
 }

@@ -32,7 +32,11 @@ export function learnerById(db: Db | Tx, id: string): LearnerRow {
 }
 
 export function allLearners(db: Db): LearnerRow[] {
-  return db.select().from(learners).all().sort((x, y) => (x.born < y.born ? 1 : x.born > y.born ? -1 : x.nickname < y.nickname ? -1 : 1));
+  return db
+    .select()
+    .from(learners)
+    .all()
+    .sort((x, y) => (x.born < y.born ? 1 : x.born > y.born ? -1 : x.nickname < y.nickname ? -1 : 1));
 }
 
 export function createLearner(db: Db, input: LearnerInput, today: string, now: string): { id: string } {
@@ -48,7 +52,22 @@ export function insertLearner(tx: Tx, input: LearnerInput, today: string, now: s
     likings: () => likingsOf(tx, input.likings ?? []),
   });
   const id = freeId(nickname, (x) => tx.select().from(learners).where(eq(learners.id, x)).get() !== undefined);
-  tx.insert(learners).values({ id, nickname, born, framework, permanentSupports: input.permanentSupports ?? [], supportsInUse: input.supportsInUse ?? [], actions: input.actions ?? [], goals, withoutNorms: input.withoutNorms ?? false, accommodations: input.accommodations ?? [], likings, createdAt: now }).run();
+  tx.insert(learners)
+    .values({
+      id,
+      nickname,
+      born,
+      framework,
+      permanentSupports: input.permanentSupports ?? [],
+      supportsInUse: input.supportsInUse ?? [],
+      actions: input.actions ?? [],
+      goals,
+      withoutNorms: input.withoutNorms ?? false,
+      accommodations: input.accommodations ?? [],
+      likings,
+      createdAt: now,
+    })
+    .run();
   if (input.group) join(tx, id, input.group, today);
   return id;
 }
@@ -57,13 +76,18 @@ function nicknameOf(tx: Tx, asked: string | undefined, own: string | null): stri
   const nickname = asked?.trim().replace(/\s+/g, ' ') ?? '';
   if (nickname === '') throw refuse('malformed', 'The learner needs a nickname or initials.', 'nickname');
   if (nickname.length > 40) throw refuse('out-of-range', 'A nickname has at most 40 letters.', 'nickname');
-  const twin = tx.select().from(learners).all().find((l) => l.nickname.toLowerCase() === nickname.toLowerCase() && l.id !== own);
+  const twin = tx
+    .select()
+    .from(learners)
+    .all()
+    .find((l) => l.nickname.toLowerCase() === nickname.toLowerCase() && l.id !== own);
   if (twin) throw refuse('duplicate', `There is a "${twin.nickname}" already. Choose another nickname.`, 'nickname');
   return nickname;
 }
 
 function frameworkOf(tx: Tx, asked: string): string {
-  if (!shippedFrameworks.some((f) => f.id === asked) && !tx.select().from(frameworks).where(eq(frameworks.id, asked)).get()) throw refuse('unknown-value', `There is no framework "${asked}". Bring it in first.`, 'framework');
+  if (!shippedFrameworks.some((f) => f.id === asked) && !tx.select().from(frameworks).where(eq(frameworks.id, asked)).get())
+    throw refuse('unknown-value', `There is no framework "${asked}". Bring it in first.`, 'framework');
   return asked;
 }
 
@@ -89,12 +113,20 @@ function bornOf(asked: string | undefined, today: string): string {
 
 /** Ends the membership that is open and starts another; the past stays on record. */
 function join(tx: Tx, learnerId: string, title: string, today: string): void {
-  let group = tx.select().from(groups).all().find((g) => g.title.toLowerCase() === title.toLowerCase());
+  let group = tx
+    .select()
+    .from(groups)
+    .all()
+    .find((g) => g.title.toLowerCase() === title.toLowerCase());
   if (!group) {
     group = { id: freeId(title, (x) => tx.select().from(groups).where(eq(groups.id, x)).get() !== undefined), title };
     tx.insert(groups).values(group).run();
   }
-  const open = tx.select().from(memberships).where(and(eq(memberships.learnerId, learnerId), isNull(memberships.to))).all();
+  const open = tx
+    .select()
+    .from(memberships)
+    .where(and(eq(memberships.learnerId, learnerId), isNull(memberships.to)))
+    .all();
   if (open.some((m) => m.groupId === group.id)) return;
   for (const m of open) tx.update(memberships).set({ to: today }).where(eq(memberships.id, m.id)).run();
   tx.insert(memberships).values({ id: crypto.randomUUID(), learnerId, groupId: group.id, from: today }).run();
@@ -156,7 +188,15 @@ export function exportLearner(db: Db, id: string): object {
       .select()
       .from(plans)
       .all()
-      .map((p) => ({ id: p.id, date: p.date, seats: p.rounds.flatMap((r, round) => r.tables.flatMap((t) => t.seats.filter((s) => s.learner === id).map((s) => ({ round, game: t.game, variant: s.variant, why: s.why })))) }))
+      .map((p) => ({
+        id: p.id,
+        date: p.date,
+        seats: p.rounds.flatMap((r, round) =>
+          r.tables.flatMap((t) =>
+            t.seats.filter((s) => s.learner === id).map((s) => ({ round, game: t.game, variant: s.variant, why: s.why })),
+          ),
+        ),
+      }))
       .filter((p) => p.seats.length > 0),
   };
 }
@@ -171,11 +211,24 @@ export function eraseLearner(db: Db, id: string, confirm: string): { erased: str
     if (confirm !== learner.nickname) throw refuse('malformed', `To erase, repeat the nickname: confirm=${learner.nickname}`, 'confirm');
     const rows = tx.select().from(evidence).where(eq(evidence.learnerId, id)).all().length;
     for (const p of tx.select().from(plans).all()) {
-      const rounds = p.rounds.map((r) => ({ tables: r.tables.map((t) => ({ ...t, seats: t.seats.filter((s) => s.learner !== id).map((s) => ({ ...s, why: s.why.replaceAll(learner.nickname, 'another child') })) })), resting: r.resting.filter((l) => l !== id) }));
-      const request = { ...p.request, ...(Array.isArray(p.request['present']) ? { present: (p.request['present'] as string[]).filter((l) => l !== id) } : {}) };
-      tx.update(plans).set({ rounds, request, locks: p.locks.filter((k) => k.learner !== id) }).where(eq(plans.id, p.id)).run();
+      const rounds = p.rounds.map((r) => ({
+        tables: r.tables.map((t) => ({
+          ...t,
+          seats: t.seats.filter((s) => s.learner !== id).map((s) => ({ ...s, why: s.why.replaceAll(learner.nickname, 'another child') })),
+        })),
+        resting: r.resting.filter((l) => l !== id),
+      }));
+      const request = {
+        ...p.request,
+        ...(Array.isArray(p.request['present']) ? { present: (p.request['present'] as string[]).filter((l) => l !== id) } : {}),
+      };
+      tx.update(plans)
+        .set({ rounds, request, locks: p.locks.filter((k) => k.learner !== id) })
+        .where(eq(plans.id, p.id))
+        .run();
     }
-    for (const row of tx.select().from(idempotency).all()) if (JSON.stringify(row.body).includes(id)) tx.delete(idempotency).where(eq(idempotency.key, row.key)).run();
+    for (const row of tx.select().from(idempotency).all())
+      if (JSON.stringify(row.body).includes(id)) tx.delete(idempotency).where(eq(idempotency.key, row.key)).run();
     tx.delete(learners).where(eq(learners.id, id)).run();
     return rows;
   });

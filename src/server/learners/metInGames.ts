@@ -27,5 +27,7 @@ export async function metInGames(db: Db, id: string): Promise<object[]> {
       }
     }
   }
-  return graph.skills.flatMap((s, k) => (chances[k]! >= leastChances ? [{ skill: s.id, chances: Math.round(chances[k]!), sessions: sessions[k]!.size }] : []));
+  return graph.skills.flatMap((s, k) =>
+    chances[k]! >= leastChances ? [{ skill: s.id, chances: Math.round(chances[k]!), sessions: sessions[k]!.size }] : [],
+  );
 }

@@ -13,16 +13,43 @@ export interface PlacementAnswer {
 }
 
 /** The question to ask next, given what is on record and the answers of this sitting, which are not saved yet. */
-export function placementNext(db: Db, id: string, answers: readonly PlacementAnswer[], strands: readonly string[] | undefined, leaveOut: readonly string[], thorough: boolean, today: string): object {
+export function placementNext(
+  db: Db,
+  id: string,
+  answers: readonly PlacementAnswer[],
+  strands: readonly string[] | undefined,
+  leaveOut: readonly string[],
+  thorough: boolean,
+  today: string,
+): object {
   const graph = graphInUse();
   const learner = learnerById(db, id);
   const wrong = (strands ?? []).find((s) => !graph.strands.some((x) => x.id === s));
   if (wrong !== undefined) throw refuse('unknown-value', `There is no line "${wrong}".`, 'strands');
-  for (const [i, a] of answers.entries()) if (!graph.indexOf.has(a.skill)) throw refuse('unknown-skill', `There is no skill "${a.skill}".`, `answers.${i}.skill`);
-  const now: Evidence[] = answers.map((a, i) => ({ id: `now-${String(i).padStart(3, '0')}`, at: `${today}T23:59:${String(i % 60).padStart(2, '0')}.000Z`, kind: 'placement', skill: a.skill, result: a.result, correct: null, total: null, how: null, support: null, items: [], by: { role: 'organiser', ownChild: false } }));
-  const kept = evidenceOf(db, id).filter((r) => r.retractedAt === null).map(asEvidence);
+  for (const [i, a] of answers.entries())
+    if (!graph.indexOf.has(a.skill)) throw refuse('unknown-skill', `There is no skill "${a.skill}".`, `answers.${i}.skill`);
+  const now: Evidence[] = answers.map((a, i) => ({
+    id: `now-${String(i).padStart(3, '0')}`,
+    at: `${today}T23:59:${String(i % 60).padStart(2, '0')}.000Z`,
+    kind: 'placement',
+    skill: a.skill,
+    result: a.result,
+    correct: null,
+    total: null,
+    how: null,
+    support: null,
+    items: [],
+    by: { role: 'organiser', ownChild: false },
+  }));
+  const kept = evidenceOf(db, id)
+    .filter((r) => r.retractedAt === null)
+    .map(asEvidence);
   const map = mapOf(graph, learner, [...kept, ...now], today);
   const lines = strands ?? graph.strands.map((s) => s.id);
   const next = nextQuestion(graph, learner, map, today, lines, new Set(leaveOut), thorough);
-  return { next: next ? graph.skills[next.skill]!.id : null, information: next?.information ?? 0, open: openShare(graph, learner, map, today, lines) };
+  return {
+    next: next ? graph.skills[next.skill]!.id : null,
+    information: next?.information ?? 0,
+    open: openShare(graph, learner, map, today, lines),
+  };
 }

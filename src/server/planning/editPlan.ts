@@ -18,10 +18,18 @@ export interface EditedRound {
 /** Completes edited rounds: a seat without a variant gets the best one that can share the table. */
 export async function completeRounds(db: Db, plan: PlanRow, edited: readonly EditedRound[], today: string): Promise<StoredRound[]> {
   const present = new Set((plan.request as unknown as PlanRequest).present);
-  const gameIds = new Set(db.select().from(games).all().map((g) => g.id));
+  const gameIds = new Set(
+    db
+      .select()
+      .from(games)
+      .all()
+      .map((g) => g.id),
+  );
   const offers = await offersOf(db);
   const before = new Map<string, string>();
-  plan.rounds.forEach((r, i) => r.tables.forEach((t) => t.seats.forEach((s) => before.set(`${i}|${t.game}|${s.learner}|${s.variant}`, s.why))));
+  plan.rounds.forEach((r, i) =>
+    r.tables.forEach((t) => t.seats.forEach((s) => before.set(`${i}|${t.game}|${s.learner}|${s.variant}`, s.why))),
+  );
   const minutes = (plan.request as unknown as PlanRequest).minutes;
   const rows = new Map(allLearners(db).map((l) => [l.id, l]));
   const known = new Map<string, LearnerNeeds>();
@@ -47,9 +55,15 @@ export async function completeRounds(db: Db, plan: PlanRow, edited: readonly Edi
           const usable = ofGame.filter((o) => fixed === undefined || o.mixClass === fixed);
           const seats = t.seats.map((s) => {
             const stated = s.variant && ofGame.some((o) => o.variant === s.variant) ? s.variant : null;
-            const variant = stated ?? [...usable].sort((x, y) => valueOf(y, needsNow(s.learner), minutes) - valueOf(x, needsNow(s.learner), minutes))[0]?.variant;
+            const variant =
+              stated ??
+              [...usable].sort((x, y) => valueOf(y, needsNow(s.learner), minutes) - valueOf(x, needsNow(s.learner), minutes))[0]?.variant;
             if (!variant) throw refuse('unknown-value', `"${t.game}" has no version in use.`, `rounds.${i}.tables`);
-            return { learner: s.learner, variant, why: before.get(`${i}|${t.game}|${s.learner}|${variant}`) ?? `Placed by hand on ${today}.` };
+            return {
+              learner: s.learner,
+              variant,
+              why: before.get(`${i}|${t.game}|${s.learner}|${variant}`) ?? `Placed by hand on ${today}.`,
+            };
           });
           return { game: t.game, helper: seats.some((s) => offers.find((o) => o.variant === s.variant)?.helper === 'needed'), seats };
         }),
@@ -57,14 +71,32 @@ export async function completeRounds(db: Db, plan: PlanRow, edited: readonly Edi
   });
 }
 
-export async function editPlan(db: Db, id: string, edited: readonly EditedRound[], locks: StoredLock[], version: number, today: string): Promise<{ id: string; version: number } & PlanCheck> {
+export async function editPlan(
+  db: Db,
+  id: string,
+  edited: readonly EditedRound[],
+  locks: StoredLock[],
+  version: number,
+  today: string,
+): Promise<{ id: string; version: number } & PlanCheck> {
   const plan = planById(db, id);
   sameVersion(plan, version);
   const rounds = await completeRounds(db, plan, edited, today);
-  const stillTrue = locks.filter((k) => rounds[k.round]?.tables.some((t) => t.game === k.game && t.seats.some((s) => s.learner === k.learner)));
+  const stillTrue = locks.filter((k) =>
+    rounds[k.round]?.tables.some((t) => t.game === k.game && t.seats.some((s) => s.learner === k.learner)),
+  );
   const check = await checkRounds(db, { ...plan, locks: stillTrue }, rounds, today);
   db.update(plans)
-    .set({ rounds, locks: stillTrue, edited: true, forecast: false, objective: check.objective, bound: Math.max(plan.bound, check.objective), status: 'good', version: plan.version + 1 })
+    .set({
+      rounds,
+      locks: stillTrue,
+      edited: true,
+      forecast: false,
+      objective: check.objective,
+      bound: Math.max(plan.bound, check.objective),
+      status: 'good',
+      version: plan.version + 1,
+    })
     .where(eq(plans.id, id))
     .run();
   return { id, version: plan.version + 1, ...check };

@@ -5,7 +5,25 @@ import { termCalendar } from '../../adapters/calendar/termCalendar';
 import { exclusionReason, suggestionReasons } from '../../text/sentences';
 import { masteryOf, needsOf } from '../evidence/evidenceStore';
 import { refuse } from '../http/problemError';
-import { any, arr, bool, closed, day, int, list, nullable, num, obj, ok, page, pageQuery, Reply, type RequestContext, type Route, str } from '../http/route';
+import {
+  any,
+  arr,
+  bool,
+  closed,
+  day,
+  int,
+  list,
+  nullable,
+  num,
+  obj,
+  ok,
+  page,
+  pageQuery,
+  Reply,
+  type RequestContext,
+  type Route,
+  str,
+} from '../http/route';
 import { checkResponse, editedRounds, lock, planBody, planResponse } from '../http/schemas';
 import { learnerById } from '../learners/learnerStore';
 import { gatherList, tick } from '../prep/gatherList';
@@ -33,19 +51,50 @@ async function recommendations({ db, body, today }: RequestContext): Promise<obj
     since.set(p.game, Math.min(since.get(p.game) ?? Infinity, ago));
   }
   const offers = await offersOf(db);
-  const found = recommend(graph, offers, table, { minutes: body.minutes ?? 15, limit: body.limit ?? 10, stock: body.withStock === false ? null : stockOf(db).stock, daysSincePlayed: since, filters: { withoutHelper: body.withoutHelper === true, ...(body.preparationMinutes === undefined ? {} : { preparationMinutes: body.preparationMinutes }), withoutKinds: body.withoutKinds ?? [] } });
+  const found = recommend(graph, offers, table, {
+    minutes: body.minutes ?? 15,
+    limit: body.limit ?? 10,
+    stock: body.withStock === false ? null : stockOf(db).stock,
+    daysSincePlayed: since,
+    filters: {
+      withoutHelper: body.withoutHelper === true,
+      ...(body.preparationMinutes === undefined ? {} : { preparationMinutes: body.preparationMinutes }),
+      withoutKinds: body.withoutKinds ?? [],
+    },
+  });
   const names = titles(db);
   return {
     items: found.items.map((s) => ({
       game: s.game,
       title: names.game(s.game),
-      seats: s.seats.map((seat) => ({ learner: seat.learner, variant: seat.variant, variantTitle: offers.find((o) => o.variant === seat.variant)!.title, value: seat.value, success: seat.success, skill: seat.skill < 0 ? null : graph.skills[seat.skill]!.id, chances: seat.chances })),
+      seats: s.seats.map((seat) => ({
+        learner: seat.learner,
+        variant: seat.variant,
+        variantTitle: offers.find((o) => o.variant === seat.variant)!.title,
+        value: seat.value,
+        success: seat.success,
+        skill: seat.skill < 0 ? null : graph.skills[seat.skill]!.id,
+        chances: seat.chances,
+      })),
       value: s.value,
       source: offers.find((o) => o.variant === s.seats[0]!.variant)!.source,
       reasons: suggestionReasons(graph, s, names),
     })),
-    open: openGaps(graph, offers, table, body.minutes ?? 15).map((g) => ({ learner: g.learner, skill: graph.skills[g.skill]!.id, barred: g.barred && { variant: g.barred.variant, title: names.variant(g.barred.variant), because: exclusionReason(graph, g.barred.because, names) } })),
-    excluded: found.excluded.map((x) => ({ game: x.game, title: names.game(x.game), because: exclusionReason(graph, x, names), alternative: x.because === 'gate' ? x.alternative : null })),
+    open: openGaps(graph, offers, table, body.minutes ?? 15).map((g) => ({
+      learner: g.learner,
+      skill: graph.skills[g.skill]!.id,
+      barred: g.barred && {
+        variant: g.barred.variant,
+        title: names.variant(g.barred.variant),
+        because: exclusionReason(graph, g.barred.because, names),
+      },
+    })),
+    excluded: found.excluded.map((x) => ({
+      game: x.game,
+      title: names.game(x.game),
+      because: exclusionReason(graph, x, names),
+      alternative: x.because === 'gate' ? x.alternative : null,
+    })),
   };
 }
 
@@ -58,8 +107,20 @@ async function calendar({ db, today }: RequestContext): Promise<Reply> {
     term.title,
     meetingsOf(db, term.id).map((m) => {
       const p = planFor(all, m.date);
-      const rounds = p?.rounds.map((r, i) => `Round ${i + 1}: ${r.tables.map((t) => `${names.game(t.game)} (${t.seats.map((s) => names.learner(s.learner)).join(', ')})`).join('; ')}`) ?? ['Not planned yet.'];
-      return { id: m.id, date: m.date, startsAt: m.startsAt, minutes: m.rounds * (m.minutes + 5), summary: m.off ? `No meeting: ${m.offBecause ?? 'off'}` : `${term.title}: games`, description: rounds.join('\n'), cancelled: m.off, version: p?.version ?? 0 };
+      const rounds = p?.rounds.map(
+        (r, i) =>
+          `Round ${i + 1}: ${r.tables.map((t) => `${names.game(t.game)} (${t.seats.map((s) => names.learner(s.learner)).join(', ')})`).join('; ')}`,
+      ) ?? ['Not planned yet.'];
+      return {
+        id: m.id,
+        date: m.date,
+        startsAt: m.startsAt,
+        minutes: m.rounds * (m.minutes + 5),
+        summary: m.off ? `No meeting: ${m.offBecause ?? 'off'}` : `${term.title}: games`,
+        description: rounds.join('\n'),
+        cancelled: m.off,
+        version: p?.version ?? 0,
+      };
     }),
     new Date(`${today}T12:00:00Z`),
   );
@@ -71,11 +132,52 @@ export const planningRoutes: readonly Route[] = [
     method: 'POST',
     path: '/recommendations',
     summary: 'Games for a learner or a table, with reasons and what excluded the others',
-    body: closed({ learners: { type: 'array', items: str, maxItems: 30 }, minutes: { type: 'number', minimum: 3, maximum: 120 }, limit: { type: 'integer', minimum: 1, maximum: 200 }, withStock: bool, withoutHelper: bool, preparationMinutes: { type: 'number', minimum: 0, maximum: 600 }, withoutKinds: arr(str) }, ['learners']),
-    response: obj({ items: arr(obj({ game: str, seats: arr(obj({ learner: str, variant: str })), value: num, reasons: arr(str) })), excluded: arr(obj({ game: str, because: str })), open: arr(obj({ learner: str, skill: str, barred: nullable(obj({ variant: str, title: str, because: str })) })) }),
+    body: closed(
+      {
+        learners: { type: 'array', items: str, maxItems: 30 },
+        minutes: { type: 'number', minimum: 3, maximum: 120 },
+        limit: { type: 'integer', minimum: 1, maximum: 200 },
+        withStock: bool,
+        withoutHelper: bool,
+        preparationMinutes: { type: 'number', minimum: 0, maximum: 600 },
+        withoutKinds: arr(str),
+      },
+      ['learners'],
+    ),
+    response: obj({
+      items: arr(obj({ game: str, seats: arr(obj({ learner: str, variant: str })), value: num, reasons: arr(str) })),
+      excluded: arr(obj({ game: str, because: str })),
+      open: arr(obj({ learner: str, skill: str, barred: nullable(obj({ variant: str, title: str, because: str })) })),
+    }),
     handle: recommendations,
   },
-  { method: 'GET', path: '/plans', summary: 'Plans, newest date first', query: { ...pageQuery, date: day }, response: list(obj({ id: str, date: str, status: str, objective: num, bound: num })), handle: ({ db, query }) => page(db.select().from(plans).all().filter((p) => query['date'] === undefined || p.date === query['date']).sort((x, y) => (x.date < y.date ? 1 : -1)).map(({ id, date, status, objective, bound, playedAt, forecast, edited }) => ({ id, date, status, objective, bound, playedAt, forecast, edited })), query) },
+  {
+    method: 'GET',
+    path: '/plans',
+    summary: 'Plans, newest date first',
+    query: { ...pageQuery, date: day },
+    response: list(obj({ id: str, date: str, status: str, objective: num, bound: num })),
+    handle: ({ db, query }) =>
+      page(
+        db
+          .select()
+          .from(plans)
+          .all()
+          .filter((p) => query['date'] === undefined || p.date === query['date'])
+          .sort((x, y) => (x.date < y.date ? 1 : -1))
+          .map(({ id, date, status, objective, bound, playedAt, forecast, edited }) => ({
+            id,
+            date,
+            status,
+            objective,
+            bound,
+            playedAt,
+            forecast,
+            edited,
+          })),
+        query,
+      ),
+  },
   {
     method: 'POST',
     path: '/plans',
@@ -91,14 +193,33 @@ export const planningRoutes: readonly Route[] = [
       return answerOf(job, query['wait'] ?? '30', async ({ plan }) => new Reply(201, await wirePlan(db, planById(db, plan))));
     },
   },
-  { method: 'GET', path: '/plans/{id}', summary: 'One plan', response: planResponse, handle: ({ db, params }) => wirePlan(db, planById(db, params['id']!)) },
-  { method: 'PUT', path: '/plans/{id}', summary: 'Save a plan edited by hand; broken rules are told, not forbidden', body: closed({ rounds: editedRounds, locks: arr(lock), version: int }, ['rounds', 'version']), response: obj({ id: str, version: int, violations: arr(any), objective: num }), handle: ({ db, params, body, today }) => editPlan(db, params['id']!, body.rounds, body.locks ?? [], body.version, today) },
-  { method: 'DELETE', path: '/plans/{id}', summary: 'Throw a plan away', response: ok, handle: ({ db, params }) => {
-    const plan = planById(db, params['id']!);
-    if (plan.playedAt) throw refuse('conflict', 'This session was played; its plan stays.', 'id');
-    db.delete(plans).where(eq(plans.id, plan.id)).run();
-    return { ok: true };
-  } },
+  {
+    method: 'GET',
+    path: '/plans/{id}',
+    summary: 'One plan',
+    response: planResponse,
+    handle: ({ db, params }) => wirePlan(db, planById(db, params['id']!)),
+  },
+  {
+    method: 'PUT',
+    path: '/plans/{id}',
+    summary: 'Save a plan edited by hand; broken rules are told, not forbidden',
+    body: closed({ rounds: editedRounds, locks: arr(lock), version: int }, ['rounds', 'version']),
+    response: obj({ id: str, version: int, violations: arr(any), objective: num }),
+    handle: ({ db, params, body, today }) => editPlan(db, params['id']!, body.rounds, body.locks ?? [], body.version, today),
+  },
+  {
+    method: 'DELETE',
+    path: '/plans/{id}',
+    summary: 'Throw a plan away',
+    response: ok,
+    handle: ({ db, params }) => {
+      const plan = planById(db, params['id']!);
+      if (plan.playedAt) throw refuse('conflict', 'This session was played; its plan stays.', 'id');
+      db.delete(plans).where(eq(plans.id, plan.id)).run();
+      return { ok: true };
+    },
+  },
   {
     method: 'POST',
     path: '/plans/{id}/check',
@@ -116,16 +237,46 @@ export const planningRoutes: readonly Route[] = [
     path: '/plans/{id}/replan',
     summary: 'Plan again around what is fixed',
     query: waitQuery,
-    body: closed({ locks: arr(lock), present: arr(str), seed: int, seconds: { type: 'number', minimum: 0.1, maximum: 60 }, tables: int, helpers: int, version: int }, ['version']),
+    body: closed(
+      {
+        locks: arr(lock),
+        present: arr(str),
+        seed: int,
+        seconds: { type: 'number', minimum: 0.1, maximum: 60 },
+        tables: int,
+        helpers: int,
+        version: int,
+      },
+      ['version'],
+    ),
     response: planResponse,
     handle: async ({ db, params, body, query, today, now }) => {
       const plan = planById(db, params['id']!);
       if (plan.playedAt) throw refuse('conflict', 'This session was played; what took place stays as it is.', 'id');
-      if (plan.version !== body.version) throw refuse('conflict', 'Somebody changed this plan in the meantime. Look at it again.', 'version', { yours: body.version, current: plan.version });
+      if (plan.version !== body.version)
+        throw refuse('conflict', 'Somebody changed this plan in the meantime. Look at it again.', 'version', {
+          yours: body.version,
+          current: plan.version,
+        });
       const { obstacles: _, ...request } = plan.request as unknown as PlanRequest & { obstacles?: unknown };
       const present = body.present ?? request.present;
       const locks = (body.locks ?? plan.locks).filter((k: { learner: string }) => present.includes(k.learner));
-      const job = await startPlan(db, { ...request, date: plan.date, present, locks, ...(body.seed === undefined ? {} : { seed: body.seed }), ...(body.seconds === undefined ? {} : { seconds: body.seconds }), ...(body.tables === undefined ? {} : { tables: body.tables }), ...(body.helpers === undefined ? {} : { helpers: body.helpers }) }, today, now, plan);
+      const job = await startPlan(
+        db,
+        {
+          ...request,
+          date: plan.date,
+          present,
+          locks,
+          ...(body.seed === undefined ? {} : { seed: body.seed }),
+          ...(body.seconds === undefined ? {} : { seconds: body.seconds }),
+          ...(body.tables === undefined ? {} : { tables: body.tables }),
+          ...(body.helpers === undefined ? {} : { helpers: body.helpers }),
+        },
+        today,
+        now,
+        plan,
+      );
       return answerOf(job, query['wait'] ?? '30', ({ plan: id }) => wirePlan(db, planById(db, id)));
     },
   },
@@ -137,28 +288,79 @@ export const planningRoutes: readonly Route[] = [
     response: obj({ id: str, playedAt: nullable(str) }),
     handle: ({ db, params, body, now, today }) => {
       const plan = planById(db, params['id']!);
-      if (body.played !== false && plan.date > today) throw refuse('in-the-future', `This session is planned for ${plan.date}, after today.`, 'date');
+      if (body.played !== false && plan.date > today)
+        throw refuse('in-the-future', `This session is planned for ${plan.date}, after today.`, 'date');
       const playedAt = body.played === false ? null : now;
       db.update(plans).set({ playedAt, forecast: false }).where(eq(plans.id, plan.id)).run();
       return { id: plan.id, playedAt };
     },
   },
-  { method: 'GET', path: '/plans/{id}/gather', summary: 'What to bring, bin by bin', response: obj({ plan: str, bins: arr(obj({ bin: str, title: str, items: arr(any) })), ticked: int, total: int }), handle: ({ db, params }) => gatherList(db, planById(db, params['id']!)) },
-  { method: 'PUT', path: '/plans/{id}/gather', summary: 'Tick something off the list', body: closed({ item: str, ticked: bool }, ['item', 'ticked']), response: obj({ item: str, ticked: bool }), handle: ({ db, params, body, now }) => tick(db, planById(db, params['id']!), body.item, body.ticked, now) },
-  { method: 'GET', path: '/plans/{id}/review', summary: 'What a session moved on the map, and why', response: obj({ plan: str, planned: int, noted: int, learners: arr(any), practice: arr(any) }), handle: ({ db, params }) => reviewOf(db, planById(db, params['id']!)) },
-  { method: 'GET', path: '/term', summary: 'The term with its meetings', response: obj({ term: nullable(any), meetings: arr(any), today: str }), handle: ({ db, today }) => termView(db, today) },
+  {
+    method: 'GET',
+    path: '/plans/{id}/gather',
+    summary: 'What to bring, bin by bin',
+    response: obj({ plan: str, bins: arr(obj({ bin: str, title: str, items: arr(any) })), ticked: int, total: int }),
+    handle: ({ db, params }) => gatherList(db, planById(db, params['id']!)),
+  },
+  {
+    method: 'PUT',
+    path: '/plans/{id}/gather',
+    summary: 'Tick something off the list',
+    body: closed({ item: str, ticked: bool }, ['item', 'ticked']),
+    response: obj({ item: str, ticked: bool }),
+    handle: ({ db, params, body, now }) => tick(db, planById(db, params['id']!), body.item, body.ticked, now),
+  },
+  {
+    method: 'GET',
+    path: '/plans/{id}/review',
+    summary: 'What a session moved on the map, and why',
+    response: obj({ plan: str, planned: int, noted: int, learners: arr(any), practice: arr(any) }),
+    handle: ({ db, params }) => reviewOf(db, planById(db, params['id']!)),
+  },
+  {
+    method: 'GET',
+    path: '/term',
+    summary: 'The term with its meetings',
+    response: obj({ term: nullable(any), meetings: arr(any), today: str }),
+    handle: ({ db, today }) => termView(db, today),
+  },
   {
     method: 'PUT',
     path: '/term',
     summary: 'Say when you meet',
     body: closed(
-      { title: str, starts: day, ends: day, weekdays: { type: 'array', items: { type: 'integer', minimum: 1, maximum: 7 }, minItems: 1 }, startsAt: { type: 'string', pattern: '^\\d{2}:\\d{2}$' }, rounds: { type: 'integer', minimum: 1, maximum: 8 }, minutes: { type: 'integer', minimum: 3, maximum: 120 }, tables: { type: 'integer', minimum: 0, maximum: 20 }, helpers: { type: 'integer', minimum: 0, maximum: 20 } },
+      {
+        title: str,
+        starts: day,
+        ends: day,
+        weekdays: { type: 'array', items: { type: 'integer', minimum: 1, maximum: 7 }, minItems: 1 },
+        startsAt: { type: 'string', pattern: '^\\d{2}:\\d{2}$' },
+        rounds: { type: 'integer', minimum: 1, maximum: 8 },
+        minutes: { type: 'integer', minimum: 3, maximum: 120 },
+        tables: { type: 'integer', minimum: 0, maximum: 20 },
+        helpers: { type: 'integer', minimum: 0, maximum: 20 },
+      },
       ['title', 'starts', 'ends', 'weekdays', 'startsAt', 'rounds', 'minutes', 'tables', 'helpers'],
     ),
     response: obj({ id: str, meetings: int }),
     handle: ({ db, body }) => putTerm(db, body),
   },
-  { method: 'PATCH', path: '/meetings/{id}', summary: 'Change a meeting, or take it off', body: closed({ off: bool, offBecause: str, startsAt: str, rounds: { type: 'integer', minimum: 1, maximum: 8 }, minutes: { type: 'integer', minimum: 3, maximum: 120 }, tables: { type: 'integer', minimum: 1, maximum: 20 }, helpers: { type: 'integer', minimum: 0, maximum: 20 } }), response: obj({ id: str }), handle: ({ db, params, body }) => updateMeeting(db, params['id']!, body) },
+  {
+    method: 'PATCH',
+    path: '/meetings/{id}',
+    summary: 'Change a meeting, or take it off',
+    body: closed({
+      off: bool,
+      offBecause: str,
+      startsAt: str,
+      rounds: { type: 'integer', minimum: 1, maximum: 8 },
+      minutes: { type: 'integer', minimum: 3, maximum: 120 },
+      tables: { type: 'integer', minimum: 1, maximum: 20 },
+      helpers: { type: 'integer', minimum: 0, maximum: 20 },
+    }),
+    response: obj({ id: str }),
+    handle: ({ db, params, body }) => updateMeeting(db, params['id']!, body),
+  },
   {
     method: 'POST',
     path: '/term/plan',
@@ -166,7 +368,16 @@ export const planningRoutes: readonly Route[] = [
     body: closed({ seed: int, secondsPerMeeting: { type: 'number', minimum: 0.05, maximum: 10 } }),
     status: 202,
     response: obj({ job: str }),
-    handle: async ({ db, body, today, now }) => ({ job: (await startTermPlan(db, today, now, { seed: body.seed ?? 1, secondsPerMeeting: body.secondsPerMeeting ?? 0.5 })).id }),
+    handle: async ({ db, body, today, now }) => ({
+      job: (await startTermPlan(db, today, now, { seed: body.seed ?? 1, secondsPerMeeting: body.secondsPerMeeting ?? 0.5 })).id,
+    }),
   },
-  { method: 'GET', path: '/term/calendar', summary: 'The term as iCalendar', media: 'text/calendar; charset=utf-8', response: str, handle: calendar },
+  {
+    method: 'GET',
+    path: '/term/calendar',
+    summary: 'The term as iCalendar',
+    media: 'text/calendar; charset=utf-8',
+    response: str,
+    handle: calendar,
+  },
 ];

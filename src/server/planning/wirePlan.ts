@@ -7,7 +7,13 @@ import { relaxSentences, type PlanRow, type PlanRequest, titles } from './planSt
 
 /** A plan as the API speaks of it, with doses read for each actual table. */
 export async function wirePlan(db: Db, plan: PlanRow): Promise<object> {
-  const byId = new Map(db.select().from(variants).all().map((v) => [v.id, v]));
+  const byId = new Map(
+    db
+      .select()
+      .from(variants)
+      .all()
+      .map((v) => [v.id, v]),
+  );
   const request = plan.request as unknown as PlanRequest;
   const title = titles(db);
   const rounds = await Promise.all(
@@ -28,7 +34,15 @@ export async function wirePlan(db: Db, plan: PlanRow): Promise<object> {
     ...(plan.status === 'infeasible' ? { relax: relaxSentences(db, plan) } : {}),
     rounds,
     locks: plan.locks,
-    request: { present: request.present, rounds: request.rounds, minutes: request.minutes, tables: request.tables, helpers: request.helpers, seed: request.seed ?? 1, preparationMinutes: request.preparationMinutes ?? null },
+    request: {
+      present: request.present,
+      rounds: request.rounds,
+      minutes: request.minutes,
+      tables: request.tables,
+      helpers: request.helpers,
+      seed: request.seed ?? 1,
+      preparationMinutes: request.preparationMinutes ?? null,
+    },
     edited: plan.edited,
     forecast: plan.forecast,
     playedAt: plan.playedAt,
@@ -36,7 +50,13 @@ export async function wirePlan(db: Db, plan: PlanRow): Promise<object> {
   };
 }
 
-async function wireTable(db: Db, t: StoredTable, byId: ReadonlyMap<string, VariantRow>, minutes: number, title: ReturnType<typeof titles>): Promise<object> {
+async function wireTable(
+  db: Db,
+  t: StoredTable,
+  byId: ReadonlyMap<string, VariantRow>,
+  minutes: number,
+  title: ReturnType<typeof titles>,
+): Promise<object> {
   const wanted = new Map<string, number>();
   for (const s of t.seats) for (const m of materialsOf(db, s.variant)) wanted.set(m.kind, Math.max(wanted.get(m.kind) ?? 0, m.quantity));
   return {
@@ -45,15 +65,31 @@ async function wireTable(db: Db, t: StoredTable, byId: ReadonlyMap<string, Varia
     helper: t.helper,
     materials: [...wanted].map(([kind, quantity]) => ({ kind, title: title.kind(kind), quantity })),
     seats: await Promise.all(
-      t.seats.map(async (s) => ({ learner: s.learner, variant: s.variant, variantTitle: byId.get(s.variant)?.title ?? s.variant, doses: await dosesAt(db, byId.get(s.variant), t.seats.length, minutes), why: s.why })),
+      t.seats.map(async (s) => ({
+        learner: s.learner,
+        variant: s.variant,
+        variantTitle: byId.get(s.variant)?.title ?? s.variant,
+        doses: await dosesAt(db, byId.get(s.variant), t.seats.length, minutes),
+        why: s.why,
+      })),
     ),
   };
 }
 
 /** Chances per skill in the round, at a table of this size; declared where nothing can be calculated. */
-export async function dosesAt(db: Db, variant: VariantRow | undefined, seats: number, minutes: number): Promise<{ skill: string; items: number; source: 'calculated' | 'declared' }[]> {
+export async function dosesAt(
+  db: Db,
+  variant: VariantRow | undefined,
+  seats: number,
+  minutes: number,
+): Promise<{ skill: string; items: number; source: 'calculated' | 'declared' }[]> {
   if (!variant) return [];
-  if (!variant.mechanism) return variant.declared.map((d) => ({ skill: d.skill, items: Math.round((d.perTenMinutes * minutes) / 10), source: 'declared' as const }));
+  if (!variant.mechanism)
+    return variant.declared.map((d) => ({
+      skill: d.skill,
+      items: Math.round((d.perTenMinutes * minutes) / 10),
+      source: 'declared' as const,
+    }));
   const { min, max } = mechanismById(variant.mechanism)!.seats;
   const task = profileTask(variant, Math.min(max, Math.max(min, seats)));
   const r = await resultOf(db, task);

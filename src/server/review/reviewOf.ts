@@ -16,12 +16,21 @@ export async function reviewOf(db: Db, plan: PlanRow): Promise<object> {
   const graph = graphInUse();
   const title = titles(db);
   const request = plan.request as unknown as PlanRequest;
-  const byId = new Map(db.select().from(variants).all().map((v) => [v.id, v]));
+  const byId = new Map(
+    db
+      .select()
+      .from(variants)
+      .all()
+      .map((v) => [v.id, v]),
+  );
   const fromThis = (r: EvidenceRow): boolean => r.planId === plan.id;
   const rows = allLearners(db).filter((l) => request.present.includes(l.id));
   const met = new Map<string, number>();
   for (const round of plan.rounds)
-    for (const t of round.tables) for (const s of t.seats) for (const d of await dosesAt(db, byId.get(s.variant), t.seats.length, request.minutes)) met.set(d.skill, (met.get(d.skill) ?? 0) + d.items);
+    for (const t of round.tables)
+      for (const s of t.seats)
+        for (const d of await dosesAt(db, byId.get(s.variant), t.seats.length, request.minutes))
+          met.set(d.skill, (met.get(d.skill) ?? 0) + d.items);
   const learners = rows.map((l) => {
     const before = masteryOf(db, l, plan.date, (r) => fromThis(r) || r.at.slice(0, 10) > plan.date);
     const after = masteryOf(db, l, plan.date, (r) => !fromThis(r) && r.at.slice(0, 10) > plan.date);
@@ -44,7 +53,14 @@ export async function reviewOf(db: Db, plan: PlanRow): Promise<object> {
   };
 }
 
-function movedSkill(skill: string, title: string, before: SkillEstimate, after: SkillEstimate, notes: readonly EvidenceRow[], names: ReturnType<typeof titles>): object[] {
+function movedSkill(
+  skill: string,
+  title: string,
+  before: SkillEstimate,
+  after: SkillEstimate,
+  notes: readonly EvidenceRow[],
+  names: ReturnType<typeof titles>,
+): object[] {
   if (Math.abs(after.mastery - before.mastery) < leastMove && !notes.some((n) => n.skill === skill)) return [];
   const own = notes.filter((n) => n.skill === skill);
   const neighbour = [...after.steps].reverse().find((s) => s.because === 'later-skill' || s.because === 'earlier-skill');
@@ -52,7 +68,13 @@ function movedSkill(skill: string, title: string, before: SkillEstimate, after: 
   const because = [
     ...own.map((n) => noteSentence(n, names)),
     ...missed.map(() => 'A fact that belongs to it was missed.'),
-    ...(own.length === 0 && missed.length === 0 && neighbour ? [neighbour.because === 'later-skill' ? `It is needed for “${names.skill(neighbour.what)}”, which went well.` : `It builds on “${names.skill(neighbour.what)}”, which is not there yet.`] : []),
+    ...(own.length === 0 && missed.length === 0 && neighbour
+      ? [
+          neighbour.because === 'later-skill'
+            ? `It is needed for “${names.skill(neighbour.what)}”, which went well.`
+            : `It builds on “${names.skill(neighbour.what)}”, which is not there yet.`,
+        ]
+      : []),
   ];
   return [{ skill, title, before: before.mastery, after: after.mastery, statusBefore: before.status, statusAfter: after.status, because }];
 }

@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { refusalOf } from './guard';
 
-const ask = (headers: Record<string, string>, method = 'GET'): string | null => refusalOf(new Request('http://127.0.0.1:4321/', { method, headers }));
+const ask = (headers: Record<string, string>, method = 'GET'): string | null =>
+  refusalOf(new Request('http://127.0.0.1:4321/', { method, headers }));
 
 describe('the guard', () => {
   it('answers loopback names with any port, with or without Origin', () => {

@@ -20,16 +20,34 @@ const seed = 7;
 /** What would help: shipped games that are not on the shelf, at once; changes of those that are, by a job. */
 export interface GapHelp {
   readonly skill: string;
-  readonly library: readonly { readonly game: string; readonly title: string; readonly version: string; readonly perTenMinutes: number; readonly standardError: number }[];
+  readonly library: readonly {
+    readonly game: string;
+    readonly title: string;
+    readonly version: string;
+    readonly perTenMinutes: number;
+    readonly standardError: number;
+  }[];
   readonly changes: readonly object[];
 }
 
 /** Shipped versions not on the shelf that practise a skill, by their committed profiles. */
 function inLibrary(db: Db, skill: string): GapHelp['library'] {
-  const owned = new Set(db.select().from(games).all().map((g) => plainWords(g.title)));
+  const owned = new Set(
+    db
+      .select()
+      .from(games)
+      .all()
+      .map((g) => plainWords(g.title)),
+  );
   return shippedLibrary
     .filter((g) => !owned.has(plainWords(g.title)))
-    .flatMap((g) => g.variants.flatMap((v) => (shippedProfile(g.id, v.id)?.doses ?? []).filter(([id, mean]) => id === skill && mean >= leastDose).map(([, mean, error]) => ({ game: g.id, title: g.title, version: v.title, perTenMinutes: mean, standardError: error }))))
+    .flatMap((g) =>
+      g.variants.flatMap((v) =>
+        (shippedProfile(g.id, v.id)?.doses ?? [])
+          .filter(([id, mean]) => id === skill && mean >= leastDose)
+          .map(([, mean, error]) => ({ game: g.id, title: g.title, version: v.title, perTenMinutes: mean, standardError: error })),
+      ),
+    )
     .sort((x, y) => y.perTenMinutes - x.perTenMinutes)
     .slice(0, mostFromLibrary);
 }
@@ -53,13 +71,30 @@ export async function startGapHelp(db: Db, skill: string): Promise<Job<GapHelp>>
     .filter((x, i, all) => all.findIndex((y) => y.o.game === x.o.game) === i)
     .slice(0, versionsTried)
     .map((x) => x.o);
-  const rows = new Map(db.select().from(variants).all().map((v) => [v.id, v]));
-  const versions = tried.map((o) => ({ mechanism: o.mechanism!, parameters: rows.get(o.variant)!.parameters, seats: usualSeats({ min: o.players[0], max: o.players[1] }) }));
+  const rows = new Map(
+    db
+      .select()
+      .from(variants)
+      .all()
+      .map((v) => [v.id, v]),
+  );
+  const versions = tried.map((o) => ({
+    mechanism: o.mechanism!,
+    parameters: rows.get(o.variant)!.parameters,
+    seats: usualSeats({ min: o.players[0], max: o.players[1] }),
+  }));
   return startJob({ kind: 'gap', skill, versions, seed }, (found: readonly (readonly Change[])[]) => {
     const changes = found.flatMap((list, i) => {
       const o = tried[i]!;
       const titles = mechanismById(o.mechanism!)!.parametersSchema.properties;
-      return list.map((c) => ({ game: o.game, variant: o.variant, gameTitle: o.gameTitle, title: o.title, ...c, parameterTitle: String(titles[c.parameter]?.['title'] ?? c.parameter) }));
+      return list.map((c) => ({
+        game: o.game,
+        variant: o.variant,
+        gameTitle: o.gameTitle,
+        title: o.title,
+        ...c,
+        parameterTitle: String(titles[c.parameter]?.['title'] ?? c.parameter),
+      }));
     });
     return { skill, library, changes: changes.sort((x, y) => y.after.mean - x.after.mean).slice(0, mostChanged) };
   });

@@ -27,31 +27,80 @@ export function importShelf(db: Db, bytes: Uint8Array, commit: boolean, now: str
   const table = readCsv(bytes, columnOf, ['game']);
   if (!table.ok) throw new ProblemError(table.problem);
   const reading = readCatalogue(table.value.rows, {
-    kinds: db.select().from(kinds).all().map((k) => ({ ...k, caution: k.caution ?? undefined })),
+    kinds: db
+      .select()
+      .from(kinds)
+      .all()
+      .map((k) => ({ ...k, caution: k.caution ?? undefined })),
     skills: graphInUse().skills,
     checkParameters,
     seatsOf: (id) => mechanismById(id)?.seats ?? null,
   });
-  const titles = new Map(db.select().from(games).all().map((g) => [g.id, plainWords(g.title)]));
-  const known = new Set(db.select().from(variants).all().map((v) => `${titles.get(v.gameId)}|${plainWords(v.title)}`));
+  const titles = new Map(
+    db
+      .select()
+      .from(games)
+      .all()
+      .map((g) => [g.id, plainWords(g.title)]),
+  );
+  const known = new Set(
+    db
+      .select()
+      .from(variants)
+      .all()
+      .map((v) => `${titles.get(v.gameId)}|${plainWords(v.title)}`),
+  );
   const rows = reading.drafts.map((d) => ({ ...d, already: known.has(`${plainWords(d.game)}|${plainWords(d.variant)}`) }));
-  const preview = { rows, problems: reading.problems, remarks: [...reading.remarks, ...rows.filter((r) => r.already).map((r) => ({ row: r.row, message: `${r.game}, ${r.variant} is on the shelf already; left as is.` }))], proposedKinds: reading.proposedKinds };
+  const preview = {
+    rows,
+    problems: reading.problems,
+    remarks: [
+      ...reading.remarks,
+      ...rows
+        .filter((r) => r.already)
+        .map((r) => ({ row: r.row, message: `${r.game}, ${r.variant} is on the shelf already; left as is.` })),
+    ],
+    proposedKinds: reading.proposedKinds,
+  };
   if (!commit) return { committed: false, ...preview, added: { games: 0, variants: 0, kinds: 0 }, change: null };
   if (reading.problems.length > 0) {
     const first = reading.problems[0]!;
     throw new ProblemError({ ...first, message: `${first.message} Nothing was brought in.`, detail: { problems: reading.problems } }, 422);
   }
-  return { committed: true, ...preview, ...bring(db, rows.filter((r) => !r.already), reading, now) };
+  return {
+    committed: true,
+    ...preview,
+    ...bring(
+      db,
+      rows.filter((r) => !r.already),
+      reading,
+      now,
+    ),
+  };
 }
 
-function bring(db: Db, drafts: readonly VariantDraft[], reading: CatalogueReading, now: string): { added: ShelfImport['added']; change: string } {
+function bring(
+  db: Db,
+  drafts: readonly VariantDraft[],
+  reading: CatalogueReading,
+  now: string,
+): { added: ShelfImport['added']; change: string } {
   return db.transaction((tx) => {
     const undo: UndoStep[] = [];
     for (const k of reading.proposedKinds) {
-      tx.insert(kinds).values({ id: k.id, title: k.title, alsoCalled: [], unit: 'piece', smallParts: false, plentiful: false, shipped: false }).onConflictDoNothing().run();
+      tx.insert(kinds)
+        .values({ id: k.id, title: k.title, alsoCalled: [], unit: 'piece', smallParts: false, plentiful: false, shipped: false })
+        .onConflictDoNothing()
+        .run();
       undo.unshift({ table: 'kinds', delete: { id: k.id } });
     }
-    const byTitle = new Map(tx.select().from(games).all().map((g) => [plainWords(g.title), g.id]));
+    const byTitle = new Map(
+      tx
+        .select()
+        .from(games)
+        .all()
+        .map((g) => [plainWords(g.title), g.id]),
+    );
     let newGames = 0;
     for (const d of drafts) {
       let gameId = byTitle.get(plainWords(d.game));
@@ -63,7 +112,13 @@ function bring(db: Db, drafts: readonly VariantDraft[], reading: CatalogueReadin
         undo.unshift({ table: 'games', delete: { id: gameId } });
         newGames++;
       }
-      const id = freeId(`${d.game} ${d.variant}`, (x) => tx.select().from(variants).all().some((v) => v.id === x));
+      const id = freeId(`${d.game} ${d.variant}`, (x) =>
+        tx
+          .select()
+          .from(variants)
+          .all()
+          .some((v) => v.id === x),
+      );
       insertVariant(tx, id, gameId, {
         title: d.variant,
         mechanism: d.mechanism,
@@ -84,8 +139,15 @@ function bring(db: Db, drafts: readonly VariantDraft[], reading: CatalogueReadin
 }
 
 function raiseStock(tx: Tx, kind: string, quantity: number, undo: UndoStep[]): void {
-  const row = tx.select().from(kinds).all().find((k) => k.id === kind)!;
+  const row = tx
+    .select()
+    .from(kinds)
+    .all()
+    .find((k) => k.id === kind)!;
   if (row.quantity >= quantity) return;
   if (row.shipped) undo.push({ table: 'kinds', put: row });
-  tx.insert(kinds).values({ ...row, quantity }).onConflictDoUpdate({ target: kinds.id, set: { quantity } }).run();
+  tx.insert(kinds)
+    .values({ ...row, quantity })
+    .onConflictDoUpdate({ target: kinds.id, set: { quantity } })
+    .run();
 }

@@ -17,19 +17,39 @@ export const libraryRoutes: readonly Route[] = [
     query: pageQuery,
     response: list(obj({ id: str, title: str, bin: str, mechanism: str, rules: arr(str), variants: arr(any) })),
     handle: ({ db, query }) => {
-      const owned = new Set(db.select().from(games).all().map((g) => plainWords(g.title)));
+      const owned = new Set(
+        db
+          .select()
+          .from(games)
+          .all()
+          .map((g) => plainWords(g.title)),
+      );
       return page(
         shippedLibrary.map((g) => ({
           ...g,
           plays: mechanismById(g.mechanism)!.title,
           onShelf: owned.has(plainWords(g.title)),
-          variants: g.variants.map((v) => ({ ...v, materials: mechanismById(g.mechanism)!.materials({ ...mechanismById(g.mechanism)!.defaults, ...v.parameters }, usualSeats(v.players)), profile: shippedProfile(g.id, v.id) ?? null })),
+          variants: g.variants.map((v) => ({
+            ...v,
+            materials: mechanismById(g.mechanism)!.materials(
+              { ...mechanismById(g.mechanism)!.defaults, ...v.parameters },
+              usualSeats(v.players),
+            ),
+            profile: shippedProfile(g.id, v.id) ?? null,
+          })),
         })),
         query,
       );
     },
   },
-  { method: 'POST', path: '/library/{id}/take', summary: 'Put a shipped game with all its versions on the shelf', status: 201, response: obj({ id: str, change: str }), handle: ({ db, params, now }) => takeFromLibrary(db, params['id']!, now) },
+  {
+    method: 'POST',
+    path: '/library/{id}/take',
+    summary: 'Put a shipped game with all its versions on the shelf',
+    status: 201,
+    response: obj({ id: str, change: str }),
+    handle: ({ db, params, now }) => takeFromLibrary(db, params['id']!, now),
+  },
 ];
 
 /** One game and its versions in one transaction, undone as one. */
@@ -37,14 +57,48 @@ export function takeFromLibrary(db: Db, id: string, now: string): { id: string; 
   const game = shippedLibrary.find((g) => g.id === id);
   if (!game) throw notFound('library game', id);
   return db.transaction((tx) => {
-    if (tx.select().from(games).all().some((g) => plainWords(g.title) === plainWords(game.title))) throw refuse('duplicate', `${game.title} is on the shelf already.`, 'id');
+    if (
+      tx
+        .select()
+        .from(games)
+        .all()
+        .some((g) => plainWords(g.title) === plainWords(game.title))
+    )
+      throw refuse('duplicate', `${game.title} is on the shelf already.`, 'id');
     const undo: UndoStep[] = [];
-    const gameId = freeId(game.title, (x) => tx.select().from(games).all().some((g) => g.id === x));
-    insertGame(tx, gameId, game.title, { bin: game.bin, source: 'free', condition: '', notes: '', rules: [...game.rules, ...mechanismById(game.mechanism)!.words] }, now);
+    const gameId = freeId(game.title, (x) =>
+      tx
+        .select()
+        .from(games)
+        .all()
+        .some((g) => g.id === x),
+    );
+    insertGame(
+      tx,
+      gameId,
+      game.title,
+      { bin: game.bin, source: 'free', condition: '', notes: '', rules: [...game.rules, ...mechanismById(game.mechanism)!.words] },
+      now,
+    );
     undo.unshift({ table: 'games', delete: { id: gameId } });
     for (const v of game.variants) {
-      const variantId = freeId(`${game.title} ${v.title}`, (x) => tx.select().from(variants).all().some((row) => row.id === x));
-      insertVariant(tx, variantId, gameId, { title: v.title, mechanism: game.mechanism, parameters: { ...v.parameters }, ages: [v.ages[0], v.ages[1]], players: v.players, minutes: v.minutes, preparationMinutes: v.preparationMinutes, helper: v.helper });
+      const variantId = freeId(`${game.title} ${v.title}`, (x) =>
+        tx
+          .select()
+          .from(variants)
+          .all()
+          .some((row) => row.id === x),
+      );
+      insertVariant(tx, variantId, gameId, {
+        title: v.title,
+        mechanism: game.mechanism,
+        parameters: { ...v.parameters },
+        ages: [v.ages[0], v.ages[1]],
+        players: v.players,
+        minutes: v.minutes,
+        preparationMinutes: v.preparationMinutes,
+        helper: v.helper,
+      });
       undo.unshift({ table: 'variants', delete: { id: variantId } });
     }
     return { id: gameId, change: recordChange(tx, `took ${game.title} from the library`, undo) };

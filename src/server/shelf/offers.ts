@@ -12,8 +12,20 @@ import type { VariantRow } from './shelfStore';
 /** Every variant in use, with what it practises; profiles not known yet are worked out first. */
 export async function offersOf(db: Db): Promise<Offer[]> {
   const graph = graphInUse();
-  const inUse = new Map(db.select().from(games).where(isNull(games.retiredAt)).all().map((g) => [g.id, g]));
-  const rows = db.select().from(variants).where(isNull(variants.retiredAt)).all().filter((v) => inUse.has(v.gameId));
+  const inUse = new Map(
+    db
+      .select()
+      .from(games)
+      .where(isNull(games.retiredAt))
+      .all()
+      .map((g) => [g.id, g]),
+  );
+  const rows = db
+    .select()
+    .from(variants)
+    .where(isNull(variants.retiredAt))
+    .all()
+    .filter((v) => inUse.has(v.gameId));
   const materials = db.select().from(variantMaterials).all();
   const mixOf = mixClasses(rows);
   return Promise.all(
@@ -67,11 +79,20 @@ function canMix(x: VariantRow, y: VariantRow): boolean {
   if (!x.mechanism || !y.mechanism) return !x.mechanism && !y.mechanism;
   if (x.mechanism !== y.mechanism) return false;
   const mechanism = mechanismById(x.mechanism) as Mechanism;
-  const seat = (v: VariantRow) => ({ parameters: { ...mechanism.defaults, ...v.parameters }, policy: 'typical' as const, errorRate: DEFAULT_ERROR_RATE, headStart: 0 });
+  const seat = (v: VariantRow) => ({
+    parameters: { ...mechanism.defaults, ...v.parameters },
+    policy: 'typical' as const,
+    errorRate: DEFAULT_ERROR_RATE,
+    headStart: 0,
+  });
   return mechanism.checkTable?.([seat(x), seat(y)]) == null;
 }
 
 export function stockOf(db: Db): { stock: Map<string, number>; plentiful: Set<string>; titles: Map<string, string> } {
   const all = db.select().from(kinds).all();
-  return { stock: new Map(all.map((k) => [k.id, k.plentiful ? 9999 : k.quantity])), plentiful: new Set(all.filter((k) => k.plentiful).map((k) => k.id)), titles: new Map(all.map((k) => [k.id, k.title])) };
+  return {
+    stock: new Map(all.map((k) => [k.id, k.plentiful ? 9999 : k.quantity])),
+    plentiful: new Set(all.filter((k) => k.plentiful).map((k) => k.id)),
+    titles: new Map(all.map((k) => [k.id, k.title])),
+  };
 }

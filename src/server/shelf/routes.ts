@@ -31,7 +31,16 @@ function breadths(): Float64Array {
   return breadth.values;
 }
 
-const importResponse = obj({ committed: bool, rows: arr(any), problems: arr(obj({ code: str, message: str }, ['code', 'message'])), remarks: arr(obj({ row: int, message: str })), proposedKinds: arr(any) }, ['committed', 'problems', 'remarks']);
+const importResponse = obj(
+  {
+    committed: bool,
+    rows: arr(any),
+    problems: arr(obj({ code: str, message: str }, ['code', 'message'])),
+    remarks: arr(obj({ row: int, message: str })),
+    proposedKinds: arr(any),
+  },
+  ['committed', 'problems', 'remarks'],
+);
 
 export const shelfRoutes: readonly Route[] = [
   {
@@ -40,28 +49,157 @@ export const shelfRoutes: readonly Route[] = [
     summary: 'Rule families that can be played by the machine',
     query: pageQuery,
     response: list(obj({ id: str, family: str, parametersSchema: obj({}), policies: arr(str), example: obj({}) })),
-    handle: ({ query }) => page(mechanisms.map((m) => ({ id: m.id, family: m.id, title: m.title, words: m.words, earlyEnding: m.earlyEnding, told: m.told, parametersSchema: m.parametersSchema, policies, example: m.defaults, seats: m.seats })), query),
+    handle: ({ query }) =>
+      page(
+        mechanisms.map((m) => ({
+          id: m.id,
+          family: m.id,
+          title: m.title,
+          words: m.words,
+          earlyEnding: m.earlyEnding,
+          told: m.told,
+          parametersSchema: m.parametersSchema,
+          policies,
+          example: m.defaults,
+          seats: m.seats,
+        })),
+        query,
+      ),
   },
   {
     method: 'GET',
     path: '/skills',
     summary: 'Skills with their prerequisites, codes and item predicates',
     query: pageQuery,
-    response: list(obj({ id: str, title: str, strand: str, wantedAt: obj({}), prerequisites: arr(obj({ id: str, sort: str })), codes: arr(str), predicate: nullable(obj({})) })),
+    response: list(
+      obj({
+        id: str,
+        title: str,
+        strand: str,
+        wantedAt: obj({}),
+        prerequisites: arr(obj({ id: str, sort: str })),
+        codes: arr(str),
+        predicate: nullable(obj({})),
+      }),
+    ),
     handle: ({ query }) => ({ ...page(graphInUse().skills, query), strands: graphInUse().strands }),
   },
-  { method: 'GET', path: '/games', summary: 'Games on the shelf', query: { ...pageQuery, retired: { enum: ['true', 'false'] } }, response: list(gameResponse), handle: ({ db, query }) => page(wireGames(db, db.select().from(games).all().filter((g) => query['retired'] === 'true' || g.retiredAt === null)), query) },
-  { method: 'POST', path: '/games', summary: 'Put a game on the shelf', body: closed(gameFields, ['title']), status: 201, response: changed, handle: ({ db, body, now }) => createGame(db, body, now) },
-  { method: 'GET', path: '/games/{id}', summary: 'One game with its variants', response: gameResponse, handle: ({ db, params }) => wireGames(db, [gameById(db, params['id']!)])[0] },
-  { method: 'PATCH', path: '/games/{id}', summary: 'Change a game', body: closed({ ...gameFields, version: int }, ['version']), response: changed, handle: ({ db, params, body: { version, ...input } }) => updateGame(db, params['id']!, input, version) },
-  { method: 'POST', path: '/games/{id}/retire', summary: 'Put a game away without losing it', response: changed, handle: ({ db, params, now }) => setRetired(db, 'game', params['id']!, true, now) },
-  { method: 'POST', path: '/games/{id}/restore', summary: 'Bring a game back', response: changed, handle: ({ db, params, now }) => setRetired(db, 'game', params['id']!, false, now) },
-  { method: 'GET', path: '/variants', summary: 'Variants in use', query: { ...pageQuery, game: str, retired: { enum: ['true', 'false'] } }, response: list(variantResponse), handle: ({ db, query }) => page(wireVariants(db, db.select().from(variants).all().filter((v) => (query['retired'] === 'true' || v.retiredAt === null) && (query['game'] === undefined || v.gameId === query['game']))), query) },
-  { method: 'POST', path: '/variants', summary: 'Add a variant to a game', body: closed({ ...variantFields, game: str }, ['game', 'title']), status: 201, response: changed, handle: ({ db, body: { game, ...input } }) => createVariant(db, game, input) },
-  { method: 'GET', path: '/variants/{id}', summary: 'One variant', response: variantResponse, handle: ({ db, params }) => wireVariant(variantById(db, params['id']!), materialsByVariant(db)) },
-  { method: 'PATCH', path: '/variants/{id}', summary: 'Change a variant', body: closed({ ...variantFields, version: int }, ['version']), response: changed, handle: ({ db, params, body: { version, ...input } }) => updateVariant(db, params['id']!, input, version) },
-  { method: 'POST', path: '/variants/{id}/retire', summary: 'Put a variant away', response: changed, handle: ({ db, params, now }) => setRetired(db, 'variant', params['id']!, true, now) },
-  { method: 'POST', path: '/variants/{id}/restore', summary: 'Bring a variant back', response: changed, handle: ({ db, params, now }) => setRetired(db, 'variant', params['id']!, false, now) },
+  {
+    method: 'GET',
+    path: '/games',
+    summary: 'Games on the shelf',
+    query: { ...pageQuery, retired: { enum: ['true', 'false'] } },
+    response: list(gameResponse),
+    handle: ({ db, query }) =>
+      page(
+        wireGames(
+          db,
+          db
+            .select()
+            .from(games)
+            .all()
+            .filter((g) => query['retired'] === 'true' || g.retiredAt === null),
+        ),
+        query,
+      ),
+  },
+  {
+    method: 'POST',
+    path: '/games',
+    summary: 'Put a game on the shelf',
+    body: closed(gameFields, ['title']),
+    status: 201,
+    response: changed,
+    handle: ({ db, body, now }) => createGame(db, body, now),
+  },
+  {
+    method: 'GET',
+    path: '/games/{id}',
+    summary: 'One game with its variants',
+    response: gameResponse,
+    handle: ({ db, params }) => wireGames(db, [gameById(db, params['id']!)])[0],
+  },
+  {
+    method: 'PATCH',
+    path: '/games/{id}',
+    summary: 'Change a game',
+    body: closed({ ...gameFields, version: int }, ['version']),
+    response: changed,
+    handle: ({ db, params, body: { version, ...input } }) => updateGame(db, params['id']!, input, version),
+  },
+  {
+    method: 'POST',
+    path: '/games/{id}/retire',
+    summary: 'Put a game away without losing it',
+    response: changed,
+    handle: ({ db, params, now }) => setRetired(db, 'game', params['id']!, true, now),
+  },
+  {
+    method: 'POST',
+    path: '/games/{id}/restore',
+    summary: 'Bring a game back',
+    response: changed,
+    handle: ({ db, params, now }) => setRetired(db, 'game', params['id']!, false, now),
+  },
+  {
+    method: 'GET',
+    path: '/variants',
+    summary: 'Variants in use',
+    query: { ...pageQuery, game: str, retired: { enum: ['true', 'false'] } },
+    response: list(variantResponse),
+    handle: ({ db, query }) =>
+      page(
+        wireVariants(
+          db,
+          db
+            .select()
+            .from(variants)
+            .all()
+            .filter(
+              (v) => (query['retired'] === 'true' || v.retiredAt === null) && (query['game'] === undefined || v.gameId === query['game']),
+            ),
+        ),
+        query,
+      ),
+  },
+  {
+    method: 'POST',
+    path: '/variants',
+    summary: 'Add a variant to a game',
+    body: closed({ ...variantFields, game: str }, ['game', 'title']),
+    status: 201,
+    response: changed,
+    handle: ({ db, body: { game, ...input } }) => createVariant(db, game, input),
+  },
+  {
+    method: 'GET',
+    path: '/variants/{id}',
+    summary: 'One variant',
+    response: variantResponse,
+    handle: ({ db, params }) => wireVariant(variantById(db, params['id']!), materialsByVariant(db)),
+  },
+  {
+    method: 'PATCH',
+    path: '/variants/{id}',
+    summary: 'Change a variant',
+    body: closed({ ...variantFields, version: int }, ['version']),
+    response: changed,
+    handle: ({ db, params, body: { version, ...input } }) => updateVariant(db, params['id']!, input, version),
+  },
+  {
+    method: 'POST',
+    path: '/variants/{id}/retire',
+    summary: 'Put a variant away',
+    response: changed,
+    handle: ({ db, params, now }) => setRetired(db, 'variant', params['id']!, true, now),
+  },
+  {
+    method: 'POST',
+    path: '/variants/{id}/restore',
+    summary: 'Bring a variant back',
+    response: changed,
+    handle: ({ db, params, now }) => setRetired(db, 'variant', params['id']!, false, now),
+  },
   {
     method: 'POST',
     path: '/skills/{id}/help',
@@ -82,7 +220,14 @@ export const shelfRoutes: readonly Route[] = [
     path: '/variants/{id}/profile',
     summary: 'What a variant practises at a table of so many',
     query: { seats: { type: 'integer', minimum: 1, maximum: 12 }, minutes: { type: 'number', minimum: 1, maximum: 240 } },
-    response: obj({ seats: int, games: int, source: str, doses: arr(obj({ skill: str, perTenMinutes: num, standardError: nullable(num) })), minutes: obj({}), waitingShare: nullable(num) }),
+    response: obj({
+      seats: int,
+      games: int,
+      source: str,
+      doses: arr(obj({ skill: str, perTenMinutes: num, standardError: nullable(num) })),
+      minutes: obj({}),
+      waitingShare: nullable(num),
+    }),
     handle: ({ db, params, query }) => {
       const v = variantById(db, params['id']!);
       return profileOf(db, v, Number(query['seats'] ?? usualSeats(v)), Number(query['minutes'] ?? 15));
@@ -99,13 +244,91 @@ export const shelfRoutes: readonly Route[] = [
       const breadth = breadths();
       const telling = (d: { skill: string; perTenMinutes: number }): number => d.perTenMinutes / Math.sqrt(breadth[indexOf.get(d.skill)!]!);
       const offers = await offersOf(db);
-      return page(offers.map((o) => ({ variant: o.variant, game: o.game, source: o.source, minutes: o.minutes, doses: Array.from(o.doses, (d, k) => ({ skill: skills[k]!.id, perTenMinutes: Math.round(d * 10) / 10 })).filter((d) => d.perTenMinutes > 0).sort((x, y) => telling(y) - telling(x)) })), query);
+      return page(
+        offers.map((o) => ({
+          variant: o.variant,
+          game: o.game,
+          source: o.source,
+          minutes: o.minutes,
+          doses: Array.from(o.doses, (d, k) => ({ skill: skills[k]!.id, perTenMinutes: Math.round(d * 10) / 10 }))
+            .filter((d) => d.perTenMinutes > 0)
+            .sort((x, y) => telling(y) - telling(x)),
+        })),
+        query,
+      );
     },
   },
-  { method: 'GET', path: '/bins', summary: 'Where things live', query: pageQuery, response: list(obj({ id: str, title: str, position: int })), handle: ({ db, query }) => page(db.select().from(bins).all().sort((x, y) => x.position - y.position), query) },
-  { method: 'GET', path: '/kinds', summary: 'Sorts of material and how many there are', query: pageQuery, response: list(obj({ id: str, title: str, quantity: int, plentiful: bool, smallParts: bool })), handle: ({ db, query }) => page(db.select().from(kinds).all().sort((x, y) => (x.title < y.title ? -1 : 1)), query) },
-  { method: 'PUT', path: '/kinds/{id}/stock', summary: 'Say how many of a material there are', body: closed({ quantity: { type: 'integer', minimum: 0, maximum: 100000 } }, ['quantity']), response: changed, handle: ({ db, params, body }) => setStock(db, params['id']!, body.quantity) },
-  { method: 'POST', path: '/imports/shelf', summary: 'Preview or bring in a catalogue CSV, all or nothing', body: bytesBody, response: importResponse, handle: ({ db, body, now }) => importShelf(db, bytesOf(body), body.commit === true, now) },
-  { method: 'GET', path: '/changes', summary: 'Edits that can be undone, newest first', query: pageQuery, response: list(obj({ id: str, at: str, what: str, undone: bool })), handle: ({ db, query }) => page(db.select().from(changes).all().sort((x, y) => (x.at < y.at ? 1 : -1)).map((c) => ({ id: c.id, at: c.at, what: c.what, undone: c.undoneAt !== null })), query) },
-  { method: 'POST', path: '/undo', summary: 'Undo the latest edit, or a named one', body: closed({ change: str }), response: obj({ undone: str, what: str }), handle: ({ db, body, now }) => undoChange(db, body.change ?? null, now) },
+  {
+    method: 'GET',
+    path: '/bins',
+    summary: 'Where things live',
+    query: pageQuery,
+    response: list(obj({ id: str, title: str, position: int })),
+    handle: ({ db, query }) =>
+      page(
+        db
+          .select()
+          .from(bins)
+          .all()
+          .sort((x, y) => x.position - y.position),
+        query,
+      ),
+  },
+  {
+    method: 'GET',
+    path: '/kinds',
+    summary: 'Sorts of material and how many there are',
+    query: pageQuery,
+    response: list(obj({ id: str, title: str, quantity: int, plentiful: bool, smallParts: bool })),
+    handle: ({ db, query }) =>
+      page(
+        db
+          .select()
+          .from(kinds)
+          .all()
+          .sort((x, y) => (x.title < y.title ? -1 : 1)),
+        query,
+      ),
+  },
+  {
+    method: 'PUT',
+    path: '/kinds/{id}/stock',
+    summary: 'Say how many of a material there are',
+    body: closed({ quantity: { type: 'integer', minimum: 0, maximum: 100000 } }, ['quantity']),
+    response: changed,
+    handle: ({ db, params, body }) => setStock(db, params['id']!, body.quantity),
+  },
+  {
+    method: 'POST',
+    path: '/imports/shelf',
+    summary: 'Preview or bring in a catalogue CSV, all or nothing',
+    body: bytesBody,
+    response: importResponse,
+    handle: ({ db, body, now }) => importShelf(db, bytesOf(body), body.commit === true, now),
+  },
+  {
+    method: 'GET',
+    path: '/changes',
+    summary: 'Edits that can be undone, newest first',
+    query: pageQuery,
+    response: list(obj({ id: str, at: str, what: str, undone: bool })),
+    handle: ({ db, query }) =>
+      page(
+        db
+          .select()
+          .from(changes)
+          .all()
+          .sort((x, y) => (x.at < y.at ? 1 : -1))
+          .map((c) => ({ id: c.id, at: c.at, what: c.what, undone: c.undoneAt !== null })),
+        query,
+      ),
+  },
+  {
+    method: 'POST',
+    path: '/undo',
+    summary: 'Undo the latest edit, or a named one',
+    body: closed({ change: str }),
+    response: obj({ undone: str, what: str }),
+    handle: ({ db, body, now }) => undoChange(db, body.change ?? null, now),
+  },
 ];

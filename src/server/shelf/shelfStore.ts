@@ -42,10 +42,16 @@ export function freeId(base: string, taken: (id: string) => boolean): string {
 }
 
 export function binFor(tx: Tx | Db, title: string): string {
-  const found = tx.select().from(bins).all().find((b) => b.title.toLowerCase() === title.toLowerCase() || b.id === title);
+  const found = tx
+    .select()
+    .from(bins)
+    .all()
+    .find((b) => b.title.toLowerCase() === title.toLowerCase() || b.id === title);
   if (found) return found.id;
   const id = freeId(title, (x) => tx.select().from(bins).where(eq(bins.id, x)).get() !== undefined);
-  tx.insert(bins).values({ id, title, position: tx.select().from(bins).all().length + 1 }).run();
+  tx.insert(bins)
+    .values({ id, title, position: tx.select().from(bins).all().length + 1 })
+    .run();
   return id;
 }
 
@@ -62,7 +68,11 @@ export function variantById(db: Db | Tx, id: string): VariantRow {
 }
 
 export function materialsOf(db: Db | Tx, variantId: string): { kind: string; quantity: number }[] {
-  return db.select({ kind: variantMaterials.kindId, quantity: variantMaterials.quantity }).from(variantMaterials).where(eq(variantMaterials.variantId, variantId)).all();
+  return db
+    .select({ kind: variantMaterials.kindId, quantity: variantMaterials.quantity })
+    .from(variantMaterials)
+    .where(eq(variantMaterials.variantId, variantId))
+    .all();
 }
 
 export function createGame(db: Db, input: GameInput, now: string): { id: string; change: string } {
@@ -76,14 +86,27 @@ export function createGame(db: Db, input: GameInput, now: string): { id: string;
 
 export function insertGame(tx: Tx, id: string, title: string, input: GameInput, now: string): void {
   tx.insert(games)
-    .values({ id, title, binId: binFor(tx, input.bin ?? 'Unsorted'), source: input.source ?? 'made', condition: input.condition ?? '', notes: input.notes ?? '', rules: input.rules ?? [], createdAt: now })
+    .values({
+      id,
+      title,
+      binId: binFor(tx, input.bin ?? 'Unsorted'),
+      source: input.source ?? 'made',
+      condition: input.condition ?? '',
+      notes: input.notes ?? '',
+      rules: input.rules ?? [],
+      createdAt: now,
+    })
     .run();
 }
 
 function titleOf(tx: Tx, asked: string | undefined, own: string | null): string {
   const title = asked?.trim().replace(/\s+/g, ' ') ?? '';
   if (title === '') throw refuse('malformed', 'The game needs a name.', 'title');
-  const other = tx.select().from(games).all().find((g) => g.title.toLowerCase() === title.toLowerCase() && g.id !== own);
+  const other = tx
+    .select()
+    .from(games)
+    .all()
+    .find((g) => g.title.toLowerCase() === title.toLowerCase() && g.id !== own);
   if (other) throw refuse('duplicate', `"${other.title}" is on the shelf already.`, 'title', { id: other.id });
   return title;
 }
@@ -108,7 +131,12 @@ export function updateGame(db: Db, id: string, input: GameInput, version: number
 }
 
 export function sameVersion(current: { version: number }, seen: number): void {
-  if (current.version !== seen) throw new ProblemError({ code: 'conflict', message: 'Somebody changed this in the meantime. Look at both and save again.', detail: { yours: seen, current } });
+  if (current.version !== seen)
+    throw new ProblemError({
+      code: 'conflict',
+      message: 'Somebody changed this in the meantime. Look at both and save again.',
+      detail: { yours: seen, current },
+    });
 }
 
 /** Puts a game (or variant) away without losing anything, or brings it back. */
@@ -117,12 +145,24 @@ export function setRetired(db: Db, what: 'game' | 'variant', id: string, retired
     const retiredAt = retired ? now : null;
     if (what === 'game') {
       const before = gameById(tx, id);
-      tx.update(games).set({ retiredAt, version: before.version + 1 }).where(eq(games.id, id)).run();
-      return { id, change: recordChange(tx, `${retired ? 'Put away' : 'Brought back'} ${before.title}`, [{ table: 'games', put: before }]) };
+      tx.update(games)
+        .set({ retiredAt, version: before.version + 1 })
+        .where(eq(games.id, id))
+        .run();
+      return {
+        id,
+        change: recordChange(tx, `${retired ? 'Put away' : 'Brought back'} ${before.title}`, [{ table: 'games', put: before }]),
+      };
     }
     const before = variantById(tx, id);
-    tx.update(variants).set({ retiredAt, version: before.version + 1 }).where(eq(variants.id, id)).run();
-    return { id, change: recordChange(tx, `${retired ? 'Put away' : 'Brought back'} ${before.title}`, [{ table: 'variants', put: before }]) };
+    tx.update(variants)
+      .set({ retiredAt, version: before.version + 1 })
+      .where(eq(variants.id, id))
+      .run();
+    return {
+      id,
+      change: recordChange(tx, `${retired ? 'Put away' : 'Brought back'} ${before.title}`, [{ table: 'variants', put: before }]),
+    };
   });
 }
 
@@ -131,7 +171,12 @@ export function createVariant(db: Db, gameId: string, input: VariantInput): { id
     const game = gameById(tx, gameId);
     const title = input.title?.trim() ?? '';
     if (title === '') throw refuse('malformed', 'The version needs a name.', 'title');
-    const twin = tx.select().from(variants).where(eq(variants.gameId, gameId)).all().find((v) => v.title.toLowerCase() === title.toLowerCase());
+    const twin = tx
+      .select()
+      .from(variants)
+      .where(eq(variants.gameId, gameId))
+      .all()
+      .find((v) => v.title.toLowerCase() === title.toLowerCase());
     if (twin) throw refuse('duplicate', `${game.title} has a version "${twin.title}" already.`, 'title');
     const id = freeId(`${game.title} ${title}`, (x) => tx.select().from(variants).where(eq(variants.id, x)).get() !== undefined);
     insertVariant(tx, id, gameId, { ...input, title });
@@ -168,8 +213,10 @@ export function insertVariant(tx: Tx, id: string, gameId: string, input: Variant
 function putMaterials(tx: Tx, variantId: string, materials: readonly { kind: string; quantity: number }[]): void {
   tx.delete(variantMaterials).where(eq(variantMaterials.variantId, variantId)).run();
   for (const [i, { kind, quantity }] of materials.entries()) {
-    if (!tx.select().from(kinds).where(eq(kinds.id, kind)).get()) throw refuse('unknown-kind', `There is no material "${kind}".`, `materials.${i}.kind`);
-    if (!Number.isInteger(quantity) || quantity < 1) throw refuse('bad-quantity', `${quantity} cannot be counted out.`, `materials.${i}.quantity`);
+    if (!tx.select().from(kinds).where(eq(kinds.id, kind)).get())
+      throw refuse('unknown-kind', `There is no material "${kind}".`, `materials.${i}.kind`);
+    if (!Number.isInteger(quantity) || quantity < 1)
+      throw refuse('bad-quantity', `${quantity} cannot be counted out.`, `materials.${i}.quantity`);
     tx.insert(variantMaterials).values({ variantId, kindId: kind, quantity }).run();
   }
 }
@@ -178,14 +225,17 @@ function checkVariant(mechanism: string | null, input: VariantInput): void {
   if (mechanism !== null) {
     const checked = checkParameters(mechanism, input.parameters ?? {});
     if (!checked.ok) throw new ProblemError(checked.problem);
-  } else if (Object.keys(input.parameters ?? {}).length > 0) throw refuse('malformed', 'Parameters need a mechanism beside them.', 'parameters');
+  } else if (Object.keys(input.parameters ?? {}).length > 0)
+    throw refuse('malformed', 'Parameters need a mechanism beside them.', 'parameters');
   const p = input.players;
   if (p && (p.min < 1 || p.max > 30)) throw refuse('out-of-range', 'Players lie between 1 and 30.', 'players');
   if (p && p.max < p.min) throw refuse('out-of-range', `At most ${p.max} players is fewer than at least ${p.min}.`, 'players.max');
   if (input.ages && input.ages[0] > input.ages[1]) throw refuse('out-of-range', 'The ages run backwards.', 'ages');
-  if (input.minutes !== undefined && !(input.minutes > 0 && input.minutes <= 240)) throw refuse('out-of-range', 'Minutes lie between 1 and 240.', 'minutes');
+  if (input.minutes !== undefined && !(input.minutes > 0 && input.minutes <= 240))
+    throw refuse('out-of-range', 'Minutes lie between 1 and 240.', 'minutes');
   const graph = graphInUse();
-  for (const [i, d] of (input.declared ?? []).entries()) if (!graph.indexOf.has(d.skill)) throw refuse('unknown-skill', `There is no skill "${d.skill}".`, `declared.${i}.skill`);
+  for (const [i, d] of (input.declared ?? []).entries())
+    if (!graph.indexOf.has(d.skill)) throw refuse('unknown-skill', `There is no skill "${d.skill}".`, `declared.${i}.skill`);
 }
 
 export function updateVariant(db: Db, id: string, input: VariantInput, version: number): { id: string; version: number; change: string } {
@@ -193,9 +243,22 @@ export function updateVariant(db: Db, id: string, input: VariantInput, version: 
     const before = variantById(tx, id);
     sameVersion(before, version);
     const mechanism = input.mechanism === undefined ? before.mechanism : input.mechanism;
-    const merged = { ...input, parameters: input.parameters ?? before.parameters, players: input.players ?? { min: before.playersMin, max: before.playersMax }, ages: input.ages ?? ([before.agesMin, before.agesMax] as [number, number]) };
+    const merged = {
+      ...input,
+      parameters: input.parameters ?? before.parameters,
+      players: input.players ?? { min: before.playersMin, max: before.playersMax },
+      ages: input.ages ?? ([before.agesMin, before.agesMax] as [number, number]),
+    };
     checkVariant(mechanism, merged);
-    const twin = input.title === undefined ? undefined : tx.select().from(variants).where(eq(variants.gameId, before.gameId)).all().find((v) => v.id !== id && v.title.toLowerCase() === input.title!.trim().toLowerCase());
+    const twin =
+      input.title === undefined
+        ? undefined
+        : tx
+            .select()
+            .from(variants)
+            .where(eq(variants.gameId, before.gameId))
+            .all()
+            .find((v) => v.id !== id && v.title.toLowerCase() === input.title!.trim().toLowerCase());
     if (twin) throw refuse('duplicate', `There is a version "${twin.title}" already.`, 'title');
     const materialsBefore = materialsOf(tx, id);
     tx.update(variants)
@@ -217,7 +280,14 @@ export function updateVariant(db: Db, id: string, input: VariantInput, version: 
       .run();
     if (input.materials) putMaterials(tx, id, input.materials);
     const undo: UndoStep[] = [{ table: 'variants', put: before }];
-    if (input.materials) undo.push({ table: 'variantMaterials', delete: { variantId: id } }, ...materialsBefore.map((m): UndoStep => ({ table: 'variantMaterials', put: { variantId: id, kindId: m.kind, quantity: m.quantity } })));
+    if (input.materials)
+      undo.push(
+        { table: 'variantMaterials', delete: { variantId: id } },
+        ...materialsBefore.map((m): UndoStep => ({
+          table: 'variantMaterials',
+          put: { variantId: id, kindId: m.kind, quantity: m.quantity },
+        })),
+      );
     return { id, version: before.version + 1, change: recordChange(tx, `Changed the version ${before.title}`, undo) };
   });
 }

@@ -12,7 +12,12 @@ export async function suitsHere(db: Db, variant: string, today: string): Promise
   if (!offer) return { items: [], total: 0 };
   const items = allLearners(db).map((l) => {
     const map = masteryOf(db, l, today);
-    const s = suitsOf(graph, offer, needsOf(l, map, today), map.map((e) => e.interval));
+    const s = suitsOf(
+      graph,
+      offer,
+      needsOf(l, map, today),
+      map.map((e) => e.interval),
+    );
     const g = s.gate;
     return {
       learner: l.id,

@@ -7,7 +7,9 @@ type Materials = ReadonlyMap<string, { kind: string; quantity: number }[]>;
 
 export function materialsByVariant(db: Db): Materials {
   const rows = db.select().from(variantMaterials).all();
-  return new Map([...groupBy(rows, (m) => m.variantId)].map(([id, list]) => [id, list.map((m) => ({ kind: m.kindId, quantity: m.quantity }))]));
+  return new Map(
+    [...groupBy(rows, (m) => m.variantId)].map(([id, list]) => [id, list.map((m) => ({ kind: m.kindId, quantity: m.quantity }))]),
+  );
 }
 
 /** A variant as the API speaks of it. */

@@ -22,7 +22,18 @@ export const benchRoutes: readonly Route[] = [
     handle: ({ body, query }) => {
       const checked = checkTable(body.mechanism, body.parameters ?? {}, body.seats ?? 2);
       if (!checked.ok) throw new ProblemError(checked.problem);
-      return answerOf(startJob({ kind: 'fairness', mechanism: body.mechanism, parameters: body.parameters ?? {}, seats: body.seats ?? 2, seed: body.seed ?? 1, games: fairnessGames }), query['wait'], (fairness) => ({ fairness }));
+      return answerOf(
+        startJob({
+          kind: 'fairness',
+          mechanism: body.mechanism,
+          parameters: body.parameters ?? {},
+          seats: body.seats ?? 2,
+          seed: body.seed ?? 1,
+          games: fairnessGames,
+        }),
+        query['wait'],
+        (fairness) => ({ fairness }),
+      );
     },
   },
   {
@@ -35,7 +46,18 @@ export const benchRoutes: readonly Route[] = [
     handle: ({ body, query }) => {
       const checked = checkTable(body.mechanism, body.parameters ?? {}, body.seats ?? 2);
       if (!checked.ok) throw new ProblemError(checked.problem);
-      return answerOf(startJob({ kind: 'changes', mechanism: body.mechanism, parameters: body.parameters ?? {}, seats: body.seats ?? 2, wish: body.wish, seed: body.seed ?? 1 }), query['wait'], (changes) => ({ changes }));
+      return answerOf(
+        startJob({
+          kind: 'changes',
+          mechanism: body.mechanism,
+          parameters: body.parameters ?? {},
+          seats: body.seats ?? 2,
+          wish: body.wish,
+          seed: body.seed ?? 1,
+        }),
+        query['wait'],
+        (changes) => ({ changes }),
+      );
     },
   },
   {
@@ -43,12 +65,29 @@ export const benchRoutes: readonly Route[] = [
     path: '/stories',
     summary: 'One simulated game, told event by event',
     body: closed({ ...table, game: { type: 'integer', minimum: 0, maximum: 1_000_000 } }, ['mechanism']),
-    response: obj({ events: arr(obj({ kind: oneOf('turn', 'told', 'item'), seat: int })), winner: int, scores: arr(num), turns: int, minutes: num }),
+    response: obj({
+      events: arr(obj({ kind: oneOf('turn', 'told', 'item'), seat: int })),
+      winner: int,
+      scores: arr(num),
+      turns: int,
+      minutes: num,
+    }),
     query: waitQuery,
     handle: ({ body, query }) => {
       const checked = checkTable(body.mechanism, body.parameters ?? {}, body.seats ?? 2);
       if (!checked.ok) throw new ProblemError(checked.problem);
-      return answerOf(startJob({ kind: 'story', mechanism: body.mechanism, parameters: body.parameters ?? {}, seats: body.seats ?? 2, seed: body.seed ?? 1, game: body.game ?? 1 }), query['wait'], (story) => story);
+      return answerOf(
+        startJob({
+          kind: 'story',
+          mechanism: body.mechanism,
+          parameters: body.parameters ?? {},
+          seats: body.seats ?? 2,
+          seed: body.seed ?? 1,
+          game: body.game ?? 1,
+        }),
+        query['wait'],
+        (story) => story,
+      );
     },
   },
 ];

@@ -16,7 +16,10 @@ export async function profileOf(db: Db, variant: VariantRow, seats: number, minu
       games: 0,
       source,
       // Counts at a table are Poisson: the error of n answers is √n of them.
-      doses: variant.declared.map((d) => ({ ...d, standardError: d.counted ? Number((d.perTenMinutes / Math.sqrt(d.counted)).toPrecision(2)) : null })),
+      doses: variant.declared.map((d) => ({
+        ...d,
+        standardError: d.counted ? Number((d.perTenMinutes / Math.sqrt(d.counted)).toPrecision(2)) : null,
+      })),
       counted: variant.declared.some((d) => d.counted !== undefined),
       minutes: { '0.5': variant.minutes },
       waitingShare: null,
@@ -25,7 +28,12 @@ export async function profileOf(db: Db, variant: VariantRow, seats: number, minu
     };
   }
   const mechanism = mechanismById(variant.mechanism)!;
-  if (seats < mechanism.seats.min || seats > mechanism.seats.max) throw refuse('out-of-range', `${mechanism.title} is played by ${mechanism.seats.min} to ${mechanism.seats.max}, not ${seats}.`, 'seats');
+  if (seats < mechanism.seats.min || seats > mechanism.seats.max)
+    throw refuse(
+      'out-of-range',
+      `${mechanism.title} is played by ${mechanism.seats.min} to ${mechanism.seats.max}, not ${seats}.`,
+      'seats',
+    );
   const r = await resultOf(db, profileTask(variant, seats));
   return {
     variant: variant.id,
@@ -53,7 +61,9 @@ export async function profileOf(db: Db, variant: VariantRow, seats: number, minu
   };
 }
 
-function mergeSeats(items: readonly { op: string; a: number; b: number; result: number; unknown: string; rep: string; count: number }[]): object[] {
+function mergeSeats(
+  items: readonly { op: string; a: number; b: number; result: number; unknown: string; rep: string; count: number }[],
+): object[] {
   const merged = new Map<string, { op: string; a: number; b: number; result: number; unknown: string; rep: string; count: number }>();
   for (const { op, a, b, result, unknown, rep, count } of items) {
     const key = `${op}|${a}|${b}|${unknown}|${rep}`;

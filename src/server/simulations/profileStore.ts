@@ -22,28 +22,60 @@ export const profileSeed = 7;
 let hashed: { graph: SkillGraph; hash: string } | null = null;
 function hashOfGraph(): string {
   const graph = graphInUse();
-  if (hashed?.graph !== graph) hashed = { graph, hash: createHash('sha256').update(JSON.stringify(graph.skills.map((s) => [s.id, s.predicate]))).digest('hex').slice(0, 12) };
+  if (hashed?.graph !== graph)
+    hashed = {
+      graph,
+      hash: createHash('sha256')
+        .update(JSON.stringify(graph.skills.map((s) => [s.id, s.predicate])))
+        .digest('hex')
+        .slice(0, 12),
+    };
   return hashed.hash;
 }
 
 /** Everything that decides a result: engine, skills, variant, seats, precision, seed. */
 export function hashOf(task: SimulateTask): string {
   return createHash('sha256')
-    .update(JSON.stringify([ENGINE, hashOfGraph(), task.mechanism, sorted(task.parameters), task.seats, task.precision ?? DEFAULT_PRECISION, task.games ?? null, task.seed, ...(task.time ? [sorted(task.time)] : [])]))
+    .update(
+      JSON.stringify([
+        ENGINE,
+        hashOfGraph(),
+        task.mechanism,
+        sorted(task.parameters),
+        task.seats,
+        task.precision ?? DEFAULT_PRECISION,
+        task.games ?? null,
+        task.seed,
+        ...(task.time ? [sorted(task.time)] : []),
+      ]),
+    )
     .digest('hex');
 }
 
 const sorted = (o: object): object => Object.fromEntries(Object.entries(o).sort(([x], [y]) => (x < y ? -1 : 1)));
 
-export const profileTask = (variant: Pick<VariantRow, 'mechanism' | 'parameters'>, seats: number): SimulateTask => ({ kind: 'simulate', mechanism: variant.mechanism!, parameters: variant.parameters, seats, seed: profileSeed });
+export const profileTask = (variant: Pick<VariantRow, 'mechanism' | 'parameters'>, seats: number): SimulateTask => ({
+  kind: 'simulate',
+  mechanism: variant.mechanism!,
+  parameters: variant.parameters,
+  seats,
+  seed: profileSeed,
+});
 
 export function storedResult(db: Db, task: SimulateTask): SimulationResult | null {
-  const row = db.select().from(simulations).where(eq(simulations.hash, hashOf(task))).get();
+  const row = db
+    .select()
+    .from(simulations)
+    .where(eq(simulations.hash, hashOf(task)))
+    .get();
   return row ? (row.result as SimulationResult) : null;
 }
 
 export function storeResult(db: Db, task: SimulateTask, result: SimulationResult): void {
-  db.insert(simulations).values({ hash: hashOf(task), result, createdAt: new Date().toISOString() }).onConflictDoNothing().run();
+  db.insert(simulations)
+    .values({ hash: hashOf(task), result, createdAt: new Date().toISOString() })
+    .onConflictDoNothing()
+    .run();
 }
 
 /** Same task asked twice at once runs once. */
@@ -80,14 +112,19 @@ const summaries = new Map<string, DoseSummary>();
 const summariesKept = 5000;
 
 let shippedByTask: Map<string, ProfileSummary> | null = null;
-const nameOfTask = (mechanism: string, parameters: object, seats: unknown): string => JSON.stringify([mechanism, sorted({ ...mechanismById(mechanism)?.defaults, ...parameters }), seats]);
+const nameOfTask = (mechanism: string, parameters: object, seats: unknown): string =>
+  JSON.stringify([mechanism, sorted({ ...mechanismById(mechanism)?.defaults, ...parameters }), seats]);
 
 /** The committed profile of a version out of the library, as long as its rules are today's. */
 function shippedSummary(task: SimulateTask): ProfileSummary | undefined {
-  shippedByTask ??= new Map(shippedLibrary.flatMap((g) => g.variants.flatMap((v) => {
-    const profile = shippedProfile(g.id, v.id);
-    return profile?.engine === ENGINE ? [[nameOfTask(g.mechanism, v.parameters, profile.seats), profile] as const] : [];
-  })));
+  shippedByTask ??= new Map(
+    shippedLibrary.flatMap((g) =>
+      g.variants.flatMap((v) => {
+        const profile = shippedProfile(g.id, v.id);
+        return profile?.engine === ENGINE ? [[nameOfTask(g.mechanism, v.parameters, profile.seats), profile] as const] : [];
+      }),
+    ),
+  );
   return shippedByTask.get(nameOfTask(task.mechanism, task.parameters, task.seats));
 }
 

@@ -37,7 +37,16 @@ export const simulationRoutes: readonly Route[] = [
     body: simulationBody,
     response: simulationResponse,
     handle: async ({ db, body, query }) => {
-      const task: SimulateTask = { kind: 'simulate', mechanism: body.mechanism, parameters: body.parameters ?? {}, seats: body.seats ?? 2, seed: body.seed ?? 1, ...(body.games ? { games: body.games } : {}), ...(body.precision ? { precision: body.precision } : {}), ...(body.time ? { time: body.time } : {}) };
+      const task: SimulateTask = {
+        kind: 'simulate',
+        mechanism: body.mechanism,
+        parameters: body.parameters ?? {},
+        seats: body.seats ?? 2,
+        seed: body.seed ?? 1,
+        ...(body.games ? { games: body.games } : {}),
+        ...(body.precision ? { precision: body.precision } : {}),
+        ...(body.time ? { time: body.time } : {}),
+      };
       const pace = timeProblem({ ...DEFAULT_TIME, ...task.time });
       if (pace) throw new ProblemError(pace);
       const checked = checkTable(task.mechanism, task.parameters, task.seats);
@@ -54,10 +63,22 @@ export const simulationRoutes: readonly Route[] = [
     response: jobResponse,
     handle: ({ params }) => wireJob(jobById(params['id']!) ?? null, params['id']!),
   },
-  { method: 'DELETE', path: '/jobs/{id}', summary: 'Stop long work', response: jobResponse, handle: ({ params }) => wireJob(cancelJob(params['id']!) ?? null, params['id']!) },
+  {
+    method: 'DELETE',
+    path: '/jobs/{id}',
+    summary: 'Stop long work',
+    response: jobResponse,
+    handle: ({ params }) => wireJob(cancelJob(params['id']!) ?? null, params['id']!),
+  },
 ];
 
 function wireJob(job: Job | null, id: string): object {
   if (!job) throw notFound('job', id);
-  return { id: job.id, status: job.status, progress: job.progress, ...(job.status === 'done' ? { result: job.result } : {}), ...(job.problem ? { problem: job.problem } : {}) };
+  return {
+    id: job.id,
+    status: job.status,
+    progress: job.progress,
+    ...(job.status === 'done' ? { result: job.result } : {}),
+    ...(job.problem ? { problem: job.problem } : {}),
+  };
 }

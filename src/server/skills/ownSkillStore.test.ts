@@ -13,7 +13,15 @@ let place: Workspace;
 beforeEach(() => (place = new Workspace()));
 afterEach(() => place.remove());
 
-const sumsToNine: SkillInput = { title: 'Sums to nine', looksLike: 'Knows what goes with six.', strand: 'add', nature: 'by-heart', wantedAt: { us: 6.9, england: 6 }, prerequisites: [{ id: 'add-in-5', sort: 'idea' }], predicate: { op: 'add', result: [9, 9] } };
+const sumsToNine: SkillInput = {
+  title: 'Sums to nine',
+  looksLike: 'Knows what goes with six.',
+  strand: 'add',
+  nature: 'by-heart',
+  wantedAt: { us: 6.9, england: 6 },
+  prerequisites: [{ id: 'add-in-5', sort: 'idea' }],
+  predicate: { op: 'add', result: [9, 9] },
+};
 const inUse = (id: string) => graphInUse().skills[graphInUse().indexOf.get(id) ?? -1];
 const back = (change: string) => undoChange(place.db, change, now);
 
@@ -44,7 +52,10 @@ describe('a skill of the owner’s', () => {
     const { change } = removeSkill(place.db, id);
     expect(inUse(id)).toBeUndefined();
     back(change);
-    expect(inUse(id)!.prerequisites).toEqual([{ id: 'add-in-5', sort: 'idea' }, { id: 'pairs-of-10', sort: 'heart' }]);
+    expect(inUse(id)!.prerequisites).toEqual([
+      { id: 'add-in-5', sort: 'idea' },
+      { id: 'pairs-of-10', sort: 'heart' },
+    ]);
   });
   it('stays while another needs it', () => {
     const { id } = addSkill(place.db, sumsToNine, now);
@@ -59,7 +70,10 @@ describe('a skill of the owner’s', () => {
     const { id } = addSkill(place.db, sumsToNine, now);
     const { change } = removeSkill(place.db, id);
     addSkill(place.db, { ...sumsToNine, looksLike: 'Made anew.' }, '2026-11-25T11:00:00.000Z');
-    expect(problemOf(() => back(change))).toMatchObject({ code: 'conflict', message: expect.stringContaining('stands in its place') as unknown });
+    expect(problemOf(() => back(change))).toMatchObject({
+      code: 'conflict',
+      message: expect.stringContaining('stands in its place') as unknown,
+    });
     expect(inUse(id)!.looksLike).toBe('Made anew.');
   });
   it('stays while something is noted about it', () => {

@@ -29,7 +29,9 @@ const mostWords = 14;
 export function addSkill(db: Db, input: SkillInput, now: string): { id: string; change: string } {
   return changing(db, (tx) => {
     const id = freeId(input.title, (x) => graphInUse().indexOf.has(x));
-    tx.insert(ownSkills).values({ id, skill: skillOf(id, input), createdAt: now }).run();
+    tx.insert(ownSkills)
+      .values({ id, skill: skillOf(id, input), createdAt: now })
+      .run();
     return { id, change: recordChange(tx, `Added the skill ${input.title.trim()}`, [{ table: 'ownSkills', delete: { id } }]) };
   });
 }
@@ -38,8 +40,15 @@ export function changeSkill(db: Db, id: string, input: SkillInput, version: numb
   return changing(db, (tx) => {
     const row = ownById(tx, id);
     sameVersion(row, version);
-    tx.update(ownSkills).set({ skill: skillOf(id, input), version: version + 1 }).where(eq(ownSkills.id, id)).run();
-    return { id, version: version + 1, change: recordChange(tx, `Changed the skill ${row.skill.title}`, [{ table: 'ownSkills', put: row }]) };
+    tx.update(ownSkills)
+      .set({ skill: skillOf(id, input), version: version + 1 })
+      .where(eq(ownSkills.id, id))
+      .run();
+    return {
+      id,
+      version: version + 1,
+      change: recordChange(tx, `Changed the skill ${row.skill.title}`, [{ table: 'ownSkills', put: row }]),
+    };
   });
 }
 
@@ -48,17 +57,25 @@ export function removeSkill(db: Db, id: string): { ok: true; change: string } {
   return changing(db, (tx) => {
     const row = ownById(tx, id);
     const noted = tx.select().from(evidence).where(eq(evidence.skill, id)).all().length;
-    if (noted > 0) throw refuse('conflict', `Something was noted about this skill ${noted === 1 ? 'once' : `${noted} times`}, so it stays.`, 'id');
+    if (noted > 0)
+      throw refuse('conflict', `Something was noted about this skill ${noted === 1 ? 'once' : `${noted} times`}, so it stays.`, 'id');
     const edges = tx.select().from(ownEdges).where(eq(ownEdges.skill, id)).all();
     tx.delete(ownSkills).where(eq(ownSkills.id, id)).run();
     tx.delete(ownEdges).where(eq(ownEdges.skill, id)).run();
-    return { ok: true as const, change: recordChange(tx, `Took away the skill ${row.skill.title}`, [{ table: 'ownSkills', put: row }, ...edges.map((put) => ({ table: 'ownEdges' as const, put }))]) };
+    return {
+      ok: true as const,
+      change: recordChange(tx, `Took away the skill ${row.skill.title}`, [
+        { table: 'ownSkills', put: row },
+        ...edges.map((put) => ({ table: 'ownEdges' as const, put })),
+      ]),
+    };
   });
 }
 
 export function addEdge(db: Db, skill: string, needs: string, sort: PrerequisiteSort, now: string): { ok: true; change: string } {
   return changing(db, (tx) => {
-    if (graphInUse().skills[graphInUse().indexOf.get(skill) ?? -1]?.prerequisites.some((p) => p.id === needs)) throw refuse('duplicate', `"${skill}" needs "${needs}" already.`, 'needs');
+    if (graphInUse().skills[graphInUse().indexOf.get(skill) ?? -1]?.prerequisites.some((p) => p.id === needs))
+      throw refuse('duplicate', `"${skill}" needs "${needs}" already.`, 'needs');
     tx.insert(ownEdges).values({ skill, needs, sort, createdAt: now }).run();
     return { ok: true as const, change: recordChange(tx, 'Added a prerequisite', [{ table: 'ownEdges', delete: { skill, needs } }]) };
   });
@@ -75,11 +92,21 @@ export function removeEdge(db: Db, skill: string, needs: string): { ok: true; ch
 }
 
 /** Own skills with their versions, and own prerequisites. */
-export const ownList = (db: Db): object => ({ skills: db.select().from(ownSkills).all().map((r) => ({ ...r.skill, version: r.version })), edges: ownIn(db).edges });
+export const ownList = (db: Db): object => ({
+  skills: db
+    .select()
+    .from(ownSkills)
+    .all()
+    .map((r) => ({ ...r.skill, version: r.version })),
+  edges: ownIn(db).edges,
+});
 
 function ownById(tx: Tx, id: string): typeof ownSkills.$inferSelect {
   const row = tx.select().from(ownSkills).where(eq(ownSkills.id, id)).get();
-  if (!row) throw shippedGraph().indexOf.has(id) ? refuse('forbidden', 'A shipped skill cannot be changed; add one of your own beside it.', 'id') : notFound('own skill', id);
+  if (!row)
+    throw shippedGraph().indexOf.has(id)
+      ? refuse('forbidden', 'A shipped skill cannot be changed; add one of your own beside it.', 'id')
+      : notFound('own skill', id);
   return row;
 }
 
@@ -104,6 +131,21 @@ function skillOf(id: string, s: SkillInput): Skill {
   if (title === '') throw refuse('malformed', 'The skill needs a title.', 'title');
   if (!shippedGraph().strands.some((x) => x.id === s.strand)) throw refuse('unknown-value', `There is no line "${s.strand}".`, 'strand');
   if (s.predicate === null && !s.whyNoItems?.trim()) throw refuse('malformed', 'Say which items count, or why none can.', 'whyNoItems');
-  for (const key of ['us', 'england'] as const) if (!(s.wantedAt[key] >= 3 && s.wantedAt[key] <= 14)) throw refuse('out-of-range', 'The age at which it is usually wanted lies between 3 and 14.', `wantedAt.${key}`);
-  return { id, title, short: s.short?.trim() || title.slice(0, mostWords), looksLike: s.looksLike.trim(), strand: s.strand, nature: s.nature, wantedAt: s.wantedAt, prerequisites: s.prerequisites ?? [], codes: s.codes ?? [], predicate: s.predicate, ...(s.whyNoItems ? { whyNoItems: s.whyNoItems } : {}), slips: s.slips ?? [] };
+  for (const key of ['us', 'england'] as const)
+    if (!(s.wantedAt[key] >= 3 && s.wantedAt[key] <= 14))
+      throw refuse('out-of-range', 'The age at which it is usually wanted lies between 3 and 14.', `wantedAt.${key}`);
+  return {
+    id,
+    title,
+    short: s.short?.trim() || title.slice(0, mostWords),
+    looksLike: s.looksLike.trim(),
+    strand: s.strand,
+    nature: s.nature,
+    wantedAt: s.wantedAt,
+    prerequisites: s.prerequisites ?? [],
+    codes: s.codes ?? [],
+    predicate: s.predicate,
+    ...(s.whyNoItems ? { whyNoItems: s.whyNoItems } : {}),
+    slips: s.slips ?? [],
+  };
 }

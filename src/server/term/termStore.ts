@@ -26,7 +26,11 @@ export interface TermInput {
 const mostWeeks = 53;
 
 export function currentTerm(db: Db, today: string): TermRow | null {
-  const all = db.select().from(terms).all().sort((x, y) => (x.starts < y.starts ? -1 : 1));
+  const all = db
+    .select()
+    .from(terms)
+    .all()
+    .sort((x, y) => (x.starts < y.starts ? -1 : 1));
   return all.find((t) => t.starts <= today && t.ends >= today) ?? all.find((t) => t.starts > today) ?? all.at(-1) ?? null;
 }
 
@@ -37,18 +41,41 @@ export function putTerm(db: Db, input: TermInput): { id: string; meetings: numbe
   if (days > mostWeeks * 7) throw refuse('out-of-range', 'A term has at most 53 weeks.', 'ends');
   if (input.tables < 1) throw refuse('no-tables', 'There is no table to sit at. Give at least one.', 'tables');
   return db.transaction((tx) => {
-    const overlapping = tx.select().from(terms).all().find((t) => t.starts <= input.ends && t.ends >= input.starts);
+    const overlapping = tx
+      .select()
+      .from(terms)
+      .all()
+      .find((t) => t.starts <= input.ends && t.ends >= input.starts);
     const id = overlapping?.id ?? crypto.randomUUID();
     const row = { id, title: input.title, starts: input.starts, ends: input.ends };
     tx.insert(terms).values(row).onConflictDoUpdate({ target: terms.id, set: row }).run();
-    const planned = new Set(tx.select().from(plans).all().map((p) => p.date));
-    for (const m of tx.select().from(meetings).where(eq(meetings.termId, id)).all()) if (!planned.has(m.date)) tx.delete(meetings).where(eq(meetings.id, m.id)).run();
+    const planned = new Set(
+      tx
+        .select()
+        .from(plans)
+        .all()
+        .map((p) => p.date),
+    );
+    for (const m of tx.select().from(meetings).where(eq(meetings.termId, id)).all())
+      if (!planned.has(m.date)) tx.delete(meetings).where(eq(meetings.id, m.id)).run();
     let count = 0;
     for (let i = 0; i <= days; i++) {
       const at = new Date(Date.parse(input.starts) + i * 86_400_000);
       if (!input.weekdays.includes(at.getUTCDay() === 0 ? 7 : at.getUTCDay())) continue;
       const date = at.toISOString().slice(0, 10);
-      tx.insert(meetings).values({ id: crypto.randomUUID(), termId: id, date, startsAt: input.startsAt, rounds: input.rounds, minutes: input.minutes, tables: input.tables, helpers: input.helpers }).onConflictDoNothing().run();
+      tx.insert(meetings)
+        .values({
+          id: crypto.randomUUID(),
+          termId: id,
+          date,
+          startsAt: input.startsAt,
+          rounds: input.rounds,
+          minutes: input.minutes,
+          tables: input.tables,
+          helpers: input.helpers,
+        })
+        .onConflictDoNothing()
+        .run();
       count++;
     }
     if (count === 0) throw refuse('out-of-range', 'No meeting falls into this term. Tick a weekday.', 'weekdays');
@@ -57,10 +84,19 @@ export function putTerm(db: Db, input: TermInput): { id: string; meetings: numbe
 }
 
 export function meetingsOf(db: Db, termId: string): MeetingRow[] {
-  return db.select().from(meetings).where(eq(meetings.termId, termId)).all().sort((x, y) => (x.date < y.date ? -1 : 1));
+  return db
+    .select()
+    .from(meetings)
+    .where(eq(meetings.termId, termId))
+    .all()
+    .sort((x, y) => (x.date < y.date ? -1 : 1));
 }
 
-export function updateMeeting(db: Db, id: string, change: Partial<Pick<MeetingRow, 'off' | 'offBecause' | 'startsAt' | 'rounds' | 'minutes' | 'tables' | 'helpers'>>): { id: string } {
+export function updateMeeting(
+  db: Db,
+  id: string,
+  change: Partial<Pick<MeetingRow, 'off' | 'offBecause' | 'startsAt' | 'rounds' | 'minutes' | 'tables' | 'helpers'>>,
+): { id: string } {
   const row = db.select().from(meetings).where(eq(meetings.id, id)).get();
   if (!row) throw notFound('meeting', id);
   if (Object.keys(change).length === 0) return { id };
@@ -86,7 +122,18 @@ export function termView(db: Db, today: string): object {
       return {
         ...m,
         state: m.off ? 'off' : p?.playedAt ? 'played' : m.date < today ? 'missed' : 'ahead',
-        plan: p ? { id: p.id, status: p.status, objective: p.objective, bound: p.bound, forecast: p.forecast, edited: p.edited, playedAt: p.playedAt, games: [...new Set(p.rounds.flatMap((r) => r.tables.map((t) => t.game)))] } : null,
+        plan: p
+          ? {
+              id: p.id,
+              status: p.status,
+              objective: p.objective,
+              bound: p.bound,
+              forecast: p.forecast,
+              edited: p.edited,
+              playedAt: p.playedAt,
+              games: [...new Set(p.rounds.flatMap((r) => r.tables.map((t) => t.game)))],
+            }
+          : null,
       };
     }),
   };
@@ -104,7 +151,12 @@ export function presentOn(db: Db, date: string): string[] {
 }
 
 /** Plans every meeting still ahead by rolling the session model forward; plans made by hand stay. */
-export async function startTermPlan(db: Db, today: string, now: string, options: { seed: number; secondsPerMeeting: number }): Promise<Job<{ planned: number }>> {
+export async function startTermPlan(
+  db: Db,
+  today: string,
+  now: string,
+  options: { seed: number; secondsPerMeeting: number },
+): Promise<Job<{ planned: number }>> {
   const term = currentTerm(db, today);
   if (!term) throw refuse('not-found', 'There is no term yet. Say first when you meet.', 'term');
   const all = db.select().from(plans).all();
@@ -114,20 +166,42 @@ export async function startTermPlan(db: Db, today: string, now: string, options:
   });
   if (ahead.length === 0) throw refuse('out-of-range', 'Every meeting ahead is planned by hand already.', 'term');
   const learners = new Map(ahead.map((m) => [m.id, presentOn(db, m.date)]));
-  if ([...learners.values()].every((l) => l.length === 0)) throw refuse('nobody-present', 'There are no learners yet. Bring in a roster first.', 'present');
-  const input = await planningInput(db, ahead.map((m) => ({ date: m.date, present: learners.get(m.id)!, rounds: m.rounds, minutes: m.minutes, tables: m.tables, helpers: m.helpers })), today, {
-    locks: [],
-    resting: [],
-    seed: options.seed,
-    secondsPerMeeting: options.secondsPerMeeting,
-    preparationMinutes: 120,
-  });
+  if ([...learners.values()].every((l) => l.length === 0))
+    throw refuse('nobody-present', 'There are no learners yet. Bring in a roster first.', 'present');
+  const input = await planningInput(
+    db,
+    ahead.map((m) => ({
+      date: m.date,
+      present: learners.get(m.id)!,
+      rounds: m.rounds,
+      minutes: m.minutes,
+      tables: m.tables,
+      helpers: m.helpers,
+    })),
+    today,
+    {
+      locks: [],
+      resting: [],
+      seed: options.seed,
+      secondsPerMeeting: options.secondsPerMeeting,
+      preparationMinutes: 120,
+    },
+  );
   return startJob({ kind: 'plan', input }, (planned: PlannedMeeting[]) => {
     db.transaction(() => {
       planned.forEach((meeting, i) => {
         const m = ahead[i]!;
         const old = planFor(db.select().from(plans).all(), m.date);
-        const request = { date: m.date, present: learners.get(m.id)!, rounds: m.rounds, minutes: m.minutes, tables: m.tables, helpers: m.helpers, seed: options.seed + i, preparationMinutes: 120 };
+        const request = {
+          date: m.date,
+          present: learners.get(m.id)!,
+          rounds: m.rounds,
+          minutes: m.minutes,
+          tables: m.tables,
+          helpers: m.helpers,
+          seed: options.seed + i,
+          preparationMinutes: 120,
+        };
         storePlan(db, meeting, request, now, old?.forecast ? old : undefined, true);
       });
     });

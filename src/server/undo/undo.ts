@@ -3,7 +3,19 @@ import type { SQLiteTable } from 'drizzle-orm/sqlite-core';
 import { type OwnAdditions, graphWith, useOwnAdditions } from '../../contract/graphInUse';
 import type { Db, Tx } from '../db/db';
 import { ownIn } from '../db/ownIn';
-import { changes, crosswalk, expectations, frameworks, games, kinds, ownEdges, ownSkills, type UndoStep, variantMaterials, variants } from '../db/schema';
+import {
+  changes,
+  crosswalk,
+  expectations,
+  frameworks,
+  games,
+  kinds,
+  ownEdges,
+  ownSkills,
+  type UndoStep,
+  variantMaterials,
+  variants,
+} from '../db/schema';
 import { ProblemError, refuse } from '../http/problemError';
 
 /** Keeps how to take an edit back. */
@@ -59,7 +71,9 @@ function applyUndo(tx: Tx, step: UndoStep): void {
     // A part of the key deletes all that share it: a version's things, say.
     const named = key.filter((column) => step.delete[column.name] !== undefined);
     if (named.length === 0) throw new Error(`undo names no key of "${step.table}"`);
-    tx.delete(rows).where(and(...named.map((column) => eq(column, step.delete[column.name])))).run();
+    tx.delete(rows)
+      .where(and(...named.map((column) => eq(column, step.delete[column.name]))))
+      .run();
     return;
   }
   if (step.table === 'ownSkills') refuseAnother(tx, step.put as typeof ownSkills.$inferSelect);
@@ -73,5 +87,6 @@ function applyUndo(tx: Tx, step: UndoStep): void {
 /** A skill made anew under the same name is not written over. */
 function refuseAnother(tx: Tx, before: typeof ownSkills.$inferSelect): void {
   const now = tx.select().from(ownSkills).where(eq(ownSkills.id, before.id)).get();
-  if (now && now.createdAt !== before.createdAt) throw refuse('conflict', `Another skill “${now.skill.title}” stands in its place by now, so this cannot be undone.`, 'id');
+  if (now && now.createdAt !== before.createdAt)
+    throw refuse('conflict', `Another skill “${now.skill.title}” stands in its place by now, so this cannot be undone.`, 'id');
 }

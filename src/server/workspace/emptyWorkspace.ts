@@ -1,15 +1,63 @@
 import { useOwnAdditions } from '../../contract/graphInUse';
 import type { Db } from '../db/db';
-import { bins, changes, crosswalk, evidence, expectations, frameworks, games, gatherTicks, groups, idempotency, kinds, learners, meetings, memberships, ownEdges, ownSkills, plans, settings, simulations, terms, variantMaterials, variants } from '../db/schema';
+import {
+  bins,
+  changes,
+  crosswalk,
+  evidence,
+  expectations,
+  frameworks,
+  games,
+  gatherTicks,
+  groups,
+  idempotency,
+  kinds,
+  learners,
+  meetings,
+  memberships,
+  ownEdges,
+  ownSkills,
+  plans,
+  settings,
+  simulations,
+  terms,
+  variantMaterials,
+  variants,
+} from '../db/schema';
 import { seedKinds } from '../db/seedKinds';
 import { refuse } from '../http/problemError';
 
 /** Takes everything away: an empty shelf and no learners. Only with the demo or test flag. */
 export function emptyWorkspace(db: Db, confirm: string | undefined): { ok: true } {
-  if (process.env['ZEITGEBER_DEMO'] !== '1' && process.env['ZEITGEBER_TEST'] !== '1') throw refuse('forbidden', 'Emptying everything is only possible in the demo.');
+  if (process.env['ZEITGEBER_DEMO'] !== '1' && process.env['ZEITGEBER_TEST'] !== '1')
+    throw refuse('forbidden', 'Emptying everything is only possible in the demo.');
   if (confirm !== 'empty') throw refuse('malformed', 'Say confirm=empty to take everything away.', 'confirm');
   db.transaction((tx) => {
-    for (const table of [crosswalk, expectations, frameworks, ownEdges, ownSkills, gatherTicks, evidence, plans, meetings, terms, memberships, groups, learners, variantMaterials, variants, games, bins, kinds, changes, idempotency, simulations, settings]) tx.delete(table).run();
+    for (const table of [
+      crosswalk,
+      expectations,
+      frameworks,
+      ownEdges,
+      ownSkills,
+      gatherTicks,
+      evidence,
+      plans,
+      meetings,
+      terms,
+      memberships,
+      groups,
+      learners,
+      variantMaterials,
+      variants,
+      games,
+      bins,
+      kinds,
+      changes,
+      idempotency,
+      simulations,
+      settings,
+    ])
+      tx.delete(table).run();
   });
   seedKinds(db);
   useOwnAdditions({ skills: [], edges: [] });

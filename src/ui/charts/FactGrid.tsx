@@ -32,9 +32,22 @@ export function FactGrid({ cells, sign }: { cells: readonly FactCell[]; sign: st
   const stepB = lastB - firstB > 12 ? 2 : 1;
   const gap = w > 8 ? 1 : 0.4;
   return (
-    <svg viewBox={`0 0 ${width} ${height}`} className={styles.chart} role="img" aria-label={`${cells.length} different facts a ${sign} b met`}>
+    <svg
+      viewBox={`0 0 ${width} ${height}`}
+      className={styles.chart}
+      role="img"
+      aria-label={`${cells.length} different facts a ${sign} b met`}
+    >
       {cells.map((c) => (
-        <rect key={`${c.a}|${c.b}`} x={leftEdge + (c.a - firstA) * w} y={(lastB - c.b) * h} width={Math.max(0.8, w - gap)} height={Math.max(0.8, h - gap)} fill={c.crossing ? 'var(--strand-indigo)' : 'var(--strand-teal)'} fillOpacity={strength(c.count)}>
+        <rect
+          key={`${c.a}|${c.b}`}
+          x={leftEdge + (c.a - firstA) * w}
+          y={(lastB - c.b) * h}
+          width={Math.max(0.8, w - gap)}
+          height={Math.max(0.8, h - gap)}
+          fill={c.crossing ? 'var(--strand-indigo)' : 'var(--strand-teal)'}
+          fillOpacity={strength(c.count)}
+        >
           <title>{`${c.a} ${sign} ${c.b}: ${c.count} times`}</title>
         </rect>
       ))}

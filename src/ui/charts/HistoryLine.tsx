@@ -29,9 +29,19 @@ export function HistoryLine({ points, title }: { points: readonly HistoryPoint[]
     .curve(curveStepAfter)([...points]);
   const day = (p: HistoryPoint): string => p.at.slice(5, 10);
   return (
-    <svg viewBox={`0 0 ${width} ${height}`} className={styles.history} role="img" aria-label={`${title}: ${points.map((p) => `${p.at.slice(0, 10)} ${p.height.toFixed(2)}`).join(', ')}`}>
+    <svg
+      viewBox={`0 0 ${width} ${height}`}
+      className={styles.history}
+      role="img"
+      aria-label={`${title}: ${points.map((p) => `${p.at.slice(0, 10)} ${p.height.toFixed(2)}`).join(', ')}`}
+    >
       {[0, heldAt].map((v) => (
-        <path key={v} d={`M${pad.left} ${y(v)}H${width - pad.right}`} className={styles.historyAxis} strokeDasharray={v === 0 ? '' : '3 3'} />
+        <path
+          key={v}
+          d={`M${pad.left} ${y(v)}H${width - pad.right}`}
+          className={styles.historyAxis}
+          strokeDasharray={v === 0 ? '' : '3 3'}
+        />
       ))}
       <path d={path ?? ''} className={styles.historyLine} />
       {points.map((p, i) => (

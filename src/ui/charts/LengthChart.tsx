@@ -13,7 +13,9 @@ export function LengthChart({ histogram, slot }: { histogram: readonly number[];
   const games = sum(histogram);
   const last = Math.max(histogram.length, slot + 2);
   const shares = Array.from({ length: last + 1 }, (_, i) => (histogram[i] ?? 0) / games);
-  const x = scaleLinear().domain([0, last]).range([4, width - 4]);
+  const x = scaleLinear()
+    .domain([0, last])
+    .range([4, width - 4]);
   const y = scaleLinear()
     .domain([0, max(shares) ?? 1])
     .range([height - foot, top]);
@@ -25,7 +27,12 @@ export function LengthChart({ histogram, slot }: { histogram: readonly number[];
   const path = shape(shares) ?? '';
   const every = last > 60 ? 20 : last > 30 ? 10 : 5;
   return (
-    <svg viewBox={`0 0 ${width} ${height}`} className={styles.chart} role="img" aria-label={`Length of ${games} simulated games in minutes`}>
+    <svg
+      viewBox={`0 0 ${width} ${height}`}
+      className={styles.chart}
+      role="img"
+      aria-label={`Length of ${games} simulated games in minutes`}
+    >
       <clipPath id="in-slot">
         <rect x="0" y="0" width={x(slot)} height={height} />
       </clipPath>
@@ -38,7 +45,12 @@ export function LengthChart({ histogram, slot }: { histogram: readonly number[];
         </text>
       ))}
       <path d={`M${x(slot)} ${top - 6}V${height - foot}`} className={styles.slot} />
-      <text x={x(slot) + (slot > last * 0.6 ? -6 : 6)} y={top - 10} className={styles.slotText} textAnchor={slot > last * 0.6 ? 'end' : 'start'}>
+      <text
+        x={x(slot) + (slot > last * 0.6 ? -6 : 6)}
+        y={top - 10}
+        className={styles.slotText}
+        textAnchor={slot > last * 0.6 ? 'end' : 'start'}
+      >
         {slot} min round
       </text>
     </svg>

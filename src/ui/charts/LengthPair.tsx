@@ -8,11 +8,23 @@ const height = 150;
 const foot = 24;
 
 /** Lengths of two versions on one clock: dashed the first, solid the second. */
-export function LengthPair({ before, after, slot, names }: { before: readonly number[]; after: readonly number[]; slot: number; names: readonly [string, string] }) {
+export function LengthPair({
+  before,
+  after,
+  slot,
+  names,
+}: {
+  before: readonly number[];
+  after: readonly number[];
+  slot: number;
+  names: readonly [string, string];
+}) {
   const last = Math.max(before.length, after.length, slot + 2);
   const shares = (h: readonly number[]): number[] => Array.from({ length: last + 1 }, (_, i) => (h[i] ?? 0) / (sum(h) || 1));
   const [a, b] = [shares(before), shares(after)];
-  const x = scaleLinear().domain([0, last]).range([4, width - 4]);
+  const x = scaleLinear()
+    .domain([0, last])
+    .range([4, width - 4]);
   const y = scaleLinear()
     .domain([0, Math.max(...a, ...b, 0.01)])
     .range([height - foot, 14]);
@@ -22,7 +34,12 @@ export function LengthPair({ before, after, slot, names }: { before: readonly nu
     .curve(curveMonotoneX);
   const every = last > 60 ? 20 : last > 30 ? 10 : 5;
   return (
-    <svg viewBox={`0 0 ${width} ${height}`} className={styles.chart} role="img" aria-label={`Minutes a game: ${names[0]} dashed, ${names[1]} solid`}>
+    <svg
+      viewBox={`0 0 ${width} ${height}`}
+      className={styles.chart}
+      role="img"
+      aria-label={`Minutes a game: ${names[0]} dashed, ${names[1]} solid`}
+    >
       <path d={`M4 ${height - foot}H${width - 4}`} className={styles.axis} />
       <path d={`M${x(slot)} 8V${height - foot}`} className={styles.slot} />
       <path d={path(a) ?? ''} fill="none" stroke="var(--soft)" strokeWidth={2} strokeDasharray="5 3" />

@@ -17,7 +17,12 @@ export function ShareBar({ shares, label }: { shares: readonly Share[]; label: s
   const shown = shares.filter((s) => s.share > 0.0005);
   return (
     <figure className={styles.shares}>
-      <svg viewBox={`0 0 ${width} 30`} className={styles.chart} role="img" aria-label={`${label}: ${shown.map((s) => `${s.title} ${Math.round(s.share * 100)} percent`).join(', ')}`}>
+      <svg
+        viewBox={`0 0 ${width} 30`}
+        className={styles.chart}
+        role="img"
+        aria-label={`${label}: ${shown.map((s) => `${s.title} ${Math.round(s.share * 100)} percent`).join(', ')}`}
+      >
         {shown.map((s) => {
           const from = x(at);
           at += s.share;

@@ -31,7 +31,7 @@ async function estimate(q: Extract<BenchQuestion, { kind: 'estimate' }>, mine: n
   if (pace) return send({ kind: 'refused', ask: q.ask, problem: pace });
   const sim = new Simulation(table.value.mechanism, table.value.seats, shippedGraph(), { seed: q.seed, precision, time });
   let due = performance.now() + firstMs;
-  for (let over = false; !over; ) {
+  for (let over = false; !over;) {
     over = sim.advance();
     const now = performance.now();
     if (!over && now < due) continue;

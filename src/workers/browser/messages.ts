@@ -6,8 +6,24 @@ import type { SimulationResult } from '../../core/simulate/simulationResult';
 
 /** What the bench asks of its worker; a newer question replaces an older one of its kind. */
 export type BenchQuestion =
-  | { readonly kind: 'estimate'; readonly ask: number; readonly mechanism: string; readonly parameters: object; readonly seats: number | readonly SeatRequest[]; readonly seed: number; readonly time?: Partial<TimeModel> }
-  | { readonly kind: 'search'; readonly ask: number; readonly mechanism: string; readonly parameters: object; readonly seats: number; readonly wish: Wish; readonly seed: number }
+  | {
+      readonly kind: 'estimate';
+      readonly ask: number;
+      readonly mechanism: string;
+      readonly parameters: object;
+      readonly seats: number | readonly SeatRequest[];
+      readonly seed: number;
+      readonly time?: Partial<TimeModel>;
+    }
+  | {
+      readonly kind: 'search';
+      readonly ask: number;
+      readonly mechanism: string;
+      readonly parameters: object;
+      readonly seats: number;
+      readonly wish: Wish;
+      readonly seed: number;
+    }
   | { readonly kind: 'stop' };
 
 export type BenchAnswer =

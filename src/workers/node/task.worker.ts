@@ -26,7 +26,9 @@ port.on('message', ({ own, task }: ToWorker) => {
     useOwnAdditions(own);
     ownKey = key;
   }
-  run(task).catch((error: unknown) => send({ type: 'failed', problem: { code: 'worker-lost', message: error instanceof Error ? error.message : String(error) } }));
+  run(task).catch((error: unknown) =>
+    send({ type: 'failed', problem: { code: 'worker-lost', message: error instanceof Error ? error.message : String(error) } }),
+  );
 });
 
 async function run(task: Task): Promise<void> {
@@ -86,7 +88,12 @@ function gap(task: GapTask): void {
 function simulate(task: SimulateTask): void {
   const table = checkTable(task.mechanism, task.parameters, task.seats);
   if (!table.ok) return send({ type: 'failed', problem: table.problem });
-  const sim = new Simulation(table.value.mechanism, table.value.seats, graphInUse(), { seed: task.seed, ...(task.games ? { games: task.games } : {}), ...(task.precision ? { precision: task.precision } : {}), time: { ...DEFAULT_TIME, ...task.time } });
+  const sim = new Simulation(table.value.mechanism, table.value.seats, graphInUse(), {
+    seed: task.seed,
+    ...(task.games ? { games: task.games } : {}),
+    ...(task.precision ? { precision: task.precision } : {}),
+    time: { ...DEFAULT_TIME, ...task.time },
+  });
   let last = performance.now();
   while (!sim.advance()) {
     const now = performance.now();

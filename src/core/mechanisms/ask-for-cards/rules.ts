@@ -4,12 +4,42 @@ import type { AskParameters } from './parameters';
 
 /** Forms of six fractions that children meet, each row of equal value. */
 export const equalFractions: readonly (readonly (readonly [number, number])[])[] = [
-  [[1, 2], [2, 4], [3, 6], [4, 8]],
-  [[1, 3], [2, 6], [3, 9], [4, 12]],
-  [[2, 3], [4, 6], [6, 9], [8, 12]],
-  [[1, 4], [2, 8], [3, 12], [4, 16]],
-  [[3, 4], [6, 8], [9, 12], [12, 16]],
-  [[1, 5], [2, 10], [3, 15], [4, 20]],
+  [
+    [1, 2],
+    [2, 4],
+    [3, 6],
+    [4, 8],
+  ],
+  [
+    [1, 3],
+    [2, 6],
+    [3, 9],
+    [4, 12],
+  ],
+  [
+    [2, 3],
+    [4, 6],
+    [6, 9],
+    [8, 12],
+  ],
+  [
+    [1, 4],
+    [2, 8],
+    [3, 12],
+    [4, 16],
+  ],
+  [
+    [3, 4],
+    [6, 8],
+    [9, 12],
+    [12, 16],
+  ],
+  [
+    [1, 5],
+    [2, 10],
+    [3, 15],
+    [4, 20],
+  ],
 ];
 
 /** The whole deck: numbers, or for fractions family × 8 + form. */
@@ -40,7 +70,17 @@ export function possibleGroups(p: AskParameters): number {
     const first = left[i]!;
     if (first < 0) continue;
     const places = [i];
-    for (let j = i + 1; j < left.length && places.length < size; j++) if (left[j]! >= 0 && completes(p, places.map((k) => left[k]!), left[j]!, size)) places.push(j);
+    for (let j = i + 1; j < left.length && places.length < size; j++)
+      if (
+        left[j]! >= 0 &&
+        completes(
+          p,
+          places.map((k) => left[k]!),
+          left[j]!,
+          size,
+        )
+      )
+        places.push(j);
     if (places.length < size) continue;
     for (const k of places) left[k] = -1;
     groups++;

@@ -8,7 +8,13 @@ const most = (p: BeamParameters): number => p.left * p.pegs * (p.multiples ? 3 :
 export const balanceTheBeam: Mechanism<BeamParameters> = {
   id: 'balance-the-beam',
   title: 'Balance the beam',
-  words: ['Hang the weights of a task card on the beam, one side complete, the other with one missing.', 'Say which side would sink if you let go.', 'Work out where the missing weight must hang so that both sides are equal.', 'Hang it there and let go: the beam answers.', 'Write it with an equals sign: what is on the left is as much as what is on the right.'],
+  words: [
+    'Hang the weights of a task card on the beam, one side complete, the other with one missing.',
+    'Say which side would sink if you let go.',
+    'Work out where the missing weight must hang so that both sides are equal.',
+    'Hang it there and let go: the beam answers.',
+    'Write it with an equals sign: what is on the left is as much as what is on the right.',
+  ],
   played: { with: ['things'], does: ['adds', 'balances'], moves: ['balances'], who: ['in-turn'], ends: ['rounds'] },
   earlyEnding: 'One last riddle for all: two weights on one side, any way to balance them.',
   told: ['balances {x} with a weight at {y}', 'sees the beam tip, and finds that {x} wants {y}'],
@@ -19,7 +25,9 @@ export const balanceTheBeam: Mechanism<BeamParameters> = {
   headStart: 'tasks',
   check: (p) =>
     firstOf(
-      p.right === 1 && !p.multiples && impossible('right', 'One weight on the right only copies a peg; let two hang there, or several on one peg.'),
+      p.right === 1 &&
+        !p.multiples &&
+        impossible('right', 'One weight on the right only copies a peg; let two hang there, or several on one peg.'),
       p.left > p.right && impossible('left', 'With more weights on the left than on the right, some tasks could not be balanced.'),
     ),
   channels: (_p, seats) => {

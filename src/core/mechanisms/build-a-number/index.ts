@@ -10,7 +10,13 @@ const densePair = 150;
 export const buildANumber: Mechanism<BuildParameters> = {
   id: 'build-a-number',
   title: 'Build a number',
-  words: ['Draw a number card and read it.', 'Build it with hundreds, tens and ones, or lay it out as a sum of its parts.', 'Say it: four tens and six.', 'Trade a ten for ten ones and show it another way, if agreed.', 'Compare with your neighbour: whose is more?'],
+  words: [
+    'Draw a number card and read it.',
+    'Build it with hundreds, tens and ones, or lay it out as a sum of its parts.',
+    'Say it: four tens and six.',
+    'Trade a ten for ten ones and show it another way, if agreed.',
+    'Compare with your neighbour: whose is more?',
+  ],
   played: { with: ['things', 'cards'], does: ['places-digits'], moves: ['builds'], who: ['all-at-once'], ends: ['rounds'] },
   earlyEnding: 'Push all pieces together and read what the table has built.',
   told: ['builds {x} with {y} pieces'],
@@ -35,6 +41,13 @@ export const buildANumber: Mechanism<BuildParameters> = {
   range: () => ({ low: 0, highA: 1, highB: 1 }),
   simultaneous: () => true,
   createTable,
-  materials: (p, seats) => (p.form === 'expanded-form' ? [{ kind: 'digit-cards-0-9', quantity: seats }] : [{ kind: 'tens-rods', quantity: 9 * seats }, { kind: 'linking-cubes', quantity: 19 * seats }, ...(p.highest >= 100 ? [{ kind: 'hundred-squares', quantity: 9 * seats }] : [])]),
+  materials: (p, seats) =>
+    p.form === 'expanded-form'
+      ? [{ kind: 'digit-cards-0-9', quantity: seats }]
+      : [
+          { kind: 'tens-rods', quantity: 9 * seats },
+          { kind: 'linking-cubes', quantity: 19 * seats },
+          ...(p.highest >= 100 ? [{ kind: 'hundred-squares', quantity: 9 * seats }] : []),
+        ],
   sheets: (p) => [{ sheet: 'number-cards', copies: 1, data: { low: p.lowest, high: p.highest, asked: p.asked } }],
 };

@@ -19,7 +19,8 @@ export function createTable(seats: readonly Seat<BuildParameters>[]): PlayGame {
   return (rng: Rng, log: GameLog): void => {
     for (let round = 0; round < rounds; round++) {
       for (let s = 0; s < count; s++) numbers[s] = build(seats[s]!, s, rng, log);
-      if (count > 1) for (let s = 0; s < count; s++) if (seats[s]!.parameters.compare) log.item(s, COMPARE, numbers[s]!, numbers[(s + 1) % count]!);
+      if (count > 1)
+        for (let s = 0; s < count; s++) if (seats[s]!.parameters.compare) log.item(s, COMPARE, numbers[s]!, numbers[(s + 1) % count]!);
     }
     settle(log, seats);
   };

@@ -7,7 +7,13 @@ import { createTable } from './playOut';
 export const callAndClaim: Mechanism<ClaimParameters> = {
   id: 'call-and-claim',
   title: 'Call and claim',
-  words: ['Lay the cards open so that everyone can reach them.', 'The caller reads a question, or an answer, twice.', 'With the own clock everyone finds their card in peace; as a race the first hand takes it.', 'Say the whole fact before you take the card.', 'In a race a quick player counts to the agreed number before claiming.'],
+  words: [
+    'Lay the cards open so that everyone can reach them.',
+    'The caller reads a question, or an answer, twice.',
+    'With the own clock everyone finds their card in peace; as a race the first hand takes it.',
+    'Say the whole fact before you take the card.',
+    'In a race a quick player counts to the agreed number before claiming.',
+  ],
   played: { with: ['cards'], does: ['adds', 'takes-away', 'multiplies'], moves: ['collects'], who: ['all-at-once'], ends: ['score'] },
   earlyEnding: 'Turn the cards that are left one by one and say them together.',
   told: ['claims {x} and {y} first', 'finds {x} and {y} in own time', 'takes a wrong card for {x} and {y}, and it is looked at together'],
@@ -21,7 +27,10 @@ export const callAndClaim: Mechanism<ClaimParameters> = {
   channels: (_p, seats) => {
     const high = Math.max(...seats.map((s) => s.parameters.highest));
     const spans = (op: string) => ({ a: [0, op === 'divide' ? high * high : 2 * high] as const, b: [0, high] as const });
-    return [...fourOperations.map((op) => ({ op, unknown: 'result' as const, rep: 'words' as const, ...spans(op) })), ...fourOperations.map((op) => ({ op, unknown: 'b' as const, rep: 'words' as const, ...spans(op) }))];
+    return [
+      ...fourOperations.map((op) => ({ op, unknown: 'result' as const, rep: 'words' as const, ...spans(op) })),
+      ...fourOperations.map((op) => ({ op, unknown: 'b' as const, rep: 'words' as const, ...spans(op) })),
+    ];
   },
   range: () => ({ low: 0, highA: 1, highB: 1 }),
   simultaneous: () => true,

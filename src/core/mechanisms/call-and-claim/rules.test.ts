@@ -2,7 +2,15 @@ import { describe, expect, it } from 'vitest';
 import { run } from '../playing.testing';
 
 const table = (form: string, headStart = 0, wait = 0) =>
-  run('call-and-claim', { form }, [{ policy: 'careful', parameters: { seconds: 3, wait } }, { policy: 'careful', parameters: { seconds: 12 }, headStart }], 3000);
+  run(
+    'call-and-claim',
+    { form },
+    [
+      { policy: 'careful', parameters: { seconds: 3, wait } },
+      { policy: 'careful', parameters: { seconds: 12 }, headStart },
+    ],
+    3000,
+  );
 
 describe('calling and claiming', () => {
   // Common practice, no source: the fast child takes nearly everything unless evened.
@@ -14,7 +22,16 @@ describe('calling and claiming', () => {
   });
   it('is evened by letting the quick child wait, or by claims given', () => {
     expect(table('race', 0, 7).outcomes.wins[1]).toBeGreaterThan(0.3);
-    const near = (headStart: number) => run('call-and-claim', { form: 'race' }, [{ policy: 'careful', parameters: { seconds: 5 } }, { policy: 'careful', parameters: { seconds: 7 }, headStart }], 2000).outcomes.wins[1]!;
+    const near = (headStart: number) =>
+      run(
+        'call-and-claim',
+        { form: 'race' },
+        [
+          { policy: 'careful', parameters: { seconds: 5 } },
+          { policy: 'careful', parameters: { seconds: 7 }, headStart },
+        ],
+        2000,
+      ).outcomes.wins[1]!;
     expect(near(5)).toBeGreaterThan(near(0) + 0.3);
   });
   it('with the own clock gives both the same practice', () => {

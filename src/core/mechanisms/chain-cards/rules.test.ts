@@ -9,14 +9,19 @@ import { answersOf, loopProblem, newLoop, writeLoop } from './rules';
 describe('the loop', () => {
   it('closes, once and only at its end, whatever it asks', () => {
     fc.assert(
-      fc.property(fc.constantFrom<ChainParameters['operation']>('sum', 'difference', 'product', 'ten-more-or-less', 'double-or-half'), fc.integer({ min: 6, max: 30 }), fc.integer({ min: 0, max: 1e6 }), (operation, cards, seed) => {
-        const p: ChainParameters = { ...DEFAULTS, operation, cards, highest: 144 };
-        const pool = Int32Array.from(answersOf(p));
-        const loop = newLoop(cards);
-        writeLoop(p, loop, pool, createRng(seed));
-        expect(loopProblem(loop)).toBeNull();
-        expect(Math.max(...loop.answer)).toBeLessThanOrEqual(144);
-      }),
+      fc.property(
+        fc.constantFrom<ChainParameters['operation']>('sum', 'difference', 'product', 'ten-more-or-less', 'double-or-half'),
+        fc.integer({ min: 6, max: 30 }),
+        fc.integer({ min: 0, max: 1e6 }),
+        (operation, cards, seed) => {
+          const p: ChainParameters = { ...DEFAULTS, operation, cards, highest: 144 };
+          const pool = Int32Array.from(answersOf(p));
+          const loop = newLoop(cards);
+          writeLoop(p, loop, pool, createRng(seed));
+          expect(loopProblem(loop)).toBeNull();
+          expect(Math.max(...loop.answer)).toBeLessThanOrEqual(144);
+        },
+      ),
     );
   });
   it('is found broken when a card is changed', () => {

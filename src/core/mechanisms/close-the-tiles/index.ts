@@ -7,16 +7,29 @@ import { createTable } from './playOut';
 import { solveTiles } from './solver';
 
 function check(p: CloseParameters): Problem | null {
-  const early = firstOf(p.oneDie !== 'never' && p.tiles < 7 && impossible('oneDie', 'With so few tiles one die is not needed; let two be thrown.'));
+  const early = firstOf(
+    p.oneDie !== 'never' && p.tiles < 7 && impossible('oneDie', 'With so few tiles one die is not needed; let two be thrown.'),
+  );
   if (early || p.stuck === 'round-over') return early;
   const all = (1 << p.tiles) - 1;
-  return Number.isFinite(solveTiles(p, 'fewest-throws').value[all]!) ? null : impossible('operations', `With these operations some tile from 1 to ${p.tiles} can never be closed, so the round would not end. Allow more operations, or let it end when nothing fits.`);
+  return Number.isFinite(solveTiles(p, 'fewest-throws').value[all]!)
+    ? null
+    : impossible(
+        'operations',
+        `With these operations some tile from 1 to ${p.tiles} can never be closed, so the round would not end. Allow more operations, or let it end when nothing fits.`,
+      );
 }
 
 export const closeTheTiles: Mechanism<CloseParameters> = {
   id: 'close-the-tiles',
   title: 'Close the tiles',
-  words: ['Lay your tiles from one upward, all open.', 'Throw two dice and join them by an operation you may use.', 'Close the tile of that number, or several that make it together.', 'When nothing fits, your round is over, or you wait for the next throw, as agreed.', 'Count what is left open: the least is best.'],
+  words: [
+    'Lay your tiles from one upward, all open.',
+    'Throw two dice and join them by an operation you may use.',
+    'Close the tile of that number, or several that make it together.',
+    'When nothing fits, your round is over, or you wait for the next throw, as agreed.',
+    'Count what is left open: the least is best.',
+  ],
   played: { with: ['dice', 'tiles'], does: ['adds', 'takes-away', 'multiplies'], moves: ['closes'], who: ['in-turn'], ends: ['full'] },
   earlyEnding: 'Everyone counts the closed tiles; say which throw each is still waiting for.',
   told: ['throws {x} and closes tiles worth {y}', 'throws {x} and {y}: nothing fits'],

@@ -136,7 +136,12 @@ function choose(player: Player, t: Throw, open: number, fits: number, rng: Rng):
       continue;
     }
     // Typical players prefer the large single tile; careful ones know what each leaves.
-    const better = policy === 'typical' ? set > t.sets[best]! : minimise ? worth.value[open & ~set]! < worth.value[open & ~t.sets[best]!]! : worth.value[open & ~set]! > worth.value[open & ~t.sets[best]!]!;
+    const better =
+      policy === 'typical'
+        ? set > t.sets[best]!
+        : minimise
+          ? worth.value[open & ~set]! < worth.value[open & ~t.sets[best]!]!
+          : worth.value[open & ~set]! > worth.value[open & ~t.sets[best]!]!;
     if (better) best = i;
   }
   return best;

@@ -34,7 +34,13 @@ describe('best play with tiles', () => {
     expect(solveTiles(p, 'all-closed').value[full(p)]).toBeCloseTo(Number(want.P_clear.dec), 9);
     expect(solveTiles(p, 'least-left').value[full(p)]).toBeCloseTo(decimal(want.E_remaining), 8);
   });
-  it.each([9, 10, 12].flatMap((tiles) => Object.keys(ops).filter((o) => tiles !== 9 || o !== 'sum').map((o) => [`shutop.${tiles}.${o}`, tiles, ops[o as 'sum']] as const)))('%s', (id, tiles, operations) => {
+  it.each(
+    [9, 10, 12].flatMap((tiles) =>
+      Object.keys(ops)
+        .filter((o) => tiles !== 9 || o !== 'sum')
+        .map((o) => [`shutop.${tiles}.${o}`, tiles, ops[o as 'sum']] as const),
+    ),
+  )('%s', (id, tiles, operations) => {
     const want = checkValue<Exact>(id);
     const p: CloseParameters = { ...DEFAULTS, tiles, operations, close: 'one' };
     expect(solveTiles(p, 'all-closed').value[full(p)]).toBeCloseTo(Number(want.P_clear.dec), 9);
@@ -52,10 +58,18 @@ describe('closing the tiles', () => {
     const least = run('close-the-tiles', {}, careful(1), 20_000);
     near({ mean: least.measures['leftOpen']!, standardError: least.measureErrors['leftOpen']! }, decimal(want.E_remaining));
     nearShare(run('close-the-tiles', { aim: 'all-closed' }, careful(1), 20_000).measures['allClosed']!, want.P_clear.dec, 20_000);
-    near(run('close-the-tiles', { close: 'one', operations: ops.all4, stuck: 'next-throw' }, careful(1), 8000).turns, checkValue<Exact>('shutop.9.all4').E_turns!);
+    near(
+      run('close-the-tiles', { close: 'one', operations: ops.all4, stuck: 'next-throw' }, careful(1), 8000).turns,
+      checkValue<Exact>('shutop.9.all4').E_turns!,
+    );
   });
   it('gives each player their own tiles and operations', () => {
-    const r = run('close-the-tiles', { close: 'one' }, [{ parameters: { tiles: 12, operations: ops.all4 } }, { parameters: { tiles: 6, operations: ['add'] } }], 500);
+    const r = run(
+      'close-the-tiles',
+      { close: 'one' },
+      [{ parameters: { tiles: 12, operations: ops.all4 } }, { parameters: { tiles: 6, operations: ['add'] } }],
+      500,
+    );
     expect(r.items.some((i) => i.seat === 0 && i.op === 'multiply')).toBe(true);
     expect(r.items.some((i) => i.seat === 1 && i.op !== 'add')).toBe(false);
   });
@@ -65,6 +79,8 @@ describe('closing the tiles', () => {
     expect(sets.reduce((n, l) => n + l.length, 0)).toBe(63);
   });
   it('refuses a round that would never end, and says why', () => {
-    expect(checkTable('close-the-tiles', { close: 'one', stuck: 'next-throw' }, 2)).toMatchObject({ problem: { code: 'impossible-parameters', field: 'parameters.operations' } });
+    expect(checkTable('close-the-tiles', { close: 'one', stuck: 'next-throw' }, 2)).toMatchObject({
+      problem: { code: 'impossible-parameters', field: 'parameters.operations' },
+    });
   });
 });

@@ -6,7 +6,13 @@ import { createTable } from './playOut';
 export const collectAll: Mechanism<CollectParameters> = {
   id: 'collect-all-that-show-it',
   title: 'Collect all that show it',
-  words: ['Spread the pieces face up.', 'Throw and say the number.', 'Gather every piece that shows it: together, in turn, or each for oneself.', 'Nothing left of that number? The next player throws.', 'When the table is bare, count what was gathered.'],
+  words: [
+    'Spread the pieces face up.',
+    'Throw and say the number.',
+    'Gather every piece that shows it: together, in turn, or each for oneself.',
+    'Nothing left of that number? The next player throws.',
+    'When the table is bare, count what was gathered.',
+  ],
   played: { with: ['dice', 'cards'], does: ['counts'], moves: ['collects'], who: ['together', 'in-turn'], ends: ['all-gone'] },
   earlyEnding: 'Sort the pieces that are left by number, and see which number came least.',
   told: ['throws {x}: {y} pieces show it', 'throws {x}: none are left'],
@@ -15,7 +21,11 @@ export const collectAll: Mechanism<CollectParameters> = {
   seats: { min: 1, max: 6 },
   extraMeasures: ['piecesLeft', 'overlooked'],
   headStart: 'pieces',
-  check: (p) => firstOf(inOrder(p.lowest + 1, p.highest, 'highest', 'number'), p.thrown === 'two-dice-sum' && p.highest < p.lowest + 3 && impossible('highest', 'The sum of two dice needs a wider range.')),
+  check: (p) =>
+    firstOf(
+      inOrder(p.lowest + 1, p.highest, 'highest', 'number'),
+      p.thrown === 'two-dice-sum' && p.highest < p.lowest + 3 && impossible('highest', 'The sum of two dice needs a wider range.'),
+    ),
   checkTable: (seats) => ownOnly(seats, []),
   channels: (p) => [
     { op: 'subitise', unknown: 'result', rep: 'pips', a: [0, p.highest], b: [0, 0] },
@@ -28,7 +38,10 @@ export const collectAll: Mechanism<CollectParameters> = {
   createTable,
   materials: (p) => [
     { kind: p.highest > 6 ? 'ten-sided-die' : 'pip-die', quantity: p.thrown === 'one-die' ? 1 : 2 },
-    { kind: p.shows === 'ten-frame' ? 'ten-frame-cards' : p.shows === 'numerals' || p.shows === 'words' ? 'number-deck-1-10' : 'dot-cards', quantity: 1 },
+    {
+      kind: p.shows === 'ten-frame' ? 'ten-frame-cards' : p.shows === 'numerals' || p.shows === 'words' ? 'number-deck-1-10' : 'dot-cards',
+      quantity: 1,
+    },
   ],
   sheets: (p) => [{ sheet: 'show-cards', copies: 1, data: { low: p.lowest, high: p.highest, each: p.each, shows: p.shows } }],
 };

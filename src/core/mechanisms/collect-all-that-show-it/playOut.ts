@@ -51,7 +51,15 @@ function throwValue(p: CollectParameters, s: number, rng: Rng, log: GameLog): nu
 }
 
 /** Everybody, or the thrower alone, looks for the pieces; some are overlooked and stay. */
-function gather(seats: readonly Seat<CollectParameters>[], p: CollectParameters, s: number, value: number, lying: Int32Array, rng: Rng, log: GameLog): number {
+function gather(
+  seats: readonly Seat<CollectParameters>[],
+  p: CollectParameters,
+  s: number,
+  value: number,
+  lying: Int32Array,
+  rng: Rng,
+  log: GameLog,
+): number {
   let taken = 0;
   const there = lying[value]!;
   for (let i = 0; i < there; i++) {

@@ -20,7 +20,8 @@ function fractionProblem(p: CompareParameters): Problem | false {
   if (p.bottom === 1) return impossible('bottom', 'Over one a card stays whole; take two or more.');
   if (p.highest > 20) return impossible('highest', 'Cards up to 20 make fractions that a child can picture.');
   // Bottom numbers of differences must stay below a hundred, as fractions are written here.
-  if (p.howMuchMore && p.bottom === 0 && p.highest > 10) return impossible('highest', 'With cards up to 10 the differences stay fractions that a child can write.');
+  if (p.howMuchMore && p.bottom === 0 && p.highest > 10)
+    return impossible('highest', 'With cards up to 10 the differences stay fractions that a child can write.');
   return false;
 }
 
@@ -30,8 +31,20 @@ const repOf = (p: CompareParameters): Representation => (p.onLine ? 'number-line
 export const compareCards: Mechanism<CompareParameters> = {
   id: 'compare-cards',
   title: 'Compare cards',
-  words: ['Everyone turns the agreed number of cards.', 'Join them as agreed and say what they make; for a fraction the smaller goes on top.', 'Compare: who has more, and by how much?', 'Whoever has more (or less, if agreed) takes the round; when equal, the next round counts double.', 'After the last round count the rounds you took.'],
-  played: { with: ['cards'], does: ['compares', 'adds', 'multiplies'], moves: ['compares-round'], who: ['in-turn'], ends: ['rounds', 'all-gone'] },
+  words: [
+    'Everyone turns the agreed number of cards.',
+    'Join them as agreed and say what they make; for a fraction the smaller goes on top.',
+    'Compare: who has more, and by how much?',
+    'Whoever has more (or less, if agreed) takes the round; when equal, the next round counts double.',
+    'After the last round count the rounds you took.',
+  ],
+  played: {
+    with: ['cards'],
+    does: ['compares', 'adds', 'multiplies'],
+    moves: ['compares-round'],
+    who: ['in-turn'],
+    ends: ['rounds', 'all-gone'],
+  },
   earlyEnding: 'Turn one last round in which the least takes it.',
   told: ['turns cards that make {x}', 'takes the round with {x}'],
   parametersSchema: SCHEMA,
@@ -43,22 +56,47 @@ export const compareCards: Mechanism<CompareParameters> = {
     firstOf(
       inOrder(p.lowest, p.highest, 'highest', 'card'),
       p.join === 'fraction' && fractionProblem(p),
-      p.cards === 1 && p.join !== 'fraction' && p.join !== 'sum' && p.join !== 'number' && impossible('join', 'One card has nothing to be joined with.'),
-      p.worth > 1 && p.join !== 'sum' && p.join !== 'difference' && impossible('worth', 'Tens, hundreds and thousands can be added, subtracted or compared here, nothing else.'),
+      p.cards === 1 &&
+        p.join !== 'fraction' &&
+        p.join !== 'sum' &&
+        p.join !== 'number' &&
+        impossible('join', 'One card has nothing to be joined with.'),
+      p.worth > 1 &&
+        p.join !== 'sum' &&
+        p.join !== 'difference' &&
+        impossible('worth', 'Tens, hundreds and thousands can be added, subtracted or compared here, nothing else.'),
       p.lowest < 0 && p.join !== 'sum' && impossible('lowest', 'Numbers below nought can be compared or added here, nothing else.'),
       p.join === 'number' && p.highest > 9 && impossible('highest', 'Digits side by side go up to 9.'),
       p.join === 'product' && largest(p) > 10_000 && impossible('highest', 'Such products are too large for a card game.'),
-      leftOf(numberCards(p.lowest, p.highest, p.copies), p.missing).length < p.cards && impossible('copies', 'The deck holds fewer cards than one player turns.'),
+      leftOf(numberCards(p.lowest, p.highest, p.copies), p.missing).length < p.cards &&
+        impossible('copies', 'The deck holds fewer cards than one player turns.'),
     ),
   checkTable: (seats) => {
     const p = seats[0]!.parameters;
-    return firstOf(sharedBy(seats, ['goal', 'tie', 'rounds', 'join', 'onLine', ...(p.join === 'fraction' && p.howMuchMore ? (['bottom'] as const) : [])]), leftOf(numberCards(p.lowest, p.highest, p.copies), p.missing).length < p.cards * seats.length && impossible('copies', 'The deck holds fewer cards than the players turn in one round.'));
+    return firstOf(
+      sharedBy(seats, [
+        'goal',
+        'tie',
+        'rounds',
+        'join',
+        'onLine',
+        ...(p.join === 'fraction' && p.howMuchMore ? (['bottom'] as const) : []),
+      ]),
+      leftOf(numberCards(p.lowest, p.highest, p.copies), p.missing).length < p.cards * seats.length &&
+        impossible('copies', 'The deck holds fewer cards than the players turn in one round.'),
+    );
   },
   channels: (p, seats) => {
     if (p.join === 'fraction') {
       // Fractions do not lie on a dense grid; they are counted by name.
       const none = { a: [0, 0], b: [0, 0], unknown: 'result' } as const;
-      return [{ op: 'add', rep: 'numerals', ...none }, { op: 'subtract', rep: 'numerals', ...none }, { op: 'multiply', rep: 'numerals', ...none }, { op: 'compare-fraction', rep: repOf(p), ...none }, { op: 'subtract-fraction', rep: 'numerals', ...none }];
+      return [
+        { op: 'add', rep: 'numerals', ...none },
+        { op: 'subtract', rep: 'numerals', ...none },
+        { op: 'multiply', rep: 'numerals', ...none },
+        { op: 'compare-fraction', rep: repOf(p), ...none },
+        { op: 'subtract-fraction', rep: 'numerals', ...none },
+      ];
     }
     // Large sums are few and far between, so they are counted by name.
     const high = Math.max(...seats.map((s) => (s.parameters.worth > 10 ? 0 : s.parameters.highest * s.parameters.worth)));
@@ -76,6 +114,10 @@ export const compareCards: Mechanism<CompareParameters> = {
   simultaneous: () => false,
   createTable,
   // What lies below nought is a deck of its own.
-  materials: (p) => [p.join === 'number' ? { kind: 'digit-cards-0-9', quantity: 1 } : { kind: 'number-deck-1-10', quantity: Math.max(1, Math.ceil(p.copies / 4)) + (p.lowest < 0 ? 1 : 0) }],
+  materials: (p) => [
+    p.join === 'number'
+      ? { kind: 'digit-cards-0-9', quantity: 1 }
+      : { kind: 'number-deck-1-10', quantity: Math.max(1, Math.ceil(p.copies / 4)) + (p.lowest < 0 ? 1 : 0) },
+  ],
   sheets: (p) => [{ sheet: 'number-cards', copies: 1, data: { low: p.lowest, high: p.highest, copies: p.copies } }],
 };

@@ -19,9 +19,21 @@ type Player = Seat<CompareParameters>;
 
 export function createTable(seats: readonly Player[]): PlayGame {
   const count = seats.length;
-  const decks = seats.map((s) => new Deck(leftOf(numberCards(s.parameters.lowest, s.parameters.highest, s.parameters.copies), s.parameters.missing)));
+  const decks = seats.map(
+    (s) => new Deck(leftOf(numberCards(s.parameters.lowest, s.parameters.highest, s.parameters.copies), s.parameters.missing)),
+  );
   // Players with the same cards draw from one deck.
-  const deckOf = seats.map((s) => decks[seats.findIndex((o) => o.parameters.lowest === s.parameters.lowest && o.parameters.highest === s.parameters.highest && o.parameters.copies === s.parameters.copies)]!);
+  const deckOf = seats.map(
+    (s) =>
+      decks[
+        seats.findIndex(
+          (o) =>
+            o.parameters.lowest === s.parameters.lowest &&
+            o.parameters.highest === s.parameters.highest &&
+            o.parameters.copies === s.parameters.copies,
+        )
+      ]!,
+  );
   const values = new Int32Array(count);
   const table = seats[0]!.parameters;
   return (rng: Rng, log: GameLog): void => {
@@ -104,4 +116,3 @@ function compareAll(values: Int32Array, p: CompareParameters, log: GameLog): num
   }
   return values.length === 1 || tied ? -1 : best;
 }
-

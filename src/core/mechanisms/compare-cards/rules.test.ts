@@ -13,7 +13,8 @@ const exact = (code: number): Fraction => new Fraction(numeratorOf(code), denomi
 describe('comparing cards', () => {
   const sums = run('compare-cards', { ...deck40, draw: 'returned' }, careful(1), 6000).items.filter((i) => i.op === 'add');
   const total = sums.reduce((n, i) => n + i.count, 0);
-  const share = (test: (i: { a: number; b: number; result: number }) => boolean) => sums.filter(test).reduce((n, i) => n + i.count, 0) / total;
+  const share = (test: (i: { a: number; b: number; result: number }) => boolean) =>
+    sums.filter(test).reduce((n, i) => n + i.count, 0) / total;
 
   // Exact shares of two cards from forty; see data/check-values.
   it.each([
@@ -28,15 +29,26 @@ describe('comparing cards', () => {
   });
 
   /** Different facts, turned round counted once, in the first so many sums of each game. */
-  const different = (draw: string, rounds: number) => meanOf(itemsOfGames('compare-cards', { ...deck40, draw, rounds }, careful(1), 3000).map((items) => new Set(items.filter((i) => i.op === 'add').map((i) => [i.a, i.b].sort((x, y) => x - y).join())).size));
+  const different = (draw: string, rounds: number) =>
+    meanOf(
+      itemsOfGames('compare-cards', { ...deck40, draw, rounds }, careful(1), 3000).map(
+        (items) => new Set(items.filter((i) => i.op === 'add').map((i) => [i.a, i.b].sort((x, y) => x - y).join())).size,
+      ),
+    );
   it('meets as many different facts in ten draws as it should', () => {
     const want = checkValue<{ returned: string; dealt: { dec: string } }>('coverage.deck40.after10');
     near(different('returned', 10), want.returned);
     near(different('dealt', 10), want.dealt.dec);
   });
   it('gives the round to more, or to less when agreed, and nothing when equal', () => {
-    const high = run('compare-cards', { ...deck40, goal: 'higher' }, [{ parameters: { highest: 10 } }, { parameters: { highest: 5 } }], 1000).outcomes.wins;
-    const low = run('compare-cards', { ...deck40, goal: 'lower' }, [{ parameters: { highest: 10 } }, { parameters: { highest: 5 } }], 1000).outcomes.wins;
+    const high = run(
+      'compare-cards',
+      { ...deck40, goal: 'higher' },
+      [{ parameters: { highest: 10 } }, { parameters: { highest: 5 } }],
+      1000,
+    ).outcomes.wins;
+    const low = run('compare-cards', { ...deck40, goal: 'lower' }, [{ parameters: { highest: 10 } }, { parameters: { highest: 5 } }], 1000)
+      .outcomes.wins;
     expect(high[0]).toBeGreaterThan(0.8);
     expect(low[1]).toBeGreaterThan(0.8);
   });
@@ -77,7 +89,12 @@ describe('comparing fractions', () => {
   });
   it('gives the round to the larger fraction, not to the larger cards', () => {
     // The least third is more than three twelfths.
-    const { wins } = run('compare-cards', { ...fractions, highest: 3 }, [{ parameters: { bottom: 3 } }, { parameters: { bottom: 12 } }], 600).outcomes;
+    const { wins } = run(
+      'compare-cards',
+      { ...fractions, highest: 3 },
+      [{ parameters: { bottom: 3 } }, { parameters: { bottom: 12 } }],
+      600,
+    ).outcomes;
     expect(wins[0]).toBeGreaterThan(0.95);
   });
   it('refuses what makes no fraction', () => {
@@ -94,7 +111,12 @@ describe('comparing fractions', () => {
   it('counts in tens, hundreds or thousands when agreed', () => {
     for (const worth of [10, 100, 1000]) {
       const { items } = run('compare-cards', { worth }, careful(2), 60);
-      for (const i of items) expect([i.a % worth, i.b % worth, i.op === 'compare' || i.result === (i.op === 'add' ? i.a + i.b : i.a - i.b)]).toEqual([0, 0, true]);
+      for (const i of items)
+        expect([i.a % worth, i.b % worth, i.op === 'compare' || i.result === (i.op === 'add' ? i.a + i.b : i.a - i.b)]).toEqual([
+          0,
+          0,
+          true,
+        ]);
     }
     expect(checkTable('compare-cards', { worth: 100, join: 'product' }, 2)).toMatchObject({ problem: { field: 'parameters.worth' } });
   });

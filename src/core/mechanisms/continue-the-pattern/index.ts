@@ -6,7 +6,13 @@ import { createTable } from './playOut';
 export const continueThePattern: Mechanism<PatternParameters> = {
   id: 'continue-the-pattern',
   title: 'Continue the pattern',
-  words: ['Lay the pattern of a strip with beads, shapes or numbers and say it aloud.', 'Find the part that repeats, or by how much it grows.', 'Lay what comes next, what is missing, or say what stands far ahead.', 'Check by saying the whole pattern once more.', 'Make one for your neighbour with a catch in it.'],
+  words: [
+    'Lay the pattern of a strip with beads, shapes or numbers and say it aloud.',
+    'Find the part that repeats, or by how much it grows.',
+    'Lay what comes next, what is missing, or say what stands far ahead.',
+    'Check by saying the whole pattern once more.',
+    'Make one for your neighbour with a catch in it.',
+  ],
   played: { with: ['things', 'paper'], does: ['goes-on'], moves: ['builds'], who: ['all-at-once'], ends: ['rounds'] },
   earlyEnding: 'Everyone claps one pattern; the others continue it.',
   told: ['finds a core of {x} and what stands at place {y}', 'finds steps of {x} and the number {y}'],
@@ -15,7 +21,13 @@ export const continueThePattern: Mechanism<PatternParameters> = {
   seats: { min: 1, max: 6 },
   extraMeasures: ['mistaken'],
   headStart: 'patterns',
-  check: (p) => firstOf(inOrder(p.shortest, p.longest, 'longest', 'core length'), p.kind !== 'grows' && p.shown < 2 * p.longest && impossible('shown', `A core of ${p.longest} must be seen at least twice: show ${2 * p.longest} pieces.`)),
+  check: (p) =>
+    firstOf(
+      inOrder(p.shortest, p.longest, 'longest', 'core length'),
+      p.kind !== 'grows' &&
+        p.shown < 2 * p.longest &&
+        impossible('shown', `A core of ${p.longest} must be seen at least twice: show ${2 * p.longest} pieces.`),
+    ),
   channels: (_p, seats) => {
     const shown = Math.max(...seats.map((s) => s.parameters.shown)) + 12;
     const step = Math.max(...seats.map((s) => s.parameters.step));
@@ -30,5 +42,11 @@ export const continueThePattern: Mechanism<PatternParameters> = {
   simultaneous: () => true,
   createTable,
   materials: (_p, seats) => [{ kind: 'two-colour-counters', quantity: 12 * seats }],
-  sheets: (p, seats) => [{ sheet: 'pattern-strips', copies: seats, data: { kind: p.kind, shortest: p.shortest, longest: p.longest, shown: p.shown, step: p.step, count: p.tasks } }],
+  sheets: (p, seats) => [
+    {
+      sheet: 'pattern-strips',
+      copies: seats,
+      data: { kind: p.kind, shortest: p.shortest, longest: p.longest, shown: p.shown, step: p.step, count: p.tasks },
+    },
+  ],
 };

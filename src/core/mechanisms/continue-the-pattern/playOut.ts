@@ -28,7 +28,8 @@ export function createTable(seats: readonly Seat<PatternParameters>[]): PlayGame
 function solveOne(seat: Seat<PatternParameters>, s: number, rng: Rng, log: GameLog): void {
   const p = seat.parameters;
   const grows = p.kind === 'grows' || (p.kind === 'either' && below(rng, 2) === 0);
-  const place = p.asks === 'what-comes-next' ? p.shown : p.asks === 'far-ahead' ? p.shown + between(rng, 1, farAhead) : between(rng, 1, p.shown - 1);
+  const place =
+    p.asks === 'what-comes-next' ? p.shown : p.asks === 'far-ahead' ? p.shown + between(rng, 1, farAhead) : between(rng, 1, p.shown - 1);
   log.turn(s, grows ? 1 : 2);
   if (grows) {
     const first = between(rng, 1, 5);

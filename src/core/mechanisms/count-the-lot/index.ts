@@ -6,7 +6,13 @@ import { createTable } from './playOut';
 export const countTheLot: Mechanism<LotParameters> = {
   id: 'count-the-lot',
   title: 'Count the lot',
-  words: ['Take a bag or a card with a lot of coins or counters.', 'Sort first: the largest coins, or groups of the agreed size.', 'Count along and say how much it is altogether.', 'A neighbour may count again in another order.', 'Say the change, if there is a price.'],
+  words: [
+    'Take a bag or a card with a lot of coins or counters.',
+    'Sort first: the largest coins, or groups of the agreed size.',
+    'Count along and say how much it is altogether.',
+    'A neighbour may count again in another order.',
+    'Say the change, if there is a price.',
+  ],
   played: { with: ['things'], does: ['counts', 'adds'], moves: ['counts-up'], who: ['all-at-once'], ends: ['rounds'] },
   earlyEnding: 'Put all lots together and find out what the whole table has.',
   told: ['counts {x} pieces', 'counts {x} coins worth {y}'],
@@ -31,6 +37,9 @@ export const countTheLot: Mechanism<LotParameters> = {
   range: () => ({ low: 0, highA: 1, highB: 1 }),
   simultaneous: () => true,
   createTable,
-  materials: (p, seats) => [p.pieces === 'coins' ? { kind: 'coins', quantity: 1 } : { kind: 'two-colour-counters', quantity: p.most * seats }],
-  sheets: (p) => (p.pieces === 'coins' ? [{ sheet: 'coin-cards', copies: 1, data: { coins: p.coins, fewest: p.fewest, most: p.most } }] : []),
+  materials: (p, seats) => [
+    p.pieces === 'coins' ? { kind: 'coins', quantity: 1 } : { kind: 'two-colour-counters', quantity: p.most * seats },
+  ],
+  sheets: (p) =>
+    p.pieces === 'coins' ? [{ sheet: 'coin-cards', copies: 1, data: { coins: p.coins, fewest: p.fewest, most: p.most } }] : [],
 };

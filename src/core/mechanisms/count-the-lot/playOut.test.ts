@@ -12,6 +12,8 @@ describe('counting the lot', () => {
     }
   });
   it('groups counters when agreed', () => {
-    expect(run('count-the-lot', { pieces: 'counters', group: 5, fewest: 20, most: 40 }, 2, 200).items.filter((i) => i.b === 5).length).toBeGreaterThan(0);
+    expect(
+      run('count-the-lot', { pieces: 'counters', group: 5, fewest: 20, most: 40 }, 2, 200).items.filter((i) => i.b === 5).length,
+    ).toBeGreaterThan(0);
   });
 });

@@ -5,12 +5,24 @@ import { type CoverParameters, DEFAULTS, SCHEMA } from './parameters';
 import { createTable } from './playOut';
 import { cellsOf, factsFor, linesOf, poolOf } from './rules';
 
-const operationOf: Readonly<Record<CoverParameters['relation'], Operation>> = { number: 'read-numeral', sum: 'add', difference: 'subtract', product: 'multiply', round: 'round' };
+const operationOf: Readonly<Record<CoverParameters['relation'], Operation>> = {
+  number: 'read-numeral',
+  sum: 'add',
+  difference: 'subtract',
+  product: 'multiply',
+  round: 'round',
+};
 
 export const coverGrid: Mechanism<CoverParameters> = {
   id: 'cover-grid',
   title: 'Cover the grid',
-  words: ['Everyone has a card; no two are alike.', 'The caller turns a fact and reads it aloud, twice.', 'Work it out; if the answer is on your card, cover it.', 'Whoever first has a full line as agreed says so, and reads it back.', 'Those who work it out but do not have it have practised just as well.'],
+  words: [
+    'Everyone has a card; no two are alike.',
+    'The caller turns a fact and reads it aloud, twice.',
+    'Work it out; if the answer is on your card, cover it.',
+    'Whoever first has a full line as agreed says so, and reads it back.',
+    'Those who work it out but do not have it have practised just as well.',
+  ],
   played: { with: ['board', 'cards'], does: ['adds', 'takes-away', 'multiplies'], moves: ['fills'], who: ['all-at-once'], ends: ['full'] },
   earlyEnding: 'Count covered squares: the whole table together, row by row.',
   told: ['the caller reads out what makes {x} (call {y})'],
@@ -31,7 +43,15 @@ export const coverGrid: Mechanism<CoverParameters> = {
   channels: (p) => {
     const most = Math.max(...poolOf(p));
     const a = p.relation === 'product' ? 12 : most + 10;
-    return [{ op: operationOf[p.relation], unknown: 'result', rep: p.relation === 'number' ? 'words' : 'expression', a: [0, a], b: p.relation === 'number' ? [0, 0] : p.relation === 'sum' ? [0, most] : [0, 12] }];
+    return [
+      {
+        op: operationOf[p.relation],
+        unknown: 'result',
+        rep: p.relation === 'number' ? 'words' : 'expression',
+        a: [0, a],
+        b: p.relation === 'number' ? [0, 0] : p.relation === 'sum' ? [0, most] : [0, 12],
+      },
+    ];
   },
   range: () => ({ low: 0, highA: 1, highB: 1 }),
   simultaneous: () => true,
@@ -40,5 +60,8 @@ export const coverGrid: Mechanism<CoverParameters> = {
     { kind: 'grid-cards', quantity: seats },
     { kind: 'two-colour-counters', quantity: 10 * seats },
   ],
-  sheets: (p, seats) => [{ sheet: 'grid-cards', copies: seats, data: { size: p.size, freeCentre: p.freeCentre, numbers: poolOf(p) } }, { sheet: 'call-cards', copies: 1, data: { relation: p.relation, numbers: poolOf(p) } }],
+  sheets: (p, seats) => [
+    { sheet: 'grid-cards', copies: seats, data: { size: p.size, freeCentre: p.freeCentre, numbers: poolOf(p) } },
+    { sheet: 'call-cards', copies: 1, data: { relation: p.relation, numbers: poolOf(p) } },
+  ],
 };

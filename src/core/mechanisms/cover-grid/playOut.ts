@@ -21,7 +21,11 @@ export function createTable(seats: readonly Seat<CoverParameters>[]): PlayGame {
   const calls = Int32Array.from(pool, (_, i) => i);
   const lines = linesOf(p);
   const count = seats.length;
-  const cards: Card[] = seats.map(() => ({ cells: new Int32Array(p.size ** 2), covered: new Uint8Array(p.size ** 2), order: Int32Array.from(calls) }));
+  const cards: Card[] = seats.map(() => ({
+    cells: new Int32Array(p.size ** 2),
+    covered: new Uint8Array(p.size ** 2),
+    order: Int32Array.from(calls),
+  }));
   return (rng: Rng, log: GameLog): void => {
     for (let i = 0; i < calls.length; i++) calls[i] = i;
     for (const card of cards) {

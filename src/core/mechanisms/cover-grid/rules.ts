@@ -27,7 +27,11 @@ export function linesOf(p: CoverParameters): readonly Int32Array[] {
   if (p.lines === 'whole-card') return [Int32Array.from({ length: k * k }, (_, i) => i)];
   const lines = range.map((r) => Int32Array.from(range, (c) => r * k + c));
   if (p.lines !== 'rows') lines.push(...range.map((c) => Int32Array.from(range, (r) => r * k + c)));
-  if (p.lines === 'rows-columns-diagonals') lines.push(Int32Array.from(range, (i) => i * k + i), Int32Array.from(range, (i) => i * k + k - 1 - i));
+  if (p.lines === 'rows-columns-diagonals')
+    lines.push(
+      Int32Array.from(range, (i) => i * k + i),
+      Int32Array.from(range, (i) => i * k + k - 1 - i),
+    );
   return lines;
 }
 

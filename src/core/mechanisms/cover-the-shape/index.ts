@@ -6,7 +6,13 @@ import { createTable } from './playOut';
 export const coverTheShape: Mechanism<CoverShapeParameters> = {
   id: 'cover-the-shape',
   title: 'Cover the shape',
-  words: ['Draw a figure card and say how many unit tiles will cover it.', 'Cover it without gaps and without overlaps, or only its two sides.', 'Find the number: count, add row by row, or multiply the sides.', 'A joined figure is two rectangles; add them.', 'Compare with your estimate; close ones score.'],
+  words: [
+    'Draw a figure card and say how many unit tiles will cover it.',
+    'Cover it without gaps and without overlaps, or only its two sides.',
+    'Find the number: count, add row by row, or multiply the sides.',
+    'A joined figure is two rectangles; add them.',
+    'Compare with your estimate; close ones score.',
+  ],
   played: { with: ['tiles', 'things'], does: ['counts', 'multiplies'], moves: ['covers'], who: ['all-at-once'], ends: ['rounds'] },
   earlyEnding: 'Put the figures in order by what they hold and check one pair.',
   told: ['covers a rectangle with {x} tiles', 'covers a joined figure with {x} tiles'],
@@ -31,5 +37,7 @@ export const coverTheShape: Mechanism<CoverShapeParameters> = {
   simultaneous: () => true,
   createTable,
   materials: (p, seats) => [{ kind: 'unit-tiles', quantity: Math.min(60, p.longest ** 2) * seats }],
-  sheets: (p, seats) => [{ sheet: 'figure-cards', copies: seats, data: { figure: p.figure, shortest: p.shortest, longest: p.longest, count: p.tasks } }],
+  sheets: (p, seats) => [
+    { sheet: 'figure-cards', copies: seats, data: { figure: p.figure, shortest: p.shortest, longest: p.longest, count: p.tasks } },
+  ],
 };

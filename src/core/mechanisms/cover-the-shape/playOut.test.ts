@@ -10,7 +10,12 @@ describe('covering a shape', () => {
     expect(run('cover-the-shape', { work: 'sides-times' }, 2, 200).shares.area.mean).toBeGreaterThan(0.3);
   });
   it('adds two rectangles of a joined figure', () => {
-    for (const items of itemsOfGames('cover-the-shape', { work: 'sides-times', figure: 'two-joined', estimate: false, tasks: 1 }, [{ policy: 'careful' }], 200)) {
+    for (const items of itemsOfGames(
+      'cover-the-shape',
+      { work: 'sides-times', figure: 'two-joined', estimate: false, tasks: 1 },
+      [{ policy: 'careful' }],
+      200,
+    )) {
       expect(items.map((i) => i.op)).toEqual(['area', 'area', 'add']);
       expect(items[2]!.a).toBe(items[0]!.result);
       expect(items[2]!.b).toBe(items[1]!.result);

@@ -16,7 +16,8 @@ const tileSeconds = 1.5;
 export function createTable(seats: readonly Seat<CoverShapeParameters>[]): PlayGame {
   const tasks = Math.max(...seats.map((s) => s.parameters.tasks));
   return (rng: Rng, log: GameLog): void => {
-    for (let task = 0; task < tasks; task++) for (let s = 0; s < seats.length; s++) if (task < seats[s]!.parameters.tasks) cover(seats[s]!, s, rng, log);
+    for (let task = 0; task < tasks; task++)
+      for (let s = 0; s < seats.length; s++) if (task < seats[s]!.parameters.tasks) cover(seats[s]!, s, rng, log);
     settle(log, seats);
   };
 }

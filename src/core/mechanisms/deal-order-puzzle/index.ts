@@ -7,7 +7,13 @@ import { arrangement, comesOutInOrder } from './rules';
 export const dealOrderPuzzle: Mechanism<DealOrderParameters> = {
   id: 'deal-order-puzzle',
   title: 'Deal in order',
-  words: ['Take the cards and arrange them so that the deal shows them in order.', 'The deal: one card face up on the table, the next underneath the packet, and so on as agreed.', 'Build a plan with slots for the places, or try and mend.', 'Deal to check. Where did it go wrong? Keep what was right.', 'Show it to someone, and let them find out how.'],
+  words: [
+    'Take the cards and arrange them so that the deal shows them in order.',
+    'The deal: one card face up on the table, the next underneath the packet, and so on as agreed.',
+    'Build a plan with slots for the places, or try and mend.',
+    'Deal to check. Where did it go wrong? Keep what was right.',
+    'Show it to someone, and let them find out how.',
+  ],
   played: { with: ['cards'], does: ['goes-on'], moves: ['puts-in-order'], who: ['all-at-once'], ends: ['full'] },
   earlyEnding: 'Lay the finished part in a row and deal it slowly together.',
   told: ['deals the packet in order, at try {x}', 'deals, and card {x} comes wrong'],
@@ -16,7 +22,11 @@ export const dealOrderPuzzle: Mechanism<DealOrderParameters> = {
   seats: { min: 1, max: 6 },
   extraMeasures: ['tries'],
   headStart: null,
-  check: (p) => firstOf(p.under === 0 && p.pattern === 'always-as-many' && impossible('under', 'With nothing put underneath there is no puzzle.'), !comesOutInOrder(p, arrangement(p)) && impossible('cards', 'This deal cannot be arranged.')),
+  check: (p) =>
+    firstOf(
+      p.under === 0 && p.pattern === 'always-as-many' && impossible('under', 'With nothing put underneath there is no puzzle.'),
+      !comesOutInOrder(p, arrangement(p)) && impossible('cards', 'This deal cannot be arranged.'),
+    ),
   channels: (_p, seats) => {
     const cards = Math.max(...seats.map((s) => s.parameters.cards));
     const most = (cards + 1) * Math.max(...seats.map((s) => s.parameters.step));
@@ -30,5 +40,7 @@ export const dealOrderPuzzle: Mechanism<DealOrderParameters> = {
   simultaneous: () => true,
   createTable,
   materials: (_p, seats) => [{ kind: 'number-deck-1-10', quantity: seats }],
-  sheets: (p, seats) => [{ sheet: 'slot-row', copies: p.help === 'row-of-slots' ? seats : 0, data: { cards: p.cards, arrangement: arrangement(p) } }],
+  sheets: (p, seats) => [
+    { sheet: 'slot-row', copies: p.help === 'row-of-slots' ? seats : 0, data: { cards: p.cards, arrangement: arrangement(p) } },
+  ],
 };

@@ -3,7 +3,13 @@ import { describe, expect, it } from 'vitest';
 import { DEFAULTS, type DealOrderParameters } from './parameters';
 import { arrangement, comesOutInOrder, dealOrder } from './rules';
 
-const any = fc.record({ cards: fc.integer({ min: 4, max: 30 }), under: fc.integer({ min: 0, max: 6 }), starts: fc.constantFrom<DealOrderParameters['starts']>('dealt', 'put-under'), pattern: fc.constantFrom<DealOrderParameters['pattern']>('always-as-many', 'one-more-each-time'), direction: fc.constantFrom<DealOrderParameters['direction']>('rising', 'falling') });
+const any = fc.record({
+  cards: fc.integer({ min: 4, max: 30 }),
+  under: fc.integer({ min: 0, max: 6 }),
+  starts: fc.constantFrom<DealOrderParameters['starts']>('dealt', 'put-under'),
+  pattern: fc.constantFrom<DealOrderParameters['pattern']>('always-as-many', 'one-more-each-time'),
+  direction: fc.constantFrom<DealOrderParameters['direction']>('rising', 'falling'),
+});
 
 describe('the arrangement', () => {
   it('comes out in order for any number of cards and any deal', () => {

@@ -10,7 +10,13 @@ const denseNumber = 999;
 export const digitPlacement: Mechanism<PlacementParameters> = {
   id: 'digit-placement',
   title: 'Digit placement',
-  words: ['Draw one column for each digit on your sheet.', 'A digit is drawn; everyone writes it at once into one of the empty columns, for good.', 'Low digits often go to the small columns, but keep the ones column for odd or even.', 'When the columns are full, read your number aloud.', 'The best number for the goal takes the round.'],
+  words: [
+    'Draw one column for each digit on your sheet.',
+    'A digit is drawn; everyone writes it at once into one of the empty columns, for good.',
+    'Low digits often go to the small columns, but keep the ones column for odd or even.',
+    'When the columns are full, read your number aloud.',
+    'The best number for the goal takes the round.',
+  ],
   played: { with: ['cards', 'paper'], does: ['places-digits'], moves: ['fills'], who: ['all-at-once'], ends: ['rounds'] },
   earlyEnding: 'Draw the remaining digits of this round face up and place them together as well as can be.',
   told: ['has made {x}', 'takes the round with {x}', 'puts {x} into a column that is expected to cost {y}'],

@@ -47,7 +47,8 @@ export function createTable(seats: readonly Seat<PlacementParameters>[]): PlayGa
         log.note(s, 0, numbers[s]!, 0);
         if (seat.parameters.readAloud) log.item(s, READ, numbers[s]!, 0);
         log.extra[0]! += numbers[s]! / count / common.rounds;
-        if (worthOfNumber(seat.parameters, numbers[s]!) === 0 && seat.parameters.goal !== 'nearest') log.extra[1]! += 1 / count / common.rounds;
+        if (worthOfNumber(seat.parameters, numbers[s]!) === 0 && seat.parameters.goal !== 'nearest')
+          log.extra[1]! += 1 / count / common.rounds;
       }
       score(seats, numbers, log);
     }

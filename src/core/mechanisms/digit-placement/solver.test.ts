@@ -23,7 +23,21 @@ function byDefinition(p: PlacementParameters, columns: number[]): number {
   const empty = columns.flatMap((d, c) => (d < 0 ? [c] : []));
   if (empty.length === 0) return worthOfNumber(p, numberIn(columns));
   const digits = Array.from({ length: 10 }, (_, d) => d).filter((d) => p.draw === 'returned' || !columns.includes(d));
-  return digits.reduce((sum, d) => sum + Math.max(...empty.map((c) => byDefinition(p, columns.map((x, i) => (i === c ? d : x))))), 0) / digits.length;
+  return (
+    digits.reduce(
+      (sum, d) =>
+        sum +
+        Math.max(
+          ...empty.map((c) =>
+            byDefinition(
+              p,
+              columns.map((x, i) => (i === c ? d : x)),
+            ),
+          ),
+        ),
+      0,
+    ) / digits.length
+  );
 }
 
 describe('placing digits', () => {
@@ -49,7 +63,13 @@ describe('placing digits', () => {
   it('measures what the choices of a game cost: the gap to best play', () => {
     for (const policy of ['typical', 'random'] as const) {
       const r = run('digit-placement', { rounds: 4 }, [{ policy, errorRate: 0.3 }], 4000);
-      near({ mean: r.measures['meanNumber']! + r.measures['costOfChoices']!, standardError: r.measureErrors['meanNumber']! + r.measureErrors['costOfChoices']! }, checkValue<Exact>('place.3digit.noreplace').optimal.dec);
+      near(
+        {
+          mean: r.measures['meanNumber']! + r.measures['costOfChoices']!,
+          standardError: r.measureErrors['meanNumber']! + r.measureErrors['costOfChoices']!,
+        },
+        checkValue<Exact>('place.3digit.noreplace').optimal.dec,
+      );
     }
     expect(run('digit-placement', {}, careful(2), 200).measures['costOfChoices']).toBe(0);
   });
@@ -64,7 +84,9 @@ describe('placing digits', () => {
   it('keeps the ones column for a digit that suits', () => {
     expect(byThumb({ ...DEFAULTS, goal: 'even' }, Int32Array.from([-1, -1, -1]), 3)).toBe(1);
     expect(byThumb({ ...DEFAULTS, goal: 'even' }, Int32Array.from([-1, -1, -1]), 2)).toBe(0);
-    expect(run('digit-placement', { goal: 'even' }, careful(2), 400).measures['spoiled']).toBeLessThan(run('digit-placement', { goal: 'even' }, [{ policy: 'random' }, { policy: 'random' }], 400).measures['spoiled']! / 2);
+    expect(run('digit-placement', { goal: 'even' }, careful(2), 400).measures['spoiled']).toBeLessThan(
+      run('digit-placement', { goal: 'even' }, [{ policy: 'random' }, { policy: 'random' }], 400).measures['spoiled']! / 2,
+    );
   });
   it('refuses a target out of reach', () => {
     expect(checkTable('digit-placement', { goal: 'nearest', target: 5000 }, 2)).toMatchObject({ problem: { field: 'parameters.target' } });

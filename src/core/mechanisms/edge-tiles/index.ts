@@ -16,10 +16,20 @@ function check(p: EdgeTileParameters): Problem | null {
 export const edgeTiles: Mechanism<EdgeTileParameters> = {
   id: 'edge-tiles',
   title: 'Edge tiles',
-  words: ['Each tile has a number and a colour on all four edges. One tile starts the board; everyone holds a hand.', 'In turn, lay a tile so that edges which meet agree in colour and make an allowed number.', 'A spot between two tiles must suit both, and both may score.', 'Say what the edges make and add it to your points.', 'Draw again; with nothing that fits, change a tile.'],
+  words: [
+    'Each tile has a number and a colour on all four edges. One tile starts the board; everyone holds a hand.',
+    'In turn, lay a tile so that edges which meet agree in colour and make an allowed number.',
+    'A spot between two tiles must suit both, and both may score.',
+    'Say what the edges make and add it to your points.',
+    'Draw again; with nothing that fits, change a tile.',
+  ],
   played: { with: ['tiles'], does: ['adds', 'multiplies', 'takes-away'], moves: ['joins'], who: ['in-turn'], ends: ['score'] },
   earlyEnding: 'Everyone lays the one tile they are proudest of; count the whole board as one score.',
-  told: ['lays a tile for {x} points and has {y}', 'has nothing that fits among {x} tiles and changes one', 'fills a spot between tiles for {x} points and has {y}'],
+  told: [
+    'lays a tile for {x} points and has {y}',
+    'has nothing that fits among {x} tiles and changes one',
+    'fills a spot between tiles for {x} points and has {y}',
+  ],
   parametersSchema: SCHEMA,
   defaults: DEFAULTS,
   seats: { min: 1, max: 5 },
@@ -29,7 +39,10 @@ export const edgeTiles: Mechanism<EdgeTileParameters> = {
   checkTable: (seats) => {
     const p = seats[0]!.parameters;
     const wanted = seats.reduce((sum, s) => sum + s.parameters.hand, 1);
-    return firstOf(ownOnly(seats, ['hand', 'turning', 'target', 'joinTo', 'scoring']), p.tiles < wanted && impossible('tiles', `${seats.length} hands and the first tile need ${wanted} tiles.`));
+    return firstOf(
+      ownOnly(seats, ['hand', 'turning', 'target', 'joinTo', 'scoring']),
+      p.tiles < wanted && impossible('tiles', `${seats.length} hands and the first tile need ${wanted} tiles.`),
+    );
   },
   channels: (p) => {
     const op = p.operation === 'sum' ? 'add' : p.operation === 'product' ? 'multiply' : 'subtract';

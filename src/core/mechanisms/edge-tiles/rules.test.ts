@@ -33,29 +33,36 @@ describe('edges that meet', () => {
 
   it('always suit wherever a tile was laid by the rules', () => {
     fc.assert(
-      fc.property(fc.integer({ min: 0, max: 1e6 }), fc.constantFrom<EdgeTileParameters['operation']>('sum', 'product', 'difference'), (seed, operation) => {
-        const p: EdgeTileParameters = { ...DEFAULTS, operation, step: 1, most: 12 };
-        const tiles = deckOf(p);
-        const board = newBoard();
-        clearBoard(board);
-        const rng = createRng(seed);
-        put(board, SIDE * 20 + 20, 0, 0);
-        for (let t = 1; t < 20; t++) {
-          const spot = board.open[below(rng, board.openCount)]!;
-          const turn = below(rng, 4);
-          if (board.tile[spot] !== EMPTY || fits(p, tiles, board, spot, t, turn) < 0) continue;
-          put(board, spot, t, turn);
-          for (let side = 0; side < 4; side++) {
-            const next = spot + STEPS[side]!;
-            if (board.tile[next] === EMPTY) continue;
-            const own = [onSide(tiles.number, t, turn, side), onSide(tiles.colour, t, turn, side)] as const;
-            const theirs = [onSide(tiles.number, board.tile[next]!, board.turn[next]!, (side + 2) % 4), onSide(tiles.colour, board.tile[next]!, board.turn[next]!, (side + 2) % 4)] as const;
-            expect(own[1]).toBe(theirs[1]);
-            const value = { sum: own[0] + theirs[0], product: own[0] * theirs[0], difference: Math.abs(own[0] - theirs[0]) }[operation];
-            expect((value > 0 && value <= 12) || own[0] === theirs[0]).toBe(true);
+      fc.property(
+        fc.integer({ min: 0, max: 1e6 }),
+        fc.constantFrom<EdgeTileParameters['operation']>('sum', 'product', 'difference'),
+        (seed, operation) => {
+          const p: EdgeTileParameters = { ...DEFAULTS, operation, step: 1, most: 12 };
+          const tiles = deckOf(p);
+          const board = newBoard();
+          clearBoard(board);
+          const rng = createRng(seed);
+          put(board, SIDE * 20 + 20, 0, 0);
+          for (let t = 1; t < 20; t++) {
+            const spot = board.open[below(rng, board.openCount)]!;
+            const turn = below(rng, 4);
+            if (board.tile[spot] !== EMPTY || fits(p, tiles, board, spot, t, turn) < 0) continue;
+            put(board, spot, t, turn);
+            for (let side = 0; side < 4; side++) {
+              const next = spot + STEPS[side]!;
+              if (board.tile[next] === EMPTY) continue;
+              const own = [onSide(tiles.number, t, turn, side), onSide(tiles.colour, t, turn, side)] as const;
+              const theirs = [
+                onSide(tiles.number, board.tile[next]!, board.turn[next]!, (side + 2) % 4),
+                onSide(tiles.colour, board.tile[next]!, board.turn[next]!, (side + 2) % 4),
+              ] as const;
+              expect(own[1]).toBe(theirs[1]);
+              const value = { sum: own[0] + theirs[0], product: own[0] * theirs[0], difference: Math.abs(own[0] - theirs[0]) }[operation];
+              expect((value > 0 && value <= 12) || own[0] === theirs[0]).toBe(true);
+            }
           }
-        }
-      }),
+        },
+      ),
       { numRuns: 30 },
     );
   });
@@ -82,7 +89,9 @@ describe('a game of edge tiles', () => {
     expect(run('edge-tiles', { scoring: 'single' }, careful(3), 200).items.some((i) => i.a > 20)).toBe(false);
   });
   it('refuses a deck on which nothing can score, and too few tiles', () => {
-    expect(checkTable('edge-tiles', { lowest: 1, highest: 2, step: 25, most: 100 }, 2)).toMatchObject({ problem: { field: 'parameters.step' } });
+    expect(checkTable('edge-tiles', { lowest: 1, highest: 2, step: 25, most: 100 }, 2)).toMatchObject({
+      problem: { field: 'parameters.step' },
+    });
     expect(checkTable('edge-tiles', { tiles: 12, hand: 6 }, 4)).toMatchObject({ problem: { field: 'parameters.tiles' } });
   });
 });

@@ -58,7 +58,14 @@ export interface Board {
 }
 
 export function newBoard(): Board {
-  return { tile: new Int32Array(SIDE * SIDE).fill(EMPTY), turn: new Uint8Array(SIDE * SIDE), open: new Int32Array(SIDE * SIDE), isOpen: new Uint8Array(SIDE * SIDE), openCount: 0, last: 0 };
+  return {
+    tile: new Int32Array(SIDE * SIDE).fill(EMPTY),
+    turn: new Uint8Array(SIDE * SIDE),
+    open: new Int32Array(SIDE * SIDE),
+    isOpen: new Uint8Array(SIDE * SIDE),
+    openCount: 0,
+    last: 0,
+  };
 }
 
 export function clearBoard(board: Board): void {
@@ -96,7 +103,13 @@ export function fits(p: EdgeTileParameters, tiles: Tiles, board: Board, spot: nu
     if (other === EMPTY) continue;
     const theirTurn = board.turn[spot + STEPS[side]!]!;
     const back = (side + 2) & 3;
-    const got = joinPoints(p, onSide(tiles.number, tile, turn, side), onSide(tiles.colour, tile, turn, side), onSide(tiles.number, other, theirTurn, back), onSide(tiles.colour, other, theirTurn, back));
+    const got = joinPoints(
+      p,
+      onSide(tiles.number, tile, turn, side),
+      onSide(tiles.colour, tile, turn, side),
+      onSide(tiles.number, other, theirTurn, back),
+      onSide(tiles.colour, other, theirTurn, back),
+    );
     if (got < 0) return -1;
     touching++;
     points = p.inner === 'both-count' ? points + got : Math.max(points, got);

@@ -13,7 +13,10 @@ const mostHeld = 20;
 export function createTable(seats: readonly Seat<EquationParameters>[]): PlayGame {
   const count = seats.length;
   const common = seats[0]!.parameters;
-  const deck = new Deck([...leftOf(numberCards(common.lowest, common.highest, common.copies), common.missing), ...Array.from({ length: common.wild }, () => WILD)]);
+  const deck = new Deck([
+    ...leftOf(numberCards(common.lowest, common.highest, common.copies), common.missing),
+    ...Array.from({ length: common.wild }, () => WILD),
+  ]);
   const hands = seats.map(() => new Int32Array(mostHeld + 1));
   const held = new Int32Array(count);
   const allowed = seats.map((s) => Uint8Array.from(fourOperations, (op) => (s.parameters.operations.includes(op) ? 1 : 0)));
@@ -49,7 +52,13 @@ export function createTable(seats: readonly Seat<EquationParameters>[]): PlayGam
         continue;
       }
       // A look for an equation is work too: one pair is tried and checked.
-      if (held[s]! >= 2 && hand[0] !== WILD && hand[1] !== WILD) log.item(s, p.operations.includes('add') ? 0 : allowed[s]!.indexOf(1), Math.max(hand[0]!, hand[1]!), Math.max(1, Math.min(hand[0]!, hand[1]!)));
+      if (held[s]! >= 2 && hand[0] !== WILD && hand[1] !== WILD)
+        log.item(
+          s,
+          p.operations.includes('add') ? 0 : allowed[s]!.indexOf(1),
+          Math.max(hand[0]!, hand[1]!),
+          Math.max(1, Math.min(hand[0]!, hand[1]!)),
+        );
       log.note(s, 1, held[s]!, deck.left);
       const left = deck.left;
       if (p.noEquation === 'change-one' && held[s]! > 0) hand[below(rng, held[s]!)] = deck.left > 0 ? deck.draw(rng) : hand[0]!;

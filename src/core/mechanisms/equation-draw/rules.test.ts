@@ -14,7 +14,9 @@ describe('equations in a hand', () => {
         const hand = Int32Array.from(cards);
         const found = newFound();
         findEquations(p, hand, hand.length, all, found);
-        const any = cards.some((x, i) => cards.some((y, j) => cards.some((z, k) => i !== j && j !== k && i !== k && (x + y === z || x * y === z))));
+        const any = cards.some((x, i) =>
+          cards.some((y, j) => cards.some((z, k) => i !== j && j !== k && i !== k && (x + y === z || x * y === z))),
+        );
         if (any) expect(found.count).toBeGreaterThan(0);
         if (found.count === 0) return;
         const value = [found.a + found.b, found.a - found.b, found.a * found.b, found.a / found.b][found.op];

@@ -7,7 +7,13 @@ import { createTable } from './playOut';
 export const factWheel: Mechanism<WheelParameters> = {
   id: 'fact-wheel',
   title: 'Fact wheel',
-  words: ['A number stands in the middle of the wheel, others round its rim.', 'Spin, or go round, or take the rim in mixed order.', 'Join the rim number with the middle and say the whole fact.', 'Turn it round, or undo it with the opposite, if agreed.', 'A star beside the facts you knew at once; the others come again.'],
+  words: [
+    'A number stands in the middle of the wheel, others round its rim.',
+    'Spin, or go round, or take the rim in mixed order.',
+    'Join the rim number with the middle and say the whole fact.',
+    'Turn it round, or undo it with the opposite, if agreed.',
+    'A star beside the facts you knew at once; the others come again.',
+  ],
   played: { with: ['board', 'paper'], does: ['adds', 'takes-away', 'multiplies'], moves: ['says'], who: ['in-turn'], ends: ['rounds'] },
   earlyEnding: 'Each names the fact that was hardest, and all say it together.',
   told: ['says the fact with {x} and {y}'],
@@ -21,7 +27,13 @@ export const factWheel: Mechanism<WheelParameters> = {
     const fixed = Math.max(...seats.map((s) => s.parameters.fixed));
     const to = Math.max(...seats.map((s) => s.parameters.to));
     const side = Math.min(200, Math.max(fixed, to));
-    return fourOperations.map((op) => ({ op, unknown: 'result', rep: 'numerals', a: [0, op === 'divide' ? Math.min(1000, fixed * to) : op === 'subtract' ? fixed + to : side], b: [0, side] }));
+    return fourOperations.map((op) => ({
+      op,
+      unknown: 'result',
+      rep: 'numerals',
+      a: [0, op === 'divide' ? Math.min(1000, fixed * to) : op === 'subtract' ? fixed + to : side],
+      b: [0, side],
+    }));
   },
   range: () => ({ low: 0, highA: 1, highB: 1 }),
   simultaneous: () => false,

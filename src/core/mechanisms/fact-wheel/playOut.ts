@@ -16,7 +16,8 @@ export function createTable(seats: readonly Player[]): PlayGame {
   const decks = seats.map(({ parameters: p }) => new Deck(Array.from({ length: p.to - p.from + 1 }, (_, i) => p.from + i)));
   return (rng: Rng, log: GameLog): void => {
     for (const deck of decks) deck.reset();
-    for (let turn = 0; turn < turns; turn++) for (let s = 0; s < seats.length; s++) if (turn < seats[s]!.parameters.turns) oneFact(seats[s]!, s, turn, decks[s]!, rng, log);
+    for (let turn = 0; turn < turns; turn++)
+      for (let s = 0; s < seats.length; s++) if (turn < seats[s]!.parameters.turns) oneFact(seats[s]!, s, turn, decks[s]!, rng, log);
     settle(log, seats);
   };
 }

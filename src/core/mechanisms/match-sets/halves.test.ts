@@ -12,7 +12,11 @@ describe('halves that belong together', () => {
     const products = halves['product-and-result'].list({ ...DEFAULTS, lowest: 6, highest: 100 }).map(([a, b]) => a * b);
     expect(new Set(products).size).toBe(products.length);
     expect(halves['clock-and-time'].list({ ...DEFAULTS, clockStep: 15 }).length).toBe(48);
-    for (const [x, y] of fractionHalves()) expect([fractionText(x), Number(fractionText(x).split('/')[0]) / Number(fractionText(x).split('/')[1])]).toEqual([fractionText(x), expect.closeTo(Number(fractionText(y).split('/')[0]) / Number(fractionText(y).split('/')[1]), 12)]);
+    for (const [x, y] of fractionHalves())
+      expect([fractionText(x), Number(fractionText(x).split('/')[0]) / Number(fractionText(x).split('/')[1])]).toEqual([
+        fractionText(x),
+        expect.closeTo(Number(fractionText(y).split('/')[0]) / Number(fractionText(y).split('/')[1]), 12),
+      ]);
   });
   it('pay any amount with the fewest of four coins', () => {
     const table = [0];
@@ -61,13 +65,18 @@ describe('sorts of halves', () => {
     for (const [at, wait] of list) expect([at % clockStep, wait % clockStep, wait > 0]).toEqual([0, 0, true]);
     expect(new Set(list.map(([at, wait]) => (at + wait) % 720)).size).toBe(list.length);
   });
-  it.each([10, 100, 1000] as const)('rounded to the nearest %i: each lies nearest its own place, halves upward, and is not the place', (roundTo) => {
-    const list = halves['number-and-rounded'].list({ ...DEFAULTS, roundTo });
-    expect(list.map(([n, to]) => resultOf('round', n, to))).toEqual(list.map((_, i) => (i + 1) * roundTo));
-    for (const [n] of list) expect([n, n % roundTo !== 0]).toEqual([n, true]);
-  });
+  it.each([10, 100, 1000] as const)(
+    'rounded to the nearest %i: each lies nearest its own place, halves upward, and is not the place',
+    (roundTo) => {
+      const list = halves['number-and-rounded'].list({ ...DEFAULTS, roundTo });
+      expect(list.map(([n, to]) => resultOf('round', n, to))).toEqual(list.map((_, i) => (i + 1) * roundTo));
+      for (const [n] of list) expect([n, n % roundTo !== 0]).toEqual([n, true]);
+    },
+  );
   it('turned pictures: every facing with every turn that is one', () => {
     expect(new Set(halves['picture-and-turned'].list(DEFAULTS).map(([f, q]) => `${f} ${q}`)).size).toBe(12);
-    expect(checkTable('match-sets', { halves: 'picture-and-turned', sets: 13 }, 2)).toMatchObject({ problem: { field: 'parameters.sets' } });
+    expect(checkTable('match-sets', { halves: 'picture-and-turned', sets: 13 }, 2)).toMatchObject({
+      problem: { field: 'parameters.sets' },
+    });
   });
 });

@@ -32,25 +32,47 @@ const lowestTerms = (n: number, d: number): boolean => greatestCommonDivisor(n, 
 /** Forms of equal fractions with denominators up to twelve, one half lowest, the other multiplied. */
 export function fractionHalves(): Match[] {
   const found: Match[] = [];
-  for (let d = 2; d <= 6; d++) for (let n = 1; n < d; n++) if (lowestTerms(n, d)) for (let k = 2; k * d <= 12; k++) found.push([fractionCode(n, d), fractionCode(n * k, d * k)]);
+  for (let d = 2; d <= 6; d++)
+    for (let n = 1; n < d; n++)
+      if (lowestTerms(n, d)) for (let k = 2; k * d <= 12; k++) found.push([fractionCode(n, d), fractionCode(n * k, d * k)]);
   return found;
 }
 
 /** Two fractions that make a whole, the smaller first. */
 function wholes(): Match[] {
-  return upTo(2, 12).flatMap((d) => upTo(1, Math.floor(d / 2)).filter((n) => lowestTerms(n, d)).map((n): Match => [fractionCode(n, d), fractionCode(d - n, d)]));
+  return upTo(2, 12).flatMap((d) =>
+    upTo(1, Math.floor(d / 2))
+      .filter((n) => lowestTerms(n, d))
+      .map((n): Match => [fractionCode(n, d), fractionCode(d - n, d)]),
+  );
 }
 
 /** Two fractions of one denominator and their sum below a whole. */
 function sumsAlike(): Match[] {
-  return oneEach(upTo(3, 12).flatMap((d) => upTo(2, d - 1).map((sum): Match => [fractionCode(Math.ceil(sum / 2), d), fractionCode(Math.floor(sum / 2), d)])), addFractions);
+  return oneEach(
+    upTo(3, 12).flatMap((d) =>
+      upTo(2, d - 1).map((sum): Match => [fractionCode(Math.ceil(sum / 2), d), fractionCode(Math.floor(sum / 2), d)]),
+    ),
+    addFractions,
+  );
 }
 
 /** Two fractions of different denominators and their sum. */
 function sumsUnlike(): Match[] {
   const bottoms = [2, 3, 4, 5, 6, 8, 10];
-  const proper = bottoms.flatMap((d) => upTo(1, d - 1).filter((n) => lowestTerms(n, d)).map((n) => [n, d] as const));
-  return oneEach(proper.flatMap(([n, d]) => proper.filter(([, other]) => other > d && (other % d === 0 || other * d <= 30)).map(([m, other]): Match => [fractionCode(n, d), fractionCode(m, other)])), addFractions);
+  const proper = bottoms.flatMap((d) =>
+    upTo(1, d - 1)
+      .filter((n) => lowestTerms(n, d))
+      .map((n) => [n, d] as const),
+  );
+  return oneEach(
+    proper.flatMap(([n, d]) =>
+      proper
+        .filter(([, other]) => other > d && (other % d === 0 || other * d <= 30))
+        .map(([m, other]): Match => [fractionCode(n, d), fractionCode(m, other)]),
+    ),
+    addFractions,
+  );
 }
 
 /** Coins that make an amount, fewest first: 25, 10, 5 and 1. */
@@ -65,13 +87,21 @@ export function fewestCoins(amount: number): number {
 }
 
 function products(p: MatchParameters): Match[] {
-  return oneEach(upTo(2, 12).flatMap((x) => upTo(x, 12).map((y): Match => [x, y])).filter(([x, y]) => x * y >= p.lowest && x * y <= p.highest), (x, y) => x * y);
+  return oneEach(
+    upTo(2, 12)
+      .flatMap((x) => upTo(x, 12).map((y): Match => [x, y]))
+      .filter(([x, y]) => x * y >= p.lowest && x * y <= p.highest),
+    (x, y) => x * y,
+  );
 }
 
 /** A time and so much later: from two steps to six, a different one after each. */
 function later(p: MatchParameters): Match[] {
   const starts = upTo(0, clockMinutes / p.clockStep - 1).map((i): Match => [i * p.clockStep, (2 + (i % 5)) * p.clockStep]);
-  return oneEach(starts.filter(([, wait]) => wait <= clockMinutes / 2), (at, wait) => (at + wait) % clockMinutes);
+  return oneEach(
+    starts.filter(([, wait]) => wait <= clockMinutes / 2),
+    (at, wait) => (at + wait) % clockMinutes,
+  );
 }
 
 /** Numbers that round to each of thirty places, never from the place itself. */
@@ -85,20 +115,50 @@ function rounded(p: MatchParameters): Match[] {
 
 /** Every sort of halves; a new one is one line here and one name in the parameters. */
 export const halves: Readonly<Record<MatchParameters['halves'], Halves>> = {
-  'sum-and-result': { channel: (p) => ({ op: 'add', unknown: 'result', rep: 'expression', a: [0, most(p)], b: [0, most(p)] }), list: (p) => range(p, 2).map((n) => [n, 0]) },
-  'product-and-result': { channel: () => ({ op: 'multiply', unknown: 'result', rep: 'expression', a: [0, 12], b: [0, 12] }), list: products },
-  'numeral-and-dots': { channel: (p) => ({ op: p.highest > 10 ? 'count' : 'subitise', unknown: 'result', rep: 'dots', a: [0, most(p)], b: [0, 0] }), list: (p) => range(p, 1).map((n) => [n, 0]) },
-  'equal-fractions': { channel: () => ({ op: 'equivalent-fraction', unknown: 'result', rep: 'picture', ...offGrid }), list: fractionHalves },
+  'sum-and-result': {
+    channel: (p) => ({ op: 'add', unknown: 'result', rep: 'expression', a: [0, most(p)], b: [0, most(p)] }),
+    list: (p) => range(p, 2).map((n) => [n, 0]),
+  },
+  'product-and-result': {
+    channel: () => ({ op: 'multiply', unknown: 'result', rep: 'expression', a: [0, 12], b: [0, 12] }),
+    list: products,
+  },
+  'numeral-and-dots': {
+    channel: (p) => ({ op: p.highest > 10 ? 'count' : 'subitise', unknown: 'result', rep: 'dots', a: [0, most(p)], b: [0, 0] }),
+    list: (p) => range(p, 1).map((n) => [n, 0]),
+  },
+  'equal-fractions': {
+    channel: () => ({ op: 'equivalent-fraction', unknown: 'result', rep: 'picture', ...offGrid }),
+    list: fractionHalves,
+  },
   'parts-of-a-whole': { channel: () => ({ op: 'add-fraction', unknown: 'b', rep: 'numerals', ...offGrid }), list: wholes },
   'fraction-sum-alike': { channel: () => ({ op: 'add-fraction', unknown: 'result', rep: 'expression', ...offGrid }), list: sumsAlike },
   'fraction-sum-unlike': { channel: () => ({ op: 'add-fraction', unknown: 'result', rep: 'expression', ...offGrid }), list: sumsUnlike },
-  'clock-and-time': { channel: () => ({ op: 'tell-time', unknown: 'result', rep: 'clock', a: [0, clockMinutes], b: [0, 60] }), list: (p) => upTo(0, clockMinutes / p.clockStep - 1).map((i) => [i * p.clockStep, p.clockStep]) },
-  'clock-and-later': { channel: () => ({ op: 'elapsed-time', unknown: 'result', rep: 'clock', a: [0, clockMinutes], b: [0, clockMinutes / 2] }), list: later },
-  'coins-and-amount': { channel: (p) => ({ op: 'count-money', unknown: 'result', rep: 'coins', a: [0, most(p)], b: [0, 20] }), list: (p) => range(p, 1).map((n) => [n, fewestCoins(n)]) },
-  'number-and-rounded': { channel: (p) => ({ op: 'round', unknown: 'result', rep: 'numerals', a: [0, (roundPlaces + 1) * p.roundTo], b: [p.roundTo, p.roundTo] }), list: rounded },
-  'sum-family': { channel: (p) => ({ op: 'fact-family', unknown: 'result', rep: 'expression', a: [0, most(p)], b: [0, most(p)] }), list: (p) => range(p, 3).map((n) => [n, 0]) },
+  'clock-and-time': {
+    channel: () => ({ op: 'tell-time', unknown: 'result', rep: 'clock', a: [0, clockMinutes], b: [0, 60] }),
+    list: (p) => upTo(0, clockMinutes / p.clockStep - 1).map((i) => [i * p.clockStep, p.clockStep]),
+  },
+  'clock-and-later': {
+    channel: () => ({ op: 'elapsed-time', unknown: 'result', rep: 'clock', a: [0, clockMinutes], b: [0, clockMinutes / 2] }),
+    list: later,
+  },
+  'coins-and-amount': {
+    channel: (p) => ({ op: 'count-money', unknown: 'result', rep: 'coins', a: [0, most(p)], b: [0, 20] }),
+    list: (p) => range(p, 1).map((n) => [n, fewestCoins(n)]),
+  },
+  'number-and-rounded': {
+    channel: (p) => ({ op: 'round', unknown: 'result', rep: 'numerals', a: [0, (roundPlaces + 1) * p.roundTo], b: [p.roundTo, p.roundTo] }),
+    list: rounded,
+  },
+  'sum-family': {
+    channel: (p) => ({ op: 'fact-family', unknown: 'result', rep: 'expression', a: [0, most(p)], b: [0, most(p)] }),
+    list: (p) => range(p, 3).map((n) => [n, 0]),
+  },
   'times-family': { channel: () => ({ op: 'times-family', unknown: 'result', rep: 'expression', a: [0, 12], b: [0, 12] }), list: products },
-  'picture-and-turned': { channel: () => ({ op: 'turn', unknown: 'result', rep: 'picture', a: [0, 3], b: [0, 3] }), list: () => upTo(0, 3).flatMap((facing) => upTo(1, 3).map((quarters): Match => [facing, quarters])) },
+  'picture-and-turned': {
+    channel: () => ({ op: 'turn', unknown: 'result', rep: 'picture', a: [0, 3], b: [0, 3] }),
+    list: () => upTo(0, 3).flatMap((facing) => upTo(1, 3).map((quarters): Match => [facing, quarters])),
+  },
 };
 
 /** Sorts whose list holds a whole only; its two parts are drawn anew each time. */

@@ -7,7 +7,13 @@ import { halves } from './halves';
 export const matchSets: Mechanism<MatchParameters> = {
   id: 'match-sets',
   title: 'Match the halves',
-  words: ['Spread all halves face up.', 'Take one half, work out what it needs, and find its partner.', 'Lay them edge to edge; if they do not fit, put them back.', 'Everyone works on the same set; the timer faces the helper.', 'All matched before the sand has run? Everyone has won.'],
+  words: [
+    'Spread all halves face up.',
+    'Take one half, work out what it needs, and find its partner.',
+    'Lay them edge to edge; if they do not fit, put them back.',
+    'Everyone works on the same set; the timer faces the helper.',
+    'All matched before the sand has run? Everyone has won.',
+  ],
   played: { with: ['cards', 'tiles'], does: ['partner'], moves: ['collects'], who: ['together'], ends: ['all-gone'] },
   earlyEnding: 'Turn the timer over once more and finish together, or count how many halves found a partner.',
   told: ['matches {x} and {y}', 'takes a wrong half for {x} and {y}, and puts it back'],
@@ -29,5 +35,11 @@ export const matchSets: Mechanism<MatchParameters> = {
     { kind: 'match-halves', quantity: 1 },
     { kind: 'sand-timer', quantity: 1 },
   ],
-  sheets: (p) => [{ sheet: 'match-halves', copies: 1, data: { halves: p.halves, sets: p.sets, low: p.lowest, high: p.highest, clockStep: p.clockStep, roundTo: p.roundTo } }],
+  sheets: (p) => [
+    {
+      sheet: 'match-halves',
+      copies: 1,
+      data: { halves: p.halves, sets: p.sets, low: p.lowest, high: p.highest, clockStep: p.clockStep, roundTo: p.roundTo },
+    },
+  ],
 };

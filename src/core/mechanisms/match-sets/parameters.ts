@@ -1,7 +1,26 @@
 import { oneOf, parameters, whole, yesNo } from '../../play/parameters';
 
 export const { SCHEMA, DEFAULTS } = parameters({
-  halves: oneOf('Halves that belong together', ['sum-and-result', 'product-and-result', 'numeral-and-dots', 'equal-fractions', 'parts-of-a-whole', 'fraction-sum-alike', 'fraction-sum-unlike', 'clock-and-time', 'clock-and-later', 'coins-and-amount', 'number-and-rounded', 'sum-family', 'times-family', 'picture-and-turned'], 'sum-and-result'),
+  halves: oneOf(
+    'Halves that belong together',
+    [
+      'sum-and-result',
+      'product-and-result',
+      'numeral-and-dots',
+      'equal-fractions',
+      'parts-of-a-whole',
+      'fraction-sum-alike',
+      'fraction-sum-unlike',
+      'clock-and-time',
+      'clock-and-later',
+      'coins-and-amount',
+      'number-and-rounded',
+      'sum-family',
+      'times-family',
+      'picture-and-turned',
+    ],
+    'sum-and-result',
+  ),
   sets: whole('Pairs of halves', 3, 24, 10),
   lowest: whole('Lowest number', 0, 50, 2),
   highest: whole('Highest number', 3, 200, 20),

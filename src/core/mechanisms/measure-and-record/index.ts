@@ -8,7 +8,13 @@ const unitsOf = (p: MeasureParameters): number => Math.ceil((p.longest * 10) / u
 export const measureAndRecord: Mechanism<MeasureParameters> = {
   id: 'measure-and-record',
   title: 'Measure and record',
-  words: ['Choose a thing that stays still and has a straight edge.', 'Say how many units long it will be.', 'Lay the units end to end along it, without gaps, and count; or read the ruler from zero.', 'Write it in the table or colour a bar.', 'Look at the chart: which is longer, and by how much?'],
+  words: [
+    'Choose a thing that stays still and has a straight edge.',
+    'Say how many units long it will be.',
+    'Lay the units end to end along it, without gaps, and count; or read the ruler from zero.',
+    'Write it in the table or colour a bar.',
+    'Look at the chart: which is longer, and by how much?',
+  ],
   played: { with: ['things', 'paper'], does: ['counts'], moves: ['writes'], who: ['all-at-once'], ends: ['rounds'] },
   earlyEnding: 'Line up the things from short to long without measuring any more.',
   told: ['measures a thing {x} units long'],
@@ -17,7 +23,12 @@ export const measureAndRecord: Mechanism<MeasureParameters> = {
   seats: { min: 1, max: 6 },
   extraMeasures: ['laidAgain'],
   headStart: null,
-  check: (p) => firstOf(inOrder(p.shortest, p.longest, 'longest', 'length'), p.longest * 10 < 2 * unitMm[p.unit] && impossible('unit', 'The longest thing is shorter than two such units; take a smaller unit.'), unitsOf(p) > 200 && impossible('unit', 'That is more than 200 units; take a longer unit.')),
+  check: (p) =>
+    firstOf(
+      inOrder(p.shortest, p.longest, 'longest', 'length'),
+      p.longest * 10 < 2 * unitMm[p.unit] && impossible('unit', 'The longest thing is shorter than two such units; take a smaller unit.'),
+      unitsOf(p) > 200 && impossible('unit', 'That is more than 200 units; take a longer unit.'),
+    ),
   channels: (_p, seats) => {
     const most = Math.ceil(Math.max(...seats.map((s) => unitsOf(s.parameters))) * 1.3) + 5;
     return [
@@ -35,9 +46,14 @@ export const measureAndRecord: Mechanism<MeasureParameters> = {
   simultaneous: () => true,
   createTable,
   materials: (p, seats) => [
-    { kind: p.unit === 'dominoes' ? 'dominoes' : p.unit === 'cubes' ? 'linking-cubes' : p.unit === 'hand-spans' ? 'paper' : 'ruler', quantity: p.unit === 'cubes' ? unitsOf(p) * seats : seats },
+    {
+      kind: p.unit === 'dominoes' ? 'dominoes' : p.unit === 'cubes' ? 'linking-cubes' : p.unit === 'hand-spans' ? 'paper' : 'ruler',
+      quantity: p.unit === 'cubes' ? unitsOf(p) * seats : seats,
+    },
     { kind: 'recording-sheet', quantity: seats },
     { kind: 'pencils', quantity: seats },
   ],
-  sheets: (p, seats) => [{ sheet: 'measure-sheet', copies: seats, data: { unit: p.unit, things: p.things, chart: p.chart, scale: p.scale } }],
+  sheets: (p, seats) => [
+    { sheet: 'measure-sheet', copies: seats, data: { unit: p.unit, things: p.things, chart: p.chart, scale: p.scale } },
+  ],
 };

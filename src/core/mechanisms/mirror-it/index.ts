@@ -6,7 +6,13 @@ import { createTable } from './playOut';
 export const mirrorIt: Mechanism<MirrorParameters> = {
   id: 'mirror-it',
   title: 'Mirror it',
-  words: ['A card shows half a picture beside a line.', 'Colour each square on the other side, as far from the line as its partner.', 'Check with a mirror, or fold the paper on the line.', 'Set right what the mirror shows.', 'Make half a picture for your neighbour.'],
+  words: [
+    'A card shows half a picture beside a line.',
+    'Colour each square on the other side, as far from the line as its partner.',
+    'Check with a mirror, or fold the paper on the line.',
+    'Set right what the mirror shows.',
+    'Make half a picture for your neighbour.',
+  ],
   played: { with: ['paper'], does: ['mirrors'], moves: ['covers'], who: ['all-at-once'], ends: ['rounds'] },
   earlyEnding: 'Hold the mirror on one card and let everyone say what changes when it is turned.',
   told: ['mirrors {x} squares, all as they should be', 'mirrors {x} squares; {y} are set right with the mirror'],
@@ -15,7 +21,12 @@ export const mirrorIt: Mechanism<MirrorParameters> = {
   seats: { min: 1, max: 6 },
   extraMeasures: ['setRight'],
   headStart: null,
-  check: (p) => (p.filled > p.grid * p.rows ? impossible('filled', `Half the picture has only ${p.grid * p.rows} squares.`) : p.line === 'slanting' && p.grid > p.rows ? impossible('rows', 'A slanting line needs as many rows as squares.') : null),
+  check: (p) =>
+    p.filled > p.grid * p.rows
+      ? impossible('filled', `Half the picture has only ${p.grid * p.rows} squares.`)
+      : p.line === 'slanting' && p.grid > p.rows
+        ? impossible('rows', 'A slanting line needs as many rows as squares.')
+        : null,
   channels: (_p, seats) => {
     const grid = Math.max(...seats.map((s) => s.parameters.grid));
     const rows = Math.max(...seats.map((s) => s.parameters.rows));
@@ -28,5 +39,7 @@ export const mirrorIt: Mechanism<MirrorParameters> = {
     { kind: 'pencils', quantity: seats },
     { kind: 'mirror-tile', quantity: Math.ceil(seats / 2) },
   ],
-  sheets: (p, seats) => [{ sheet: 'mirror-cards', copies: seats, data: { line: p.line, grid: p.grid, rows: p.rows, filled: p.filled, count: p.tasks } }],
+  sheets: (p, seats) => [
+    { sheet: 'mirror-cards', copies: seats, data: { line: p.line, grid: p.grid, rows: p.rows, filled: p.filled, count: p.tasks } },
+  ],
 };

@@ -12,7 +12,8 @@ const checkSeconds = 20;
 export function createTable(seats: readonly Seat<MirrorParameters>[]): PlayGame {
   const tasks = Math.max(...seats.map((s) => s.parameters.tasks));
   return (rng: Rng, log: GameLog): void => {
-    for (let task = 0; task < tasks; task++) for (let s = 0; s < seats.length; s++) if (task < seats[s]!.parameters.tasks) picture(seats[s]!, s, rng, log);
+    for (let task = 0; task < tasks; task++)
+      for (let s = 0; s < seats.length; s++) if (task < seats[s]!.parameters.tasks) picture(seats[s]!, s, rng, log);
     settle(log, seats);
   };
 }

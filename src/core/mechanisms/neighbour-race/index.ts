@@ -7,7 +7,13 @@ import { boardProblem, makeBoard } from './rules';
 export const neighbourRace: Mechanism<NeighbourParameters> = {
   id: 'neighbour-race',
   title: 'Neighbour race',
-  words: ['Pegs start below the board and climb row by row.', 'Throw: add the die to the number you stand on, or ask of which number ahead the die is a factor.', 'If that number touches your space, move there; otherwise stay.', 'A space that is taken is blocked, sends its peg back, or is shared, as agreed.', 'The last space wants the exact throw, unless agreed otherwise.'],
+  words: [
+    'Pegs start below the board and climb row by row.',
+    'Throw: add the die to the number you stand on, or ask of which number ahead the die is a factor.',
+    'If that number touches your space, move there; otherwise stay.',
+    'A space that is taken is blocked, sends its peg back, or is shared, as agreed.',
+    'The last space wants the exact throw, unless agreed otherwise.',
+  ],
   played: { with: ['dice', 'board'], does: ['adds', 'multiplies'], moves: ['races'], who: ['in-turn'], ends: ['first-home'] },
   earlyEnding: 'Whoever stands highest says which throws would have helped; leave the pegs for next time.',
   told: ['throws {x} and moves to {y}', 'throws {x} at {y} and nothing fits', 'throws {x}, moves to {y} and sends the other peg back'],
@@ -16,7 +22,15 @@ export const neighbourRace: Mechanism<NeighbourParameters> = {
   seats: { min: 1, max: 5 },
   extraMeasures: ['sentBack'],
   headStart: 'rows',
-  check: (p) => firstOf(p.ways > p.width && impossible('ways', `A row has only ${p.width} spaces.`), makeBoard(p) === null && impossible('wasted', `No board was found on which at most ${p.wasted} % of throws move nobody and the end can be reached. Allow more, give each space more ways ahead, or use a smaller die.`)),
+  check: (p) =>
+    firstOf(
+      p.ways > p.width && impossible('ways', `A row has only ${p.width} spaces.`),
+      makeBoard(p) === null &&
+        impossible(
+          'wasted',
+          `No board was found on which at most ${p.wasted} % of throws move nobody and the end can be reached. Allow more, give each space more ways ahead, or use a smaller die.`,
+        ),
+    ),
   checkTable: (seats) => {
     const common = ownOnly(seats, ['rule', 'finish']);
     if (common) return common;
@@ -36,5 +50,7 @@ export const neighbourRace: Mechanism<NeighbourParameters> = {
     { kind: 'pegs', quantity: seats },
     { kind: p.faces > 10 ? 'twelve-sided-die' : p.faces > 6 ? 'ten-sided-die' : 'pip-die', quantity: 1 },
   ],
-  sheets: (p) => [{ sheet: 'hex-board', copies: 1, data: { rows: p.rows, width: p.width, ways: p.ways, faces: p.faces, board: p.board, rule: p.rule } }],
+  sheets: (p) => [
+    { sheet: 'hex-board', copies: 1, data: { rows: p.rows, width: p.width, ways: p.ways, faces: p.faces, board: p.board, rule: p.rule } },
+  ],
 };

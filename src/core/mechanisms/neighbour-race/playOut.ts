@@ -18,7 +18,9 @@ export function createTable(seats: readonly Racer[]): PlayGame {
   return (rng: Rng, log: GameLog): void => {
     places.fill(0);
     // A head start is rows: the first space of that row.
-    for (let s = 0; s < count; s++) if (seats[s]!.headStart > 0) places[s] = 1 + (Math.min(seats[s]!.headStart, seats[s]!.parameters.rows) - 1) * seats[s]!.parameters.width;
+    for (let s = 0; s < count; s++)
+      if (seats[s]!.headStart > 0)
+        places[s] = 1 + (Math.min(seats[s]!.headStart, seats[s]!.parameters.rows) - 1) * seats[s]!.parameters.width;
     for (let turn = 0; turn < TURN_CAP; turn++) {
       const s = turn % count;
       takeTurn(seats[s]!, s, board, places, rng, log);

@@ -5,7 +5,13 @@ import { run } from '../playing.testing';
 import { DEFAULTS, type NeighbourParameters } from './parameters';
 import { boardProblem, leadsTo, makeBoard, wastedShare, WAYS } from './rules';
 
-const any = fc.record({ rule: fc.constantFrom<NeighbourParameters['rule']>('here-plus-die', 'die-is-factor'), rows: fc.integer({ min: 4, max: 10 }), width: fc.integer({ min: 2, max: 5 }), faces: fc.integer({ min: 4, max: 12 }), board: fc.integer({ min: 1, max: 50 }) });
+const any = fc.record({
+  rule: fc.constantFrom<NeighbourParameters['rule']>('here-plus-die', 'die-is-factor'),
+  rows: fc.integer({ min: 4, max: 10 }),
+  width: fc.integer({ min: 2, max: 5 }),
+  faces: fc.integer({ min: 4, max: 12 }),
+  board: fc.integer({ min: 1, max: 50 }),
+});
 
 describe('the board maker', () => {
   it('gives every inner space the asked ways ahead, a way to the end and few wasted throws', () => {
@@ -53,7 +59,9 @@ describe('a neighbour race', () => {
     expect(r.items.filter((i) => i.seat === 1).every((i) => i.op === 'factor')).toBe(true);
   });
   it('refuses a board that cannot be made', () => {
-    expect(checkTable('neighbour-race', { wasted: 20 }, 2)).toMatchObject({ problem: { code: 'impossible-parameters', field: 'parameters.wasted' } });
+    expect(checkTable('neighbour-race', { wasted: 20 }, 2)).toMatchObject({
+      problem: { code: 'impossible-parameters', field: 'parameters.wasted' },
+    });
     expect(checkTable('neighbour-race', { ways: 3, width: 2 }, 2)).toMatchObject({ problem: { field: 'parameters.ways' } });
   });
 });

@@ -29,7 +29,12 @@ export function makeBoard(p: NeighbourParameters): RaceBoard | null {
 
 function tryBoard(p: NeighbourParameters, rng: Rng): RaceBoard | null {
   const spaces = p.rows * p.width + 2;
-  const board: RaceBoard = { number: new Int32Array(spaces), row: new Int32Array(spaces), ahead: new Int32Array(spaces * WAYS).fill(-1), last: spaces - 1 };
+  const board: RaceBoard = {
+    number: new Int32Array(spaces),
+    row: new Int32Array(spaces),
+    ahead: new Int32Array(spaces * WAYS).fill(-1),
+    last: spaces - 1,
+  };
   const at = (row: number, column: number): number => 1 + row * p.width + ((column + p.width) % p.width);
   for (let c = 0; c < p.width; c++) board.ahead[c] = at(0, c);
   for (let row = 0; row < p.rows; row++)
@@ -112,10 +117,11 @@ export function boardProblem(p: NeighbourParameters, board: RaceBoard): string |
   const good = new Uint8Array(board.last + 1);
   good[board.last] = 1;
   for (let here = board.last - 1; here >= 0; here--)
-    for (let die = 1; die <= p.faces; die++) for (let w = 0; w < WAYS; w++) {
-      const next = leadsTo(p, board, here, die, w);
-      if (next >= 0 && good[next]) good[here] = 1;
-    }
+    for (let die = 1; die <= p.faces; die++)
+      for (let w = 0; w < WAYS; w++) {
+        const next = leadsTo(p, board, here, die, w);
+        if (next >= 0 && good[next]) good[here] = 1;
+      }
   const trap = good.indexOf(0);
   if (trap >= 0) return `from space ${trap} the end cannot be reached`;
   const wasted = wastedShare(p, board);

@@ -7,21 +7,30 @@ import { createTable } from './playOut';
 import { pairsOf } from './rules';
 
 function check(p: PairMemoryParameters): Problem | null {
-  if (p.highestCard < p.lowestCard) return impossible('highestCard', `The highest card (${p.highestCard}) is below the lowest (${p.lowestCard}).`);
-  if ((p.rows * p.columns) % 2 === 1) return impossible('rows', `${p.rows} rows of ${p.columns} is an odd number of cards, so one would be left over.`);
-  if (pairsOf(p).length === 0 && p.relation === 'difference') return impossible('gap', `No two cards from ${p.lowestCard} to ${p.highestCard} differ by ${p.gap}.`);
+  if (p.highestCard < p.lowestCard)
+    return impossible('highestCard', `The highest card (${p.highestCard}) is below the lowest (${p.lowestCard}).`);
+  if ((p.rows * p.columns) % 2 === 1)
+    return impossible('rows', `${p.rows} rows of ${p.columns} is an odd number of cards, so one would be left over.`);
+  if (pairsOf(p).length === 0 && p.relation === 'difference')
+    return impossible('gap', `No two cards from ${p.lowestCard} to ${p.highestCard} differ by ${p.gap}.`);
   if (pairsOf(p).length === 0) return impossible('sum', `No two cards from ${p.lowestCard} to ${p.highestCard} make ${p.sum}.`);
-  if (p.relation === 'equal' && p.firstLook === p.secondLook) return impossible('secondLook', 'Equal amounts need two different looks, else every pair is the same picture twice.');
+  if (p.relation === 'equal' && p.firstLook === p.secondLook)
+    return impossible('secondLook', 'Equal amounts need two different looks, else every pair is the same picture twice.');
   return null;
 }
 
 /** A look without numerals is taken in at a glance up to ten, and counted beyond. */
-const readChannel = (rep: PairMemoryParameters['firstLook'], highest: number): ItemChannel => ({ op: highest <= 10 ? 'subitise' : 'count', unknown: 'result', rep });
+const readChannel = (rep: PairMemoryParameters['firstLook'], highest: number): ItemChannel => ({
+  op: highest <= 10 ? 'subitise' : 'count',
+  unknown: 'result',
+  rep,
+});
 
 function partnerChannel(p: PairMemoryParameters): ItemChannel {
   if (p.relation === 'sum') return { op: 'add', unknown: 'b', rep: p.secondLook };
   if (p.relation === 'difference') return { op: 'subtract', unknown: 'a', rep: p.secondLook };
-  if (p.relation === 'equal-fraction') return { op: 'equivalent-fraction', unknown: 'result', rep: p.secondLook === 'numerals' ? 'numerals' : 'picture' };
+  if (p.relation === 'equal-fraction')
+    return { op: 'equivalent-fraction', unknown: 'result', rep: p.secondLook === 'numerals' ? 'numerals' : 'picture' };
   return { op: 'compare', unknown: 'result', rep: p.secondLook === 'numerals' || p.secondLook === 'words' ? p.firstLook : p.secondLook };
 }
 
@@ -59,5 +68,11 @@ export const pairMemory: Mechanism<PairMemoryParameters> = {
       ? { kind: 'number-deck-1-10', quantity: 1 }
       : { kind: 'pair-cards', quantity: 1 },
   ],
-  sheets: (p) => [{ sheet: 'pair-cards', copies: 1, data: { pairs: pairsOf(p).slice(0, (p.rows * p.columns) / 2), firstLook: p.firstLook, secondLook: p.secondLook } }],
+  sheets: (p) => [
+    {
+      sheet: 'pair-cards',
+      copies: 1,
+      data: { pairs: pairsOf(p).slice(0, (p.rows * p.columns) / 2), firstLook: p.firstLook, secondLook: p.secondLook },
+    },
+  ],
 };

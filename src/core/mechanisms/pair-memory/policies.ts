@@ -11,7 +11,12 @@ export interface Mind {
   freshCount: number;
 }
 
-export const newMind = (places: number): Mind => ({ known: new Int32Array(places), fresh: new Int32Array(places), knownCount: 0, freshCount: 0 });
+export const newMind = (places: number): Mind => ({
+  known: new Int32Array(places),
+  fresh: new Int32Array(places),
+  knownCount: 0,
+  freshCount: 0,
+});
 
 /** Parts the places still there into those whose card this seat has in mind for the coming move, and the others. */
 export function recall(state: MemoryState, seat: Seat<PairMemoryParameters>, mind: Mind, rng: Rng): void {

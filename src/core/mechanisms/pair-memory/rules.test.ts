@@ -5,7 +5,14 @@ import { DEFAULTS, type PairMemoryParameters } from './parameters';
 import { chooseFirst, chooseSecond, newMind, recall } from './policies';
 import { flip, isPair, lay, newState, pairsOf, take } from './rules';
 
-const layout = fc.record({ rows: fc.integer({ min: 1, max: 5 }), columns: fc.constantFrom(2, 4, 6), sum: fc.integer({ min: 4, max: 18 }), relation: fc.constantFrom('sum', 'equal', 'difference', 'equal-fraction') as fc.Arbitrary<PairMemoryParameters['relation']> }).map((p): PairMemoryParameters => ({ ...DEFAULTS, ...p, secondLook: 'dots' }));
+const layout = fc
+  .record({
+    rows: fc.integer({ min: 1, max: 5 }),
+    columns: fc.constantFrom(2, 4, 6),
+    sum: fc.integer({ min: 4, max: 18 }),
+    relation: fc.constantFrom('sum', 'equal', 'difference', 'equal-fraction') as fc.Arbitrary<PairMemoryParameters['relation']>,
+  })
+  .map((p): PairMemoryParameters => ({ ...DEFAULTS, ...p, secondLook: 'dots' }));
 
 describe('the cards on the table', () => {
   it('can always be taken in pairs to the last one', () => {
@@ -24,9 +31,21 @@ describe('the cards on the table', () => {
   });
 
   it('make the number asked for, each pair once before any comes again', () => {
-    expect(pairsOf(DEFAULTS)).toEqual([[0, 10], [1, 9], [2, 8], [3, 7], [4, 6], [5, 5]]);
+    expect(pairsOf(DEFAULTS)).toEqual([
+      [0, 10],
+      [1, 9],
+      [2, 8],
+      [3, 7],
+      [4, 6],
+      [5, 5],
+    ]);
     expect(pairsOf({ ...DEFAULTS, sum: 30, lowestCard: 1, highestCard: 10 })).toEqual([]);
-    expect(pairsOf({ ...DEFAULTS, relation: 'difference', gap: 2 })).toEqual([[0, 2], [1, 3], [6, 8], [7, 9]]);
+    expect(pairsOf({ ...DEFAULTS, relation: 'difference', gap: 2 })).toEqual([
+      [0, 2],
+      [1, 3],
+      [6, 8],
+      [7, 9],
+    ]);
     expect(pairsOf({ ...DEFAULTS, relation: 'equal-fraction' })[0]).toEqual([102, 204]);
   });
 });
@@ -40,7 +59,9 @@ describe('remembering', () => {
     const mind = newMind(12);
     const known = (memory: number): number[] => {
       recall(state, seat(memory), mind, createRng(1));
-      expect([...mind.known.slice(0, mind.knownCount), ...mind.fresh.slice(0, mind.freshCount)].sort((a, b) => a - b)).toEqual([0, 1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11]);
+      expect([...mind.known.slice(0, mind.knownCount), ...mind.fresh.slice(0, mind.freshCount)].sort((a, b) => a - b)).toEqual([
+        0, 1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11,
+      ]);
       return [...mind.known.slice(0, mind.knownCount)];
     };
     expect(known(-1)).toEqual([0, 1, 2, 3]);

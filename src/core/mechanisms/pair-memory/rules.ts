@@ -20,7 +20,18 @@ export interface MemoryState {
 /** A fraction in lowest terms and one other form of it. */
 const fractionPairs: readonly (readonly [number, number])[] = (
   [
-    [1, 2, 2, 4], [1, 3, 2, 6], [2, 3, 4, 6], [1, 4, 2, 8], [3, 4, 6, 8], [1, 5, 2, 10], [2, 5, 4, 10], [3, 5, 6, 10], [4, 5, 8, 10], [1, 6, 2, 12], [5, 6, 10, 12], [1, 8, 2, 16],
+    [1, 2, 2, 4],
+    [1, 3, 2, 6],
+    [2, 3, 4, 6],
+    [1, 4, 2, 8],
+    [3, 4, 6, 8],
+    [1, 5, 2, 10],
+    [2, 5, 4, 10],
+    [3, 5, 6, 10],
+    [4, 5, 8, 10],
+    [1, 6, 2, 12],
+    [5, 6, 10, 12],
+    [1, 8, 2, 16],
   ] as const
 ).map(([a, b, c, d]) => [fractionCode(a, b), fractionCode(c, d)]);
 
@@ -39,7 +50,6 @@ export function pairsOf(p: PairMemoryParameters): readonly (readonly [number, nu
   }
   return pairs;
 }
-
 
 export function newState(p: PairMemoryParameters): MemoryState {
   const cards = p.rows * p.columns;
@@ -79,7 +89,8 @@ function fitsOf(p: PairMemoryParameters, cards: number): Uint8Array {
   const fits = new Uint8Array(cards * cards);
   if (pairs.length === 0) return fits;
   const valueOf = (i: number): number => pairs[(i >> 1) % pairs.length]![i & 1]!;
-  for (let i = 0; i < cards; i++) for (let j = 0; j < cards; j++) if (match(p, valueOf(i), valueOf(j), (i & 1) === (j & 1))) fits[i * cards + j] = 1;
+  for (let i = 0; i < cards; i++)
+    for (let j = 0; j < cards; j++) if (match(p, valueOf(i), valueOf(j), (i & 1) === (j & 1))) fits[i * cards + j] = 1;
   return fits;
 }
 

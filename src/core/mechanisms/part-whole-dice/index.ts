@@ -6,7 +6,13 @@ import { createTable } from './playOut';
 export const partWholeDice: Mechanism<PartWholeParameters> = {
   id: 'part-whole-dice',
   title: 'Part and whole with dice',
-  words: ['Throw two dice: the larger number is the whole, the smaller one part.', 'Say the missing part.', 'Colour one box for it on your grid.', 'With no box left for it, the throw is lost, or goes to a neighbour if agreed.', 'Play until a row is full, or the whole grid, or the throws are used up.'],
+  words: [
+    'Throw two dice: the larger number is the whole, the smaller one part.',
+    'Say the missing part.',
+    'Colour one box for it on your grid.',
+    'With no box left for it, the throw is lost, or goes to a neighbour if agreed.',
+    'Play until a row is full, or the whole grid, or the throws are used up.',
+  ],
   played: { with: ['dice', 'paper'], does: ['takes-away', 'partner'], moves: ['fills'], who: ['in-turn'], ends: ['full'] },
   earlyEnding: 'Count the coloured boxes on all grids together: how many did the table find?',
   told: ['throws a whole of {x}: {y} is missing, and colours it', 'throws a whole of {x}: {y} is missing, but that row is full'],

@@ -28,8 +28,10 @@ describe('part and whole with dice', () => {
     const { items } = run('part-whole-dice', { ends: 'rounds' }, careful(1), 4000);
     const total = items.reduce((n, i) => n + i.count, 0);
     const max = checkValue<{ ways: Record<string, number> }>('dist.2d6.max').ways;
-    for (const [whole, ways] of Object.entries(max)) nearShare(items.filter((i) => i.result === Number(whole)).reduce((n, i) => n + i.count, 0) / total, ways / 36, total);
+    for (const [whole, ways] of Object.entries(max))
+      nearShare(items.filter((i) => i.result === Number(whole)).reduce((n, i) => n + i.count, 0) / total, ways / 36, total);
     const gaps = checkValue<{ ways: Record<string, number> }>('dist.2d6.absdiff').ways;
-    for (const [gap, ways] of Object.entries(gaps)) nearShare(items.filter((i) => i.b === Number(gap)).reduce((n, i) => n + i.count, 0) / total, ways / 36, total);
+    for (const [gap, ways] of Object.entries(gaps))
+      nearShare(items.filter((i) => i.b === Number(gap)).reduce((n, i) => n + i.count, 0) / total, ways / 36, total);
   });
 });

@@ -7,7 +7,13 @@ import { throwOdds } from './rules';
 export const pressYourLuck: Mechanism<PressYourLuckParameters> = {
   id: 'press-your-luck',
   title: 'Press your luck',
-  words: ['In turn, throw as often as you dare and add up as you go.', 'Stop, and the turn is added to your score.', 'A throw that loses ends the turn with nothing from it.', 'Say each total aloud so that others can check.', 'The first to reach the goal ends the game.'],
+  words: [
+    'In turn, throw as often as you dare and add up as you go.',
+    'Stop, and the turn is added to your score.',
+    'A throw that loses ends the turn with nothing from it.',
+    'Say each total aloud so that others can check.',
+    'The first to reach the goal ends the game.',
+  ],
   played: { with: ['dice'], does: ['adds'], moves: ['dares'], who: ['in-turn'], ends: ['score'] },
   earlyEnding: 'Everyone throws once more at the same time; then each says how far the goal was.',
   told: ['throws {x}: the turn stands at {y}', 'throws {x} and loses the {y} of this turn', 'stops with {x}; the score is {y}'],

@@ -39,7 +39,9 @@ export function createTable(seats: readonly Player[]): PlayGame {
 function bestAgainstOne(seats: readonly Player[]): WinningPlay | null {
   if (seats.length !== 2 || seats.every((s) => s.policy !== 'careful')) return null;
   const { goal, faces } = seats[0]!.parameters;
-  const simple = seats.every(({ parameters: p }) => p.dice === 1 && p.bust === 'one' && p.lose === 'turn' && p.goal === goal && p.faces === faces);
+  const simple = seats.every(
+    ({ parameters: p }) => p.dice === 1 && p.bust === 'one' && p.lose === 'turn' && p.goal === goal && p.faces === faces,
+  );
   return simple && goal <= mostSolvedGoal ? winningPlay(goal, faces) : null;
 }
 
@@ -62,7 +64,8 @@ function playTurn(seat: Player, s: number, hold: number, best: WinningPlay | nul
     gathered += x + y;
     log.note(s, 0, x + y, gathered);
     if (log.scores[s]! + gathered >= p.goal) break;
-    if (best && seat.policy === 'careful' ? !best.throwsOn(log.scores[s]!, log.scores[1 - s]!, gathered) : stops(seat, gathered, hold, rng)) break;
+    if (best && seat.policy === 'careful' ? !best.throwsOn(log.scores[s]!, log.scores[1 - s]!, gathered) : stops(seat, gathered, hold, rng))
+      break;
   }
   if (p.saysBoth && log.scores[s]! > 0) log.item(s, SCORE, log.scores[s]!, gathered);
   log.scores[s]! += gathered;

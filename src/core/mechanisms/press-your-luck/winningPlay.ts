@@ -49,7 +49,7 @@ export function winningPlay(goal: number, faces: number): WinningPlay {
       // Near scores have near chances, so the search starts there.
       const near = i + 1 < goal ? start[(i + 1) * goal + j]! : 0.7;
       start[j * goal + i] = j + 1 < goal ? start[(j + 1) * goal + i]! : 1 - near;
-      for (let moved = 1; moved > closeEnough; ) {
+      for (let moved = 1; moved > closeEnough;) {
         const mine = solve(i, j, start[j * goal + i]!);
         const theirs = i === j ? mine : solve(j, i, mine);
         moved = Math.abs(theirs - start[j * goal + i]!);

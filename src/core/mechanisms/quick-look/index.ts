@@ -6,7 +6,13 @@ import { createTable } from './playOut';
 export const quickLook: Mechanism<QuickLookParameters> = {
   id: 'quick-look',
   title: 'Quick look',
-  words: ['Show a dot card for a moment, then cover it.', 'How many were there? Show it with fingers or say it.', 'Show it again to check.', 'How did you see it? Four and two, three and three: tell different ways.', 'Say one more, or what is missing to ten, if agreed.'],
+  words: [
+    'Show a dot card for a moment, then cover it.',
+    'How many were there? Show it with fingers or say it.',
+    'Show it again to check.',
+    'How did you see it? Four and two, three and three: tell different ways.',
+    'Say one more, or what is missing to ten, if agreed.',
+  ],
   played: { with: ['cards'], does: ['counts'], moves: ['looks'], who: ['all-at-once'], ends: ['rounds'] },
   earlyEnding: 'Show the fullest card openly and collect as many ways of seeing it as there are children.',
   told: ['sees {x} dots', 'is not sure of {x} dots and looks again'],
@@ -15,7 +21,11 @@ export const quickLook: Mechanism<QuickLookParameters> = {
   seats: { min: 1, max: 8 },
   extraMeasures: ['notSure'],
   headStart: 'cards',
-  check: (p) => firstOf(inOrder(p.lowest, p.highest, 'highest', 'number of dots'), p.layout === 'in-a-ten-frame' && p.highest > 10 && impossible('highest', 'A ten-frame holds ten dots.')),
+  check: (p) =>
+    firstOf(
+      inOrder(p.lowest, p.highest, 'highest', 'number of dots'),
+      p.layout === 'in-a-ten-frame' && p.highest > 10 && impossible('highest', 'A ten-frame holds ten dots.'),
+    ),
   channels: (p, seats) => {
     const most = Math.max(...seats.map((s) => s.parameters.highest));
     const rep = p.layout === 'in-a-ten-frame' ? 'ten-frame' : p.layout === 'like-a-die' ? 'pips' : 'dots';

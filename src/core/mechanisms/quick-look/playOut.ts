@@ -19,7 +19,8 @@ const looksSeconds = { briefly: 2, twice: 5, 'as-long-as-wanted': 8 } as const;
 export function createTable(seats: readonly Seat<QuickLookParameters>[]): PlayGame {
   const most = Math.max(...seats.map((s) => s.parameters.cards));
   return (rng: Rng, log: GameLog): void => {
-    for (let card = 0; card < most; card++) for (let s = 0; s < seats.length; s++) if (card < seats[s]!.parameters.cards) lookAt(seats[s]!, s, rng, log);
+    for (let card = 0; card < most; card++)
+      for (let s = 0; s < seats.length; s++) if (card < seats[s]!.parameters.cards) lookAt(seats[s]!, s, rng, log);
     settle(log, seats);
   };
 }

@@ -7,9 +7,14 @@ import { deadTotals, deckOf } from './rules';
 
 function check(p: RunningTotalParameters): Problem | null {
   if (p.high <= p.low) return impossible('high', `The upper end (${p.high}) must lie above the lower end (${p.low}).`);
-  if (p.highestCard < p.lowestCard) return impossible('highestCard', `The highest card (${p.highestCard}) is below the lowest (${p.lowestCard}).`);
+  if (p.highestCard < p.lowestCard)
+    return impossible('highestCard', `The highest card (${p.highestCard}) is below the lowest (${p.lowestCard}).`);
   const dead = deadTotals(p);
-  if (dead.length > 0) return impossible('landing', `From ${dead[0]} the end can never be met exactly with cards ${p.lowestCard} to ${p.highestCard}. Add lower cards or let the end be passed.`);
+  if (dead.length > 0)
+    return impossible(
+      'landing',
+      `From ${dead[0]} the end can never be met exactly with cards ${p.lowestCard} to ${p.highestCard}. Add lower cards or let the end be passed.`,
+    );
   if (p.draw === 'deck' && deckOf(p).length <= p.handSize) return impossible('copies', 'The deck is no larger than one hand.');
   return null;
 }
@@ -20,7 +25,9 @@ function checkTable(seats: readonly Seat<RunningTotalParameters>[]): Problem | n
   if (differs) return differs;
   if (common.draw === 'return') return null;
   const wanted = seats.reduce((sum, s) => sum + s.parameters.handSize, 0);
-  return deckOf(common).length <= wanted ? impossible('handSize', `${seats.length} hands need ${wanted} cards and the deck has ${deckOf(common).length}.`) : null;
+  return deckOf(common).length <= wanted
+    ? impossible('handSize', `${seats.length} hands need ${wanted} cards and the deck has ${deckOf(common).length}.`)
+    : null;
 }
 
 export const runningTotal: Mechanism<RunningTotalParameters> = {
@@ -35,7 +42,14 @@ export const runningTotal: Mechanism<RunningTotalParameters> = {
   ],
   played: { with: ['cards'], does: ['adds', 'takes-away'], moves: ['total-grows'], who: ['in-turn'], ends: ['first-home', 'score'] },
   earlyEnding: 'Say the total aloud together; each player says what would have brought it to the end.',
-  told: ['plays {x}; the total is {y}', 'plays a take-ten card; the total is {y}', 'turns the direction of play', 'passes over the next player', 'has nothing to play and puts {x} away', 'rounds the total {x} to {y}'],
+  told: [
+    'plays {x}; the total is {y}',
+    'plays a take-ten card; the total is {y}',
+    'turns the direction of play',
+    'passes over the next player',
+    'has nothing to play and puts {x} away',
+    'rounds the total {x} to {y}',
+  ],
   parametersSchema: SCHEMA,
   defaults: DEFAULTS,
   seats: { min: 1, max: 6 },
@@ -56,5 +70,19 @@ export const runningTotal: Mechanism<RunningTotalParameters> = {
   simultaneous: () => false,
   createTable,
   materials: (p) => [{ kind: 'number-deck-1-10', quantity: Math.max(1, Math.ceil(p.copies / 4)) }],
-  sheets: (p) => [{ sheet: 'number-cards', copies: 1, data: { low: p.lowestCard, high: p.highestCard, copies: p.copies, takeTen: p.takeTen, turnRound: p.reverse, passOver: p.skip, round: p.round } }],
+  sheets: (p) => [
+    {
+      sheet: 'number-cards',
+      copies: 1,
+      data: {
+        low: p.lowestCard,
+        high: p.highestCard,
+        copies: p.copies,
+        takeTen: p.takeTen,
+        turnRound: p.reverse,
+        passOver: p.skip,
+        round: p.round,
+      },
+    },
+  ],
 };

@@ -4,7 +4,19 @@ import type { GameLog } from '../../simulate/gameLog';
 import { type PlayGame, type Seat, TURN_CAP } from '../mechanism';
 import type { RunningTotalParameters } from './parameters';
 import { chooseCard, chooseDiscard } from './policies';
-import { drawCard, leaveHand, newState, reachesEnd, REVERSE, ROUND, roundedTotal, SKIP, startRound, TAKE_TEN, type TotalState } from './rules';
+import {
+  drawCard,
+  leaveHand,
+  newState,
+  reachesEnd,
+  REVERSE,
+  ROUND,
+  roundedTotal,
+  SKIP,
+  startRound,
+  TAKE_TEN,
+  type TotalState,
+} from './rules';
 
 const UP = 0;
 const DOWN = 1;
@@ -94,7 +106,8 @@ function move(state: TotalState, p: RunningTotalParameters, s: number, card: num
 /** The holder of most tokens gives one; with nobody ahead, one comes from the bowl. */
 function takeToken(log: GameLog, s: number): void {
   let richest = -1;
-  for (let i = 0; i < log.scores.length; i++) if (i !== s && log.scores[i]! > 0 && (richest < 0 || log.scores[i]! > log.scores[richest]!)) richest = i;
+  for (let i = 0; i < log.scores.length; i++)
+    if (i !== s && log.scores[i]! > 0 && (richest < 0 || log.scores[i]! > log.scores[richest]!)) richest = i;
   if (richest >= 0) log.scores[richest]!--;
   log.scores[s]!++;
   log.extra[1]!++;

@@ -5,15 +5,18 @@ import { DEFAULTS, type RunningTotalParameters } from './parameters';
 import { chooseCard, chooseDiscard } from './policies';
 import { deadTotals, deckOf, drawCard, isLegal, leaveHand, newState, REVERSE, SKIP, startRound, TAKE_TEN } from './rules';
 
-const seats = (n: number, p: RunningTotalParameters) => Array.from({ length: n }, () => ({ parameters: p, policy: 'typical' as const, errorRate: 0.3, headStart: 0 }));
-const parameters = fc.record({
-  direction: fc.constantFrom('up', 'down', 'up-and-down') as fc.Arbitrary<RunningTotalParameters['direction']>,
-  landing: fc.constantFrom('exact', 'beyond') as fc.Arbitrary<RunningTotalParameters['landing']>,
-  high: fc.integer({ min: 20, max: 120 }),
-  handSize: fc.integer({ min: 1, max: 5 }),
-  highestCard: fc.integer({ min: 2, max: 12 }),
-  takeTen: fc.integer({ min: 0, max: 5 }),
-}).map((p): RunningTotalParameters => ({ ...DEFAULTS, ...p }));
+const seats = (n: number, p: RunningTotalParameters) =>
+  Array.from({ length: n }, () => ({ parameters: p, policy: 'typical' as const, errorRate: 0.3, headStart: 0 }));
+const parameters = fc
+  .record({
+    direction: fc.constantFrom('up', 'down', 'up-and-down') as fc.Arbitrary<RunningTotalParameters['direction']>,
+    landing: fc.constantFrom('exact', 'beyond') as fc.Arbitrary<RunningTotalParameters['landing']>,
+    high: fc.integer({ min: 20, max: 120 }),
+    handSize: fc.integer({ min: 1, max: 5 }),
+    highestCard: fc.integer({ min: 2, max: 12 }),
+    takeTen: fc.integer({ min: 0, max: 5 }),
+  })
+  .map((p): RunningTotalParameters => ({ ...DEFAULTS, ...p }));
 
 describe('the deck', () => {
   it('holds every card once for each copy and special', () => {
@@ -37,7 +40,9 @@ describe('the deck', () => {
           if (state.held[s]! > 0) leaveHand(state, s, chooseDiscard(state, s));
           drawCard(state, s, p, rng);
           const pile = state.piles[0]!;
-          const hands = Array.from({ length: n }, (_, k) => [...state.hands.slice(k * state.handWidth, k * state.handWidth + state.held[k]!)]).flat();
+          const hands = Array.from({ length: n }, (_, k) => [
+            ...state.hands.slice(k * state.handWidth, k * state.handWidth + state.held[k]!),
+          ]).flat();
           expect(sorted([...pile.cards.slice(0, pile.left), ...pile.discard.slice(0, pile.discarded), ...hands])).toBe(all);
         }
       }),

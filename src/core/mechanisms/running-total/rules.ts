@@ -58,12 +58,32 @@ export function newState(seats: readonly Seat<RunningTotalParameters>[]): TotalS
     const key = cards.join();
     if (!keys.includes(key)) {
       keys.push(key);
-      piles.push({ deck: Int32Array.from(cards), cards: Int32Array.from(cards), discard: new Int32Array(cards.length), left: 0, discarded: 0 });
+      piles.push({
+        deck: Int32Array.from(cards),
+        cards: Int32Array.from(cards),
+        discard: new Int32Array(cards.length),
+        left: 0,
+        discarded: 0,
+      });
     }
     pileOfSeat[s] = keys.indexOf(key);
   });
   const handWidth = Math.max(...seats.map((s) => s.parameters.handSize));
-  return { total: 0, step: 1, order: 1, top: NO_CARD, deckIsOut: false, choices: 0, stamp: 0, stamps: new Int32Array(ROUND + 1), hands: new Int32Array(handWidth * seats.length), held: new Int32Array(seats.length), handWidth, piles, pileOfSeat };
+  return {
+    total: 0,
+    step: 1,
+    order: 1,
+    top: NO_CARD,
+    deckIsOut: false,
+    choices: 0,
+    stamp: 0,
+    stamps: new Int32Array(ROUND + 1),
+    hands: new Int32Array(handWidth * seats.length),
+    held: new Int32Array(seats.length),
+    handWidth,
+    piles,
+    pileOfSeat,
+  };
 }
 
 export function startRound(state: TotalState, seats: readonly Seat<RunningTotalParameters>[], rng: Rng): void {
@@ -80,7 +100,8 @@ export function startRound(state: TotalState, seats: readonly Seat<RunningTotalP
     shuffle(rng, pile.cards, pile.left);
   }
   state.held.fill(0);
-  for (let s = 0; s < seats.length; s++) for (let i = 0; i < seats[s]!.parameters.handSize; i++) drawCard(state, s, seats[s]!.parameters, rng);
+  for (let s = 0; s < seats.length; s++)
+    for (let i = 0; i < seats[s]!.parameters.handSize; i++) drawCard(state, s, seats[s]!.parameters, rng);
 }
 
 export function drawCard(state: TotalState, seat: number, p: RunningTotalParameters, rng: Rng): void {
@@ -143,7 +164,15 @@ export function reachesEnd(state: TotalState, p: RunningTotalParameters): boolea
  */
 export function deadTotals(p: RunningTotalParameters): number[] {
   if (p.landing === 'beyond') return [];
-  const legs: [number, number, number][] = p.direction === 'up' ? [[p.low, p.high, 1]] : p.direction === 'down' ? [[p.high, p.low, -1]] : [[p.low, p.high, 1], [p.high, p.low, -1]];
+  const legs: [number, number, number][] =
+    p.direction === 'up'
+      ? [[p.low, p.high, 1]]
+      : p.direction === 'down'
+        ? [[p.high, p.low, -1]]
+        : [
+            [p.low, p.high, 1],
+            [p.high, p.low, -1],
+          ];
   return legs.flatMap(([from, to, step]) => deadOnLeg(p, from, to, step));
 }
 
@@ -162,7 +191,7 @@ function deadOnLeg(p: RunningTotalParameters, from: number, to: number, step: nu
   const reached = new Set([from]);
   for (const total of reached) if (total !== to) for (const t of next(total)) reached.add(t);
   const good = new Set([to]);
-  for (let grew = true; grew; ) {
+  for (let grew = true; grew;) {
     grew = false;
     for (const total of reached) if (!good.has(total) && next(total).some((t) => good.has(t))) grew = Boolean(good.add(total));
   }

@@ -6,7 +6,13 @@ import { createTable } from './playOut';
 export const sequenceGrid: Mechanism<SequenceParameters> = {
   id: 'sequence-grid',
   title: 'Sequence grid',
-  words: ['The grid counts in steps, row by row; some cells are blank.', 'Find the step from two cells side by side.', 'Fill the blanks, one after another or in turn.', 'Read a full row aloud: does it sound right?', 'Look for what the columns do.'],
+  words: [
+    'The grid counts in steps, row by row; some cells are blank.',
+    'Find the step from two cells side by side.',
+    'Fill the blanks, one after another or in turn.',
+    'Read a full row aloud: does it sound right?',
+    'Look for what the columns do.',
+  ],
   played: { with: ['paper', 'board'], does: ['goes-on'], moves: ['writes'], who: ['all-at-once'], ends: ['full'] },
   earlyEnding: 'Fill in only the last cell together and say how you know.',
   told: ['writes {x} in cell {y}'],
@@ -15,8 +21,19 @@ export const sequenceGrid: Mechanism<SequenceParameters> = {
   seats: { min: 1, max: 6 },
   extraMeasures: ['hundredsCrossed', 'mistaken'],
   headStart: null,
-  check: (p) => firstOf(p.direction === 'backward' && p.start < p.step * (p.rows * p.columns) && impossible('start', `Counting back ${p.rows * p.columns} cells by ${p.step} goes below zero; start at ${p.step * p.rows * p.columns} or more.`)),
-  checkTable: (seats) => (seats[0]!.parameters.form === 'one-grid-in-turn' ? sharedBy(seats, ['start', 'step', 'direction', 'rows', 'columns', 'form', 'blanks']) : sharedBy(seats, ['form'])),
+  check: (p) =>
+    firstOf(
+      p.direction === 'backward' &&
+        p.start < p.step * (p.rows * p.columns) &&
+        impossible(
+          'start',
+          `Counting back ${p.rows * p.columns} cells by ${p.step} goes below zero; start at ${p.step * p.rows * p.columns} or more.`,
+        ),
+    ),
+  checkTable: (seats) =>
+    seats[0]!.parameters.form === 'one-grid-in-turn'
+      ? sharedBy(seats, ['start', 'step', 'direction', 'rows', 'columns', 'form', 'blanks'])
+      : sharedBy(seats, ['form']),
   channels: (_p, seats) => {
     const most = Math.max(...seats.map(({ parameters: p }) => p.start + p.step * (p.rows * p.columns + 1)));
     const steps = Math.max(...seats.map((s) => s.parameters.step));
@@ -33,5 +50,11 @@ export const sequenceGrid: Mechanism<SequenceParameters> = {
     { kind: 'recording-sheet', quantity: seats },
     { kind: 'pencils', quantity: seats },
   ],
-  sheets: (p, seats) => [{ sheet: 'sequence-grid', copies: p.form === 'each-own-grid' ? seats : 1, data: { start: p.start, step: p.direction === 'forward' ? p.step : -p.step, rows: p.rows, columns: p.columns, blanks: p.blanks } }],
+  sheets: (p, seats) => [
+    {
+      sheet: 'sequence-grid',
+      copies: p.form === 'each-own-grid' ? seats : 1,
+      data: { start: p.start, step: p.direction === 'forward' ? p.step : -p.step, rows: p.rows, columns: p.columns, blanks: p.blanks },
+    },
+  ],
 };

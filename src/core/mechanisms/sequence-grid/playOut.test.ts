@@ -7,7 +7,9 @@ describe('a sequence grid', () => {
     const r = run('sequence-grid', { start: 85, step: 5, blanks: 'all-but-first' }, 1, 50);
     for (const i of r.items) expect(i.b).toBe(5);
     expect(r.measures['hundredsCrossed']).toBe(1);
-    expect(run('sequence-grid', { start: 300, step: 10, direction: 'backward' }, 2, 100).items.every((i) => Math.abs(i.b) === 10)).toBe(true);
+    expect(run('sequence-grid', { start: 300, step: 10, direction: 'backward' }, 2, 100).items.every((i) => Math.abs(i.b) === 10)).toBe(
+      true,
+    );
   });
   it('leaves as many blanks as agreed', () => {
     const turns = (blanks: string) => run('sequence-grid', { blanks }, 1, 200).turns.mean;

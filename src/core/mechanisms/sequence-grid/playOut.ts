@@ -39,7 +39,8 @@ function fillGrid(seats: readonly Player[], first: number, players: number, rng:
       if (slips(seats[s]!, rng)) log.extra[1]!++;
       else log.scores[s]!++;
     }
-    if (p.sayRow && cell % p.columns === p.columns - 1) for (let i = 0; i < p.columns; i++) log.item(s, READ, p.start + (cell - i) * sign, 0);
+    if (p.sayRow && cell % p.columns === p.columns - 1)
+      for (let i = 0; i < p.columns; i++) log.item(s, READ, p.start + (cell - i) * sign, 0);
   }
 }
 

@@ -4,7 +4,8 @@ import { itemsOfGames, run } from '../playing.testing';
 
 describe('sorting and graphing', () => {
   it('sorts every piece into a tray', () => {
-    for (const items of itemsOfGames('sort-and-graph', { questions: 0, pieces: 30, trays: 4 }, [{}, {}], 100)) expect(items.filter((i) => i.op === 'count').reduce((sum, i) => sum + i.a, 0)).toBe(30);
+    for (const items of itemsOfGames('sort-and-graph', { questions: 0, pieces: 30, trays: 4 }, [{}, {}], 100))
+      expect(items.filter((i) => i.op === 'count').reduce((sum, i) => sum + i.a, 0)).toBe(30);
   });
   it('asks how many more only when agreed', () => {
     expect(run('sort-and-graph', { howManyMore: false }, 2, 200).shares.subtract.mean).toBe(0);

@@ -7,7 +7,13 @@ import { splitsToFind } from './rules';
 export const splitAndSpill: Mechanism<SplitParameters> = {
   id: 'split-and-spill',
   title: 'Split and spill',
-  words: ['Count the two-coloured counters into a cup, or fill the bag.', 'Shake and spill, or pull the agreed number.', 'Say how many show each colour; a hand may hide one colour to be worked out.', 'Colour or write the split.', 'Which splits have come, and which are still missing?'],
+  words: [
+    'Count the two-coloured counters into a cup, or fill the bag.',
+    'Shake and spill, or pull the agreed number.',
+    'Say how many show each colour; a hand may hide one colour to be worked out.',
+    'Colour or write the split.',
+    'Which splits have come, and which are still missing?',
+  ],
   played: { with: ['things'], does: ['partner', 'counts'], moves: ['takes-apart'], who: ['in-turn'], ends: ['rounds'] },
   earlyEnding: 'Lay out one split of each kind that was found and look for a missing one together.',
   told: ['spills {x} and {y}: a new split', 'spills {x} and {y}, seen before'],
@@ -18,10 +24,21 @@ export const splitAndSpill: Mechanism<SplitParameters> = {
   headStart: 'points',
   check: (p) =>
     firstOf(
-      p.from === 'bag' && p.first + p.second < p.counters && impossible('counters', `The bag holds ${p.first + p.second} and ${p.counters} are pulled.`),
+      p.from === 'bag' &&
+        p.first + p.second < p.counters &&
+        impossible('counters', `The bag holds ${p.first + p.second} and ${p.counters} are pulled.`),
       splitsToFind(p).length === 0 && impossible('zeros', 'No split is left to find.'),
-      p.ends === 'all-seen' && p.from === 'shaken' && p.zeros && p.counters > 8 && impossible('ends', `All ${p.counters} of one colour comes once in ${2 ** p.counters} spills a side; leave such splits out or play rounds.`),
-      p.ends === 'all-seen' && p.counters > 12 && impossible('counters', 'With more than 12 counters rare splits take far too long to see.'),
+      p.ends === 'all-seen' &&
+        p.from === 'shaken' &&
+        p.zeros &&
+        p.counters > 8 &&
+        impossible(
+          'ends',
+          `All ${p.counters} of one colour comes once in ${2 ** p.counters} spills a side; leave such splits out or play rounds.`,
+        ),
+      p.ends === 'all-seen' &&
+        p.counters > 12 &&
+        impossible('counters', 'With more than 12 counters rare splits take far too long to see.'),
     ),
   checkTable: (seats) => sharedBy(seats, ['ends', 'rounds']),
   channels: (_p, seats) => {

@@ -6,7 +6,13 @@ import { createTable } from './playOut';
 export const stackOrLineUp: Mechanism<StackParameters> = {
   id: 'stack-or-line-up',
   title: 'Stack or line up',
-  words: ['Say how many pieces you will manage.', 'Stack them, or line them up as far as the edge, until they topple or run out.', 'Count them.', 'Compare with what you said, and with your neighbour.', 'Build again: closer this time?'],
+  words: [
+    'Say how many pieces you will manage.',
+    'Stack them, or line them up as far as the edge, until they topple or run out.',
+    'Count them.',
+    'Compare with what you said, and with your neighbour.',
+    'Build again: closer this time?',
+  ],
   played: { with: ['things'], does: ['counts', 'compares'], moves: ['builds'], who: ['all-at-once'], ends: ['rounds'] },
   earlyEnding: 'Build one tower together with all the pieces and count it down as it is taken apart.',
   told: ['builds with {x} pieces'],
@@ -29,6 +35,11 @@ export const stackOrLineUp: Mechanism<StackParameters> = {
   range: () => ({ low: 0, highA: 1, highB: 1 }),
   simultaneous: () => true,
   createTable,
-  materials: (p, seats) => [{ kind: p.build === 'stacked' ? 'linking-cubes' : 'dominoes', quantity: p.build === 'stacked' ? p.pieces * seats : Math.ceil(seats / 2) }],
+  materials: (p, seats) => [
+    {
+      kind: p.build === 'stacked' ? 'linking-cubes' : 'dominoes',
+      quantity: p.build === 'stacked' ? p.pieces * seats : Math.ceil(seats / 2),
+    },
+  ],
   sheets: () => [],
 };

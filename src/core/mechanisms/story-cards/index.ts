@@ -7,7 +7,13 @@ import { channelsOf } from './rules';
 export const storyCards: Mechanism<StoryParameters> = {
   id: 'story-cards',
   title: 'Story cards',
-  words: ['Draw a story card; it is read aloud, plainly, twice.', 'Say what happens in your own words, or draw it, before any number is worked out.', 'Say what is known and what is asked.', 'Work it out and put the answer back into the story: does it fit?', 'No word gives the operation away; the story does.'],
+  words: [
+    'Draw a story card; it is read aloud, plainly, twice.',
+    'Say what happens in your own words, or draw it, before any number is worked out.',
+    'Say what is known and what is asked.',
+    'Work it out and put the answer back into the story: does it fit?',
+    'No word gives the operation away; the story does.',
+  ],
   played: { with: ['cards'], does: ['adds', 'takes-away'], moves: ['tells'], who: ['in-turn'], ends: ['rounds'] },
   earlyEnding: 'Make up one story together about this room and leave it open for next time.',
   told: ['works out the story with {x} and {y}', 'hears the story of {x} and {y} again, with counters'],
@@ -16,7 +22,11 @@ export const storyCards: Mechanism<StoryParameters> = {
   seats: { min: 1, max: 6 },
   extraMeasures: ['toldAgain'],
   headStart: 'cards',
-  check: (p) => firstOf(p.highest < 3 * p.lowest && impossible('highest', `Stories need a whole of at least ${3 * p.lowest} when no part is below ${p.lowest}.`)),
+  check: (p) =>
+    firstOf(
+      p.highest < 3 * p.lowest &&
+        impossible('highest', `Stories need a whole of at least ${3 * p.lowest} when no part is below ${p.lowest}.`),
+    ),
   channels: (_p, seats) => channelsOf(Math.min(200, Math.max(...seats.map((s) => s.parameters.highest)))),
   range: () => ({ low: 0, highA: 1, highB: 1 }),
   simultaneous: () => false,
@@ -25,5 +35,7 @@ export const storyCards: Mechanism<StoryParameters> = {
     { kind: 'story-card-set', quantity: 1 },
     { kind: 'two-colour-counters', quantity: Math.min(20, p.highest) },
   ],
-  sheets: (p) => [{ sheet: 'story-cards', copies: 1, data: { situations: p.situations, unknowns: p.unknowns, low: p.lowest, high: p.highest } }],
+  sheets: (p) => [
+    { sheet: 'story-cards', copies: 1, data: { situations: p.situations, unknowns: p.unknowns, low: p.lowest, high: p.highest } },
+  ],
 };

@@ -18,7 +18,8 @@ const drawn = 0.6;
 export function createTable(seats: readonly Seat<StoryParameters>[]): PlayGame {
   const cards = Math.max(...seats.map((s) => s.parameters.cards));
   return (rng: Rng, log: GameLog): void => {
-    for (let card = 0; card < cards; card++) for (let s = 0; s < seats.length; s++) if (card < seats[s]!.parameters.cards) tell(seats[s]!, s, rng, log);
+    for (let card = 0; card < cards; card++)
+      for (let s = 0; s < seats.length; s++) if (card < seats[s]!.parameters.cards) tell(seats[s]!, s, rng, log);
     settle(log, seats);
   };
 }
@@ -36,7 +37,13 @@ function tell(seat: Seat<StoryParameters>, s: number, rng: Rng, log: GameLog): v
   log.turn(s, 2);
   log.spend(s, (p.readAloud === 'read-alone' ? aloneSeconds : aloudSeconds) + (p.drawIt ? drawSeconds : 0));
   log.item(s, channel, a, b);
-  const chance = seat.policy === 'careful' ? 0 : (seat.policy === 'random' ? 0.5 : seat.errorRate) * (p.keyWords === 'none' ? noKeyWords : 1) * (p.readAloud === 'read-alone' ? readAlone : 1) * (p.drawIt ? drawn : 1);
+  const chance =
+    seat.policy === 'careful'
+      ? 0
+      : (seat.policy === 'random' ? 0.5 : seat.errorRate) *
+        (p.keyWords === 'none' ? noKeyWords : 1) *
+        (p.readAloud === 'read-alone' ? readAlone : 1) *
+        (p.drawIt ? drawn : 1);
   if (uniform(rng) >= chance) {
     log.scores[s]!++;
     log.note(s, 0, a, b);

@@ -9,7 +9,8 @@ describe('story cards', () => {
     const r = run('story-cards', { unknowns: ['result', 'change', 'start'] }, 2, 600);
     const met = new Set(r.items.map((i) => `${i.rep} ${i.unknown}`));
     expect(met.size).toBe(12);
-    for (const s of situations) for (const u of unknowns) expect(met).toContain(`${situationItem(s, u).rep} ${situationItem(s, u).unknown}`);
+    for (const s of situations)
+      for (const u of unknowns) expect(met).toContain(`${situationItem(s, u).rep} ${situationItem(s, u).unknown}`);
   });
   it.each([
     ['add-to', 'result', 'a + b = ?'],
@@ -26,7 +27,9 @@ describe('story cards', () => {
   ] as const)('%s, %s unknown, reads %s', (situation, unknown, reads) => {
     const item = situationItem(situation, unknown);
     const sign = item.op === 'add' ? '+' : '−';
-    expect(`${item.unknown === 'a' ? '?' : 'a'} ${sign} ${item.unknown === 'b' ? '?' : 'b'} = ${item.unknown === 'result' ? '?' : 'c'}`).toBe(reads);
+    expect(
+      `${item.unknown === 'a' ? '?' : 'a'} ${sign} ${item.unknown === 'b' ? '?' : 'b'} = ${item.unknown === 'result' ? '?' : 'c'}`,
+    ).toBe(reads);
   });
   it('keep every whole within the range and every part at least the lowest', () => {
     const r = run('story-cards', { lowest: 3, highest: 15 }, 3, 400);

@@ -23,5 +23,7 @@ export function situationItem(situation: Situation, unknown: StoryUnknown): Pick
 /** Channels in the order situation × unknown. */
 export function channelsOf(highest: number): ItemChannel[] {
   const span = [0, highest] as const;
-  return (['add-to', 'take-from', 'together', 'compare'] as const).flatMap((situation) => (['result', 'change', 'start'] as const).map((unknown) => ({ ...situationItem(situation, unknown), a: span, b: span })));
+  return (['add-to', 'take-from', 'together', 'compare'] as const).flatMap((situation) =>
+    (['result', 'change', 'start'] as const).map((unknown) => ({ ...situationItem(situation, unknown), a: span, b: span })),
+  );
 }

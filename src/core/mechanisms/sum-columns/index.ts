@@ -6,19 +6,29 @@ import { createTable } from './playOut';
 import { valueChances } from './rules';
 
 function check(p: SumColumnsParameters): Problem | null {
-    if (p.lastColumn < p.firstColumn) return impossible('lastColumn', `The last column (${p.lastColumn}) lies before the first (${p.firstColumn}).`);
+  if (p.lastColumn < p.firstColumn)
+    return impossible('lastColumn', `The last column (${p.lastColumn}) lies before the first (${p.firstColumn}).`);
   if (p.highestFace <= p.lowestFace) return impossible('highestFace', 'The highest number must be above the lowest.');
   if (p.combine === 'difference' && p.dice !== 2) return impossible('dice', 'A difference is taken between exactly two dice.');
   const reachable = [...valueChances(p).keys()].some((v) => v >= p.firstColumn && v <= p.lastColumn);
   if (!reachable) return impossible('lastColumn', `No throw ever reaches the columns ${p.firstColumn} to ${p.lastColumn}.`);
-  if (p.draw === 'no-return' && (p.highestFace - p.lowestFace + 1) * p.copies < p.dice) return impossible('copies', 'The deck holds fewer cards than one turn draws.');
+  if (p.draw === 'no-return' && (p.highestFace - p.lowestFace + 1) * p.copies < p.dice)
+    return impossible('copies', 'The deck holds fewer cards than one turn draws.');
   return null;
 }
 
 function checkTable(seats: readonly Seat<SumColumnsParameters>[]): Problem | null {
   const board = seats[0]!.parameters;
-  const differs = (['height', 'firstColumn', 'lastColumn', 'combine', 'draw'] as const).find((key) => seats.some((s) => s.parameters[key] !== board[key]));
-  return differs ? { code: 'impossible-parameters', field: differs, message: `All players share one board, so "${differs}" must be the same for everyone.` } : null;
+  const differs = (['height', 'firstColumn', 'lastColumn', 'combine', 'draw'] as const).find((key) =>
+    seats.some((s) => s.parameters[key] !== board[key]),
+  );
+  return differs
+    ? {
+        code: 'impossible-parameters',
+        field: differs,
+        message: `All players share one board, so "${differs}" must be the same for everyone.`,
+      }
+    : null;
 }
 
 export const sumColumns: Mechanism<SumColumnsParameters> = {
@@ -41,7 +51,13 @@ export const sumColumns: Mechanism<SumColumnsParameters> = {
   headStart: null,
   check,
   checkTable,
-  channels: (p) => [{ op: p.combine === 'sum' ? 'add' : 'subtract', unknown: 'result', rep: p.highestFace <= 6 && p.draw === 'return' ? 'pips' : 'numerals' }],
+  channels: (p) => [
+    {
+      op: p.combine === 'sum' ? 'add' : 'subtract',
+      unknown: 'result',
+      rep: p.highestFace <= 6 && p.draw === 'return' ? 'pips' : 'numerals',
+    },
+  ],
   range: (seats) => ({
     low: 0,
     highA: Math.max(...seats.map((s) => s.parameters.highestFace * (s.parameters.combine === 'sum' ? s.parameters.dice - 1 : 1))),
@@ -50,7 +66,9 @@ export const sumColumns: Mechanism<SumColumnsParameters> = {
   simultaneous: () => false,
   createTable,
   materials: (p) => [
-    p.draw === 'no-return' ? { kind: 'number-deck-1-10', quantity: 1 } : { kind: p.highestFace <= 6 ? 'pip-die' : p.highestFace <= 10 ? 'ten-sided-die' : 'twelve-sided-die', quantity: p.dice },
+    p.draw === 'no-return'
+      ? { kind: 'number-deck-1-10', quantity: 1 }
+      : { kind: p.highestFace <= 6 ? 'pip-die' : p.highestFace <= 10 ? 'ten-sided-die' : 'twelve-sided-die', quantity: p.dice },
     { kind: 'column-sheet', quantity: 1 },
   ],
   sheets: (p, seats) => [{ sheet: 'column-sheet', copies: seats, data: { first: p.firstColumn, last: p.lastColumn, height: p.height } }],

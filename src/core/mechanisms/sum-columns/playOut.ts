@@ -20,7 +20,15 @@ interface Thrower {
 export function createTable(seats: readonly Seat<SumColumnsParameters>[]): PlayGame {
   const board = seats[0]!.parameters;
   const { firstColumn, lastColumn, height } = board;
-  const throwers = seats.map(({ parameters: p }): Thrower => ({ dice: p.dice, low: p.lowestFace, faces: p.highestFace - p.lowestFace + 1, returns: p.draw === 'return', sums: p.combine === 'sum', pair: p.dice === 2 && p.combine === 'sum' && p.draw === 'return', state: newState({ ...p, lastColumn }) }));
+  const throwers = seats.map(({ parameters: p }): Thrower => ({
+    dice: p.dice,
+    low: p.lowestFace,
+    faces: p.highestFace - p.lowestFace + 1,
+    returns: p.draw === 'return',
+    sums: p.combine === 'sum',
+    pair: p.dice === 2 && p.combine === 'sum' && p.draw === 'return',
+    state: newState({ ...p, lastColumn }),
+  }));
   const shared = throwers[0]!.state;
   const count = seats.length;
   const alike = throwers.every((t) => t.pair && t.low === throwers[0]!.low && t.faces === throwers[0]!.faces);
@@ -71,7 +79,15 @@ export function createTable(seats: readonly Seat<SumColumnsParameters>[]): PlayG
   };
 }
 
-function pickAll(shared: ColumnsState, seat: Seat<SumColumnsParameters>, s: number, ranked: Int32Array, columns: number, rng: Rng, log: GameLog): void {
+function pickAll(
+  shared: ColumnsState,
+  seat: Seat<SumColumnsParameters>,
+  s: number,
+  ranked: Int32Array,
+  columns: number,
+  rng: Rng,
+  log: GameLog,
+): void {
   const picks = Math.min(seat.parameters.picks, columns);
   for (let i = 0; i < picks; i++) {
     const column = pickColumn(shared, seat, 1 << s, ranked, rng);

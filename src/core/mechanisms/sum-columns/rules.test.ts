@@ -9,12 +9,18 @@ import { drawCard, newState, valueChances } from './rules';
 describe('the chances of a throw', () => {
   it('are exact for the sum and the difference of two dice', () => {
     const sums = valueChances(DEFAULTS);
-    for (const [sum, ways] of Object.entries(checkValue<{ ways: Record<string, number> }>('dist.2d6.sum').ways)) expect(sums.get(Number(sum))).toBeCloseTo(ways / 36, 12);
+    for (const [sum, ways] of Object.entries(checkValue<{ ways: Record<string, number> }>('dist.2d6.sum').ways))
+      expect(sums.get(Number(sum))).toBeCloseTo(ways / 36, 12);
     const gaps = valueChances({ ...DEFAULTS, combine: 'difference' });
-    for (const [gap, ways] of Object.entries(checkValue<{ ways: Record<string, number> }>('dist.2d6.absdiff').ways)) expect(gaps.get(Number(gap))).toBeCloseTo(ways / 36, 12);
+    for (const [gap, ways] of Object.entries(checkValue<{ ways: Record<string, number> }>('dist.2d6.absdiff').ways))
+      expect(gaps.get(Number(gap))).toBeCloseTo(ways / 36, 12);
   });
   it('add up to one for any dice', () => {
-    fc.assert(fc.property(fc.integer({ min: 2, max: 3 }), fc.integer({ min: 3, max: 12 }), (dice, highestFace) => { expect([...valueChances({ ...DEFAULTS, dice, highestFace }).values()].reduce((a, b) => a + b, 0)).toBeCloseTo(1, 9); }));
+    fc.assert(
+      fc.property(fc.integer({ min: 2, max: 3 }), fc.integer({ min: 3, max: 12 }), (dice, highestFace) => {
+        expect([...valueChances({ ...DEFAULTS, dice, highestFace }).values()].reduce((a, b) => a + b, 0)).toBeCloseTo(1, 9);
+      }),
+    );
   });
 });
 
@@ -39,6 +45,10 @@ describe('picking columns', () => {
     expect(pickColumn(state, careful, 1, ranked, createRng(1))).toBe(7);
     state.pickedBy[7] = 1;
     expect(pickColumn(state, careful, 1, ranked, createRng(1))).toBe(6);
-    fc.assert(fc.property(fc.integer({ min: 0, max: 1e6 }), (seed) => { expect(pickColumn(state, { ...careful, policy: 'random' }, 1, ranked, createRng(seed))).not.toBe(7); }));
+    fc.assert(
+      fc.property(fc.integer({ min: 0, max: 1e6 }), (seed) => {
+        expect(pickColumn(state, { ...careful, policy: 'random' }, 1, ranked, createRng(seed))).not.toBe(7);
+      }),
+    );
   });
 });

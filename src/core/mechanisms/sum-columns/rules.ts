@@ -37,7 +37,13 @@ export function newState(p: SumColumnsParameters): ColumnsState {
   // Dice need no deck, and an empty one costs nothing to lay anew.
   const deck = new Int32Array(p.draw === 'return' ? 0 : kinds * p.copies);
   for (let i = 0; i < deck.length; i++) deck[i] = p.lowestFace + (i % kinds);
-  return { marks: new Int32Array(p.lastColumn + 1), pickedBy: new Int32Array(p.lastColumn + 1), deck, wholeDeck: deck.slice(), deckLeft: 0 };
+  return {
+    marks: new Int32Array(p.lastColumn + 1),
+    pickedBy: new Int32Array(p.lastColumn + 1),
+    deck,
+    wholeDeck: deck.slice(),
+    deckLeft: 0,
+  };
 }
 
 export function clear(state: ColumnsState): void {

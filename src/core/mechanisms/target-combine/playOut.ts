@@ -21,7 +21,8 @@ export function createTable(seats: readonly Seat<TargetCombineParameters>[]): Pl
         if (!sameCards || !hand) hand = deal(dealers[s]!, seats[s]!.parameters, rng);
         const own = sameCards ? dealers[0]! : dealers[s]!;
         // With two on a card both sides are tried, since nobody knows which one works.
-        const decoy = seats[s]!.parameters.twoOnACard && (sameCards && s > 0 ? true : drawDecoy(own, seats[s]!.parameters, rng)) ? own.decoy : null;
+        const decoy =
+          seats[s]!.parameters.twoOnACard && (sameCards && s > 0 ? true : drawDecoy(own, seats[s]!.parameters, rng)) ? own.decoy : null;
         workOn(hand, seats[s]!, s, own.numbers, decoy, rng, log);
       }
     }
@@ -30,7 +31,15 @@ export function createTable(seats: readonly Seat<TargetCombineParameters>[]): Pl
   };
 }
 
-function workOn(hand: Hand, seat: Seat<TargetCombineParameters>, s: number, numbers: Int32Array, decoy: Int32Array | null, rng: Rng, log: GameLog): void {
+function workOn(
+  hand: Hand,
+  seat: Seat<TargetCombineParameters>,
+  s: number,
+  numbers: Int32Array,
+  decoy: Int32Array | null,
+  rng: Rng,
+  log: GameLog,
+): void {
   const p = seat.parameters;
   const began = log.secondsOf(s);
   const pairs = (numbers.length * (numbers.length - 1)) / 2;
@@ -64,7 +73,14 @@ function workOn(hand: Hand, seat: Seat<TargetCombineParameters>, s: number, numb
   log.note(s, 2, hand.stars, 0);
 }
 
-function secondWay(hand: Hand, seat: Seat<TargetCombineParameters>, s: number, report: (op: CombineOperation, a: number, b: number) => void, rng: Rng, log: GameLog): void {
+function secondWay(
+  hand: Hand,
+  seat: Seat<TargetCombineParameters>,
+  s: number,
+  report: (op: CombineOperation, a: number, b: number) => void,
+  rng: Rng,
+  log: GameLog,
+): void {
   const line = findLine(hand, seat, rng);
   if (!line) return;
   const other = line === hand.easiest ? hand.all[1]! : line;

@@ -31,18 +31,25 @@ describe('dealing', () => {
 describe('a blind line', () => {
   it('joins everything with allowed operations and stays inside the rules on the way', () => {
     fc.assert(
-      fc.property(fc.integer({ min: 0, max: 1e6 }), fc.constantFrom('rational', 'integer', 'natural', 'non-negative') as fc.Arbitrary<Intermediates>, fc.array(fc.integer({ min: 1, max: 10 }), { minLength: 4, maxLength: 4 }), (seed, intermediates, numbers) => {
-        const steps: [string, number, number][] = [];
-        const end = randomLine(Int32Array.from(numbers), { ...DEFAULTS, intermediates }, createRng(seed), (op, a, b) => steps.push([op, a, b]));
-        if (end === null) return;
-        expect(steps).toHaveLength(3);
-        for (const [op, a, b] of steps) {
-          const result = op === 'add' ? a + b : op === 'subtract' ? a - b : op === 'multiply' ? a * b : a / b;
-          expect(Number.isFinite(result)).toBe(true);
-          if (intermediates === 'integer' || intermediates === 'natural') expect(Number.isInteger(result)).toBe(true);
-          if (intermediates === 'natural' || intermediates === 'non-negative') expect(result).toBeGreaterThanOrEqual(0);
-        }
-      }),
+      fc.property(
+        fc.integer({ min: 0, max: 1e6 }),
+        fc.constantFrom('rational', 'integer', 'natural', 'non-negative') as fc.Arbitrary<Intermediates>,
+        fc.array(fc.integer({ min: 1, max: 10 }), { minLength: 4, maxLength: 4 }),
+        (seed, intermediates, numbers) => {
+          const steps: [string, number, number][] = [];
+          const end = randomLine(Int32Array.from(numbers), { ...DEFAULTS, intermediates }, createRng(seed), (op, a, b) =>
+            steps.push([op, a, b]),
+          );
+          if (end === null) return;
+          expect(steps).toHaveLength(3);
+          for (const [op, a, b] of steps) {
+            const result = op === 'add' ? a + b : op === 'subtract' ? a - b : op === 'multiply' ? a * b : a / b;
+            expect(Number.isFinite(result)).toBe(true);
+            if (intermediates === 'integer' || intermediates === 'natural') expect(Number.isInteger(result)).toBe(true);
+            if (intermediates === 'natural' || intermediates === 'non-negative') expect(result).toBeGreaterThanOrEqual(0);
+          }
+        },
+      ),
     );
   });
 });

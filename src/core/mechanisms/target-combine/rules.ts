@@ -25,7 +25,10 @@ export interface Dealer {
 export function newDealer(p: TargetCombineParameters): Dealer {
   const kinds = p.highest - p.lowest + 1;
   const signs = p.cards === 'with-negatives' ? 2 : 1;
-  const deck = Int32Array.from({ length: kinds * p.copies * signs }, (_, i) => (p.lowest + (i % kinds)) * (Math.floor(i / kinds) % signs === 1 ? -1 : 1));
+  const deck = Int32Array.from(
+    { length: kinds * p.copies * signs },
+    (_, i) => (p.lowest + (i % kinds)) * (Math.floor(i / kinds) % signs === 1 ? -1 : 1),
+  );
   return { deck, wholeDeck: deck.slice(), numbers: new Int32Array(p.numbers), decoy: new Int32Array(p.numbers), known: new Map() };
 }
 
@@ -74,7 +77,14 @@ export function solveHand(cards: readonly number[], p: TargetCombineParameters):
   for (let leave = 0; leave <= (p.use === 'all' ? 0 : numbers.length - 2); leave++) {
     for (const some of without(numbers, leave)) {
       const solved = solveTarget(some, p.target, p.operations, p.intermediates, scale);
-      if (solved.solutions.length > 0) return { stars: starsOf(solved), ways: solved.solutions.length, used: some.length, easiest: solved.solutions[0]!.steps, all: solved.solutions.map((s) => s.steps) };
+      if (solved.solutions.length > 0)
+        return {
+          stars: starsOf(solved),
+          ways: solved.solutions.length,
+          used: some.length,
+          easiest: solved.solutions[0]!.steps,
+          all: solved.solutions.map((s) => s.steps),
+        };
     }
   }
   return { stars: 0, ways: 0, used: 0, easiest: [], all: [] };
@@ -83,7 +93,9 @@ export function solveHand(cards: readonly number[], p: TargetCombineParameters):
 /** Every way to leave out so many of the numbers. */
 function without(numbers: readonly number[], leave: number): number[][] {
   if (leave === 0) return [[...numbers]];
-  return numbers.flatMap((_, i) => (i >= numbers.length - leave + 1 ? [] : without(numbers.slice(i + 1), leave - 1).map((rest) => [...numbers.slice(0, i), ...rest])));
+  return numbers.flatMap((_, i) =>
+    i >= numbers.length - leave + 1 ? [] : without(numbers.slice(i + 1), leave - 1).map((rest) => [...numbers.slice(0, i), ...rest]),
+  );
 }
 
 /** Puts a hand that does not work into `decoy`; false when none was drawn. */
@@ -101,7 +113,12 @@ export function drawDecoy(dealer: Dealer, p: TargetCombineParameters, rng: Rng):
 }
 
 /** A blind line: joins two numbers at random until one is left, inside the rules. Null when stuck. */
-export function randomLine(numbers: Int32Array, p: TargetCombineParameters, rng: Rng, report: (op: CombineOperation, a: number, b: number) => void): number | null {
+export function randomLine(
+  numbers: Int32Array,
+  p: TargetCombineParameters,
+  rng: Rng,
+  report: (op: CombineOperation, a: number, b: number) => void,
+): number | null {
   const scale = scaleOf(p);
   const values = Array.from(numbers, (n) => n / scale);
   while (values.length > 1) {

@@ -9,7 +9,9 @@ const all: CombineOperation[] = ['add', 'subtract', 'multiply', 'divide'];
 
 function* hands(highest: number, distinct = false): Generator<number[]> {
   const step = distinct ? 1 : 0;
-  for (let a = 1; a <= highest; a++) for (let b = a + step; b <= highest; b++) for (let c = b + step; c <= highest; c++) for (let d = c + step; d <= highest; d++) yield [a, b, c, d];
+  for (let a = 1; a <= highest; a++)
+    for (let b = a + step; b <= highest; b++)
+      for (let c = b + step; c <= highest; c++) for (let d = c + step; d <= highest; d++) yield [a, b, c, d];
 }
 const countSolvable = (highest: number, target: number, rule: Intermediates, ops = all, distinct = false): number => {
   let count = 0;
@@ -25,14 +27,19 @@ function reachable(numbers: readonly number[]): Set<number> {
     for (let j = 0; j < numbers.length; j++) {
       if (i === j) continue;
       const [a, b] = [numbers[i]!, numbers[j]!];
-      for (const value of [a + b, a - b, a * b, a / b]) for (const v of reachable([value, ...numbers.filter((_, k) => k !== i && k !== j)])) found.add(v);
+      for (const value of [a + b, a - b, a * b, a / b])
+        for (const v of reachable([value, ...numbers.filter((_, k) => k !== i && k !== j)])) found.add(v);
     }
   return found;
 }
 
 describe('the target solver', () => {
   // Exact counts by full enumeration outside this code; see data/check-values.
-  it.each([['four.count.9.t24', 9, 24], ['four.count.9.t10', 9, 10], ['four.count.10.t24', 10, 24]])('%s: solvable hands under five rules', (id, highest, target) => {
+  it.each([
+    ['four.count.9.t24', 9, 24],
+    ['four.count.9.t10', 9, 10],
+    ['four.count.10.t24', 10, 24],
+  ])('%s: solvable hands under five rules', (id, highest, target) => {
     const want = checkValue<Record<string, number>>(id);
     expect(countSolvable(highest, target, 'rational')).toBe(want['rat']);
     expect(countSolvable(highest, target, 'integer')).toBe(want['int']);
@@ -45,17 +52,31 @@ describe('the target solver', () => {
     expect(countSolvable(10, 24, 'rational', all, true)).toBe(checkValue<Record<string, number>>('four.count_distinct.10.t24')['rat']);
   });
 
-  it.each([[3, 3, 8, 8], [1, 3, 4, 6], [4, 4, 7, 7], [1, 2, 3, 4], [2, 4, 6, 8], [6, 6, 6, 6], [1, 1, 1, 8], [2, 2, 2, 12], [3, 6, 9, 12], [2, 2, 6, 6], [8, 8, 8, 8]])(
-    'lists the essentially different ways of %i %i %i %i',
-    (...hand) => {
-      const want = checkValue<{ C1: number }>(`four.forms.${hand.join('_')}`);
-      expect(solveTarget(hand, 24, all, 'rational').solutions.length).toBe(want.C1);
-    },
-  );
+  it.each([
+    [3, 3, 8, 8],
+    [1, 3, 4, 6],
+    [4, 4, 7, 7],
+    [1, 2, 3, 4],
+    [2, 4, 6, 8],
+    [6, 6, 6, 6],
+    [1, 1, 1, 8],
+    [2, 2, 2, 12],
+    [3, 6, 9, 12],
+    [2, 2, 6, 6],
+    [8, 8, 8, 8],
+  ])('lists the essentially different ways of %i %i %i %i', (...hand) => {
+    const want = checkValue<{ C1: number }>(`four.forms.${hand.join('_')}`);
+    expect(solveTarget(hand, 24, all, 'rational').solutions.length).toBe(want.C1);
+  });
 
   // Numbers that stand for symbols: what counts is the form, so every value they can reach is asked for.
-  it.each([[2, [3, 17]], [3, [3, 17, 101]]] as const)('four.all_expressions_%i_distinct: all forms of so many different numbers', (n, symbols) => {
-    const forms = new Set([...reachable(symbols)].flatMap((target) => solveTarget(symbols, target, all, 'rational').solutions.map((s) => s.text)));
+  it.each([
+    [2, [3, 17]],
+    [3, [3, 17, 101]],
+  ] as const)('four.all_expressions_%i_distinct: all forms of so many different numbers', (n, symbols) => {
+    const forms = new Set(
+      [...reachable(symbols)].flatMap((target) => solveTarget(symbols, target, all, 'rational').solutions.map((s) => s.text)),
+    );
     expect(forms.size).toBe(checkValue<{ C1: number }>(`four.all_expressions_${n}_distinct`).C1);
   });
 
@@ -71,17 +92,21 @@ describe('the target solver', () => {
 
   it('writes steps that a reference library computes to the target', () => {
     fc.assert(
-      fc.property(fc.array(fc.integer({ min: 1, max: 12 }), { minLength: 3, maxLength: 4 }), fc.integer({ min: 1, max: 36 }), (numbers, target) => {
-        for (const { steps } of solveTarget(numbers, target, all, 'rational').solutions) {
-          const value = steps.reduce((_, s) => {
-            const [x, y] = [new Fraction(s.a), new Fraction(s.b)];
-            const r = s.op === 'add' ? x.add(y) : s.op === 'subtract' ? x.sub(y) : s.op === 'multiply' ? x.mul(y) : x.div(y);
-            expect(r.valueOf()).toBeCloseTo(s.result, 9);
-            return r;
-          }, new Fraction(0));
-          expect(value.valueOf()).toBeCloseTo(target, 9);
-        }
-      }),
+      fc.property(
+        fc.array(fc.integer({ min: 1, max: 12 }), { minLength: 3, maxLength: 4 }),
+        fc.integer({ min: 1, max: 36 }),
+        (numbers, target) => {
+          for (const { steps } of solveTarget(numbers, target, all, 'rational').solutions) {
+            const value = steps.reduce((_, s) => {
+              const [x, y] = [new Fraction(s.a), new Fraction(s.b)];
+              const r = s.op === 'add' ? x.add(y) : s.op === 'subtract' ? x.sub(y) : s.op === 'multiply' ? x.mul(y) : x.div(y);
+              expect(r.valueOf()).toBeCloseTo(s.result, 9);
+              return r;
+            }, new Fraction(0));
+            expect(value.valueOf()).toBeCloseTo(target, 9);
+          }
+        },
+      ),
       { numRuns: 60 },
     );
   });

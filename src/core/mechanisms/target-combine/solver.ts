@@ -62,7 +62,13 @@ const JOINS: readonly { readonly op: CombineOperation; readonly swapped: boolean
  * Cost: at most 3,888 · 6 lines for four numbers; forms are built for hits only.
  * // => solveTarget([3, 3, 8, 8], 24, all, 'rational').solutions.length === 1
  */
-export function solveTarget(numbers: readonly number[], target: number, operations: readonly CombineOperation[], intermediates: Intermediates, scale = 1): Solved {
+export function solveTarget(
+  numbers: readonly number[],
+  target: number,
+  operations: readonly CombineOperation[],
+  intermediates: Intermediates,
+  scale = 1,
+): Solved {
   const found = new Map<string, Solution>();
   const count = { searched: 0, found: 0 };
   const joins = JOINS.flatMap((join, code) => (operations.includes(join.op) ? [code] : []));
@@ -149,7 +155,14 @@ function replay(numbers: readonly number[], path: Int32Array): Solution {
     const [i, j] = [path[depth * 3]!, path[depth * 3 + 1]!];
     const { op, swapped } = JOINS[path[depth * 3 + 2]!]!;
     const [x, y] = swapped ? [values[j]!, values[i]!] : [values[i]!, values[j]!];
-    const number = op === 'add' ? x.number + y.number : op === 'subtract' ? x.number - y.number : op === 'multiply' ? x.number * y.number : x.number / y.number;
+    const number =
+      op === 'add'
+        ? x.number + y.number
+        : op === 'subtract'
+          ? x.number - y.number
+          : op === 'multiply'
+            ? x.number * y.number
+            : x.number / y.number;
     const result = Math.abs(number - Math.round(number)) < 1e-9 ? Math.round(number) : number;
     steps.push({ op, a: x.number, b: y.number, result });
     const kind = op === 'add' || op === 'subtract' ? 'sum' : 'product';
@@ -168,9 +181,15 @@ function partsOf(form: Form, kind: 'sum' | 'product', inverse: boolean): { inver
 function write(form: Form, depth: number): string {
   if (form.kind === 'number') return form.text;
   const written = form.parts.map((part) => ({ inverse: part.inverse, text: write(part.form, depth + 1) }));
-  written.sort((x, y) => Number(x.inverse) - Number(y.inverse) || (x.text.length === y.text.length ? (x.text < y.text ? -1 : 1) : x.text.length - y.text.length));
+  written.sort(
+    (x, y) =>
+      Number(x.inverse) - Number(y.inverse) ||
+      (x.text.length === y.text.length ? (x.text < y.text ? -1 : 1) : x.text.length - y.text.length),
+  );
   const [plain, inverse] = form.kind === 'sum' ? [' + ', ' − '] : [' × ', ' ÷ '];
-  const text = written.map((part, i) => (i === 0 ? (part.inverse ? (form.kind === 'sum' ? '−' : '1 ÷ ') : '') : part.inverse ? inverse : plain) + part.text).join('');
+  const text = written
+    .map((part, i) => (i === 0 ? (part.inverse ? (form.kind === 'sum' ? '−' : '1 ÷ ') : '') : part.inverse ? inverse : plain) + part.text)
+    .join('');
   return form.kind === 'sum' && depth > 0 ? `(${text})` : text;
 }
 

@@ -7,8 +7,20 @@ import { createTable } from './playOut';
 export const taskHunt: Mechanism<HuntParameters> = {
   id: 'task-hunt',
   title: 'Task hunt',
-  words: ['Hide the task cards about the room, or pass them round the table.', 'Find a card, look at its letter or number, and find the same box on your sheet.', 'Write the answer there.', 'Go on to the next card; the order does not matter.', 'It is a check-in: nobody has to finish.'],
-  played: { with: ['cards', 'paper'], does: ['adds', 'takes-away', 'multiplies'], moves: ['writes'], who: ['all-at-once'], ends: ['rounds'] },
+  words: [
+    'Hide the task cards about the room, or pass them round the table.',
+    'Find a card, look at its letter or number, and find the same box on your sheet.',
+    'Write the answer there.',
+    'Go on to the next card; the order does not matter.',
+    'It is a check-in: nobody has to finish.',
+  ],
+  played: {
+    with: ['cards', 'paper'],
+    does: ['adds', 'takes-away', 'multiplies'],
+    moves: ['writes'],
+    who: ['all-at-once'],
+    ends: ['rounds'],
+  },
   earlyEnding: 'Everyone puts a ring round the box they are surest of and one they would like to talk about.',
   told: ['finds a card with {x} and {y}'],
   parametersSchema: SCHEMA,
@@ -18,9 +30,14 @@ export const taskHunt: Mechanism<HuntParameters> = {
   headStart: null,
   check: (p) =>
     firstOf(
-      p.highest < 2 * p.lowest + 1 && impossible('highest', `With no number below ${p.lowest} results must reach at least ${2 * p.lowest + 1}.`),
-      p.operations.some((o) => o === 'multiply' || o === 'divide') && Math.max(1, p.lowest) ** 2 > p.highest && impossible('highest', 'No product of two such numbers is as small as that.'),
-      p.operations.some((o) => o === 'multiply' || o === 'divide') && p.lowest > 12 && impossible('lowest', 'Products are made of numbers up to twelve.'),
+      p.highest < 2 * p.lowest + 1 &&
+        impossible('highest', `With no number below ${p.lowest} results must reach at least ${2 * p.lowest + 1}.`),
+      p.operations.some((o) => o === 'multiply' || o === 'divide') &&
+        Math.max(1, p.lowest) ** 2 > p.highest &&
+        impossible('highest', 'No product of two such numbers is as small as that.'),
+      p.operations.some((o) => o === 'multiply' || o === 'divide') &&
+        p.lowest > 12 &&
+        impossible('lowest', 'Products are made of numbers up to twelve.'),
     ),
   channels: (_p, seats) => {
     const most = Math.min(200, Math.max(...seats.map((s) => s.parameters.highest)));
@@ -40,7 +57,11 @@ export const taskHunt: Mechanism<HuntParameters> = {
     { kind: 'pencils', quantity: seats },
   ],
   sheets: (p, seats) => [
-    { sheet: 'task-cards', copies: 1, data: { tasks: p.tasks, labels: p.labels, operations: p.operations, low: p.lowest, high: p.highest } },
+    {
+      sheet: 'task-cards',
+      copies: 1,
+      data: { tasks: p.tasks, labels: p.labels, operations: p.operations, low: p.lowest, high: p.highest },
+    },
     { sheet: 'recording-sheet', copies: seats, data: { boxes: p.tasks, labels: p.labels } },
   ],
 };

@@ -9,21 +9,37 @@ function check(p: TrackRaceParameters): Problem | null {
   const early = firstOf(
     inOrder(p.lowestFace, p.highestFace, 'highestFace', 'number on a die'),
     p.end <= p.start && impossible('end', `The end (${p.end}) must lie after the start (${p.start}).`),
-    p.jumps.some(([from, to]) => from <= p.start || from >= p.end || to >= p.end || to < p.start) && impossible('jumps', `Jumps lead from and to spaces between ${p.start} and ${p.end}.`),
+    p.jumps.some(([from, to]) => from <= p.start || from >= p.end || to >= p.end || to < p.start) &&
+      impossible('jumps', `Jumps lead from and to spaces between ${p.start} and ${p.end}.`),
     p.jumps.some(([, to]) => p.jumps.some(([from]) => from === to)) && impossible('jumps', 'A jump must not end where another begins.'),
   );
   if (early) return early;
   const trapped = trappedSpaces(p);
-  return trapped.length > 0 ? impossible('landing', `From space ${trapped[0]} the end can never be reached. Let the end be passed, or use smaller dice.`) : null;
+  return trapped.length > 0
+    ? impossible('landing', `From space ${trapped[0]} the end can never be reached. Let the end be passed, or use smaller dice.`)
+    : null;
 }
 
 export const trackRace: Mechanism<TrackRaceParameters> = {
   id: 'track-race',
   title: 'Track race',
-  words: ['Everyone puts a peg on the start of the track.', 'In turn, throw, say where you will land, and move there.', 'A jump takes you along at once, forward or back.', 'On a special space do what it says; on a token space take or give a token.', 'The first at the end finishes the race; with tokens, count who holds most.'],
+  words: [
+    'Everyone puts a peg on the start of the track.',
+    'In turn, throw, say where you will land, and move there.',
+    'A jump takes you along at once, forward or back.',
+    'On a special space do what it says; on a token space take or give a token.',
+    'The first at the end finishes the race; with tokens, count who holds most.',
+  ],
   played: { with: ['dice', 'board'], does: ['adds', 'takes-away'], moves: ['races'], who: ['in-turn'], ends: ['first-home'] },
   earlyEnding: 'Whoever is on the highest space rings the bell; say together how far each still had to go.',
-  told: ['throws {x} and moves to {y}', 'goes back {x}, to {y}', 'throws {x}: {y} would be too far, and stays', 'jumps from {x} to {y}', 'takes a token and holds {x}', 'gives a token and holds {x}'],
+  told: [
+    'throws {x} and moves to {y}',
+    'goes back {x}, to {y}',
+    'throws {x}: {y} would be too far, and stays',
+    'jumps from {x} to {y}',
+    'takes a token and holds {x}',
+    'gives a token and holds {x}',
+  ],
   parametersSchema: SCHEMA,
   defaults: DEFAULTS,
   seats: { min: 1, max: 6 },
@@ -53,5 +69,17 @@ export const trackRace: Mechanism<TrackRaceParameters> = {
     ...(p.move === 'signed' ? [{ kind: 'operation-die', quantity: 1 }] : []),
     ...(p.tokens === 'none' ? [] : [{ kind: 'two-colour-counters', quantity: 5 * seats }]),
   ],
-  sheets: (p) => [{ sheet: 'track-board', copies: 1, data: { start: p.start, end: p.end, jumps: p.jumps, specialEvery: p.special === 'none' ? 0 : p.specialEvery, tokenEvery: p.tokens === 'none' ? 0 : p.tokenEvery } }],
+  sheets: (p) => [
+    {
+      sheet: 'track-board',
+      copies: 1,
+      data: {
+        start: p.start,
+        end: p.end,
+        jumps: p.jumps,
+        specialEvery: p.special === 'none' ? 0 : p.specialEvery,
+        tokenEvery: p.tokens === 'none' ? 0 : p.tokenEvery,
+      },
+    },
+  ],
 };

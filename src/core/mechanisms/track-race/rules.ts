@@ -29,12 +29,14 @@ export function trappedSpaces(p: TrackRaceParameters): number[] {
       const landing = space + step;
       if (landing >= p.end) return p.landing === 'beyond' || landing === p.end ? [p.end] : [];
       const at = jumps[Math.max(p.start, landing)]!;
-      return p.special !== 'none' && at % p.specialEvery === 0 ? [at, ...steps.map((s) => Math.min(p.end, Math.max(p.start, at + s)))] : [at];
+      return p.special !== 'none' && at % p.specialEvery === 0
+        ? [at, ...steps.map((s) => Math.min(p.end, Math.max(p.start, at + s)))]
+        : [at];
     });
   const reached = new Set([p.start]);
   for (const space of reached) if (space < p.end) for (const n of next(space)) reached.add(n);
   const good = new Set([p.end]);
-  for (let grew = true; grew; ) {
+  for (let grew = true; grew;) {
     grew = false;
     for (const space of reached) if (!good.has(space) && next(space).some((n) => good.has(n))) grew = Boolean(good.add(space));
   }
