@@ -1,6 +1,6 @@
 import { eq, lt } from 'drizzle-orm';
 import { shippedLibrary } from '../contract/shippedLibrary';
-import { plainWords } from '../core/content/cells';
+import { nameKey } from '../core/content/names';
 import { ageOn } from '../core/mastery/evidence';
 import { openDb } from '../server/db/open';
 import { games, meetings, plans, settings } from '../server/db/schema';
@@ -31,8 +31,8 @@ export async function seedDemo(today: string): Promise<void> {
     const { id } = createGame(db, game, noon(start));
     for (const v of variants) createVariant(db, id, v);
   }
-  const own = new Set(demoGames.map((g) => plainWords(g.title)));
-  for (const game of shippedLibrary) if (!own.has(plainWords(game.title))) takeFromLibrary(db, game.id, noon(start));
+  const own = new Set(demoGames.map((g) => nameKey(g.title)));
+  for (const game of shippedLibrary) if (!own.has(nameKey(game.title))) takeFromLibrary(db, game.id, noon(start));
   for (const [kind, quantity] of Object.entries(demoStock)) setStock(db, kind, quantity);
   const people = demoLearners.map((l): Inhabitant => {
     const born = new Date(Date.parse(today) - l.ageMonths * 30.4375 * dayMs).toISOString().slice(0, 7);
@@ -60,17 +60,21 @@ export async function seedDemo(today: string): Promise<void> {
   });
   const weekday = (day: string): number => new Date(day).getUTCDay() || 7;
   const monday = daysBefore(start, weekday(start) - 1);
-  putTerm(db, {
-    title: 'Signal Box co-op',
-    starts: monday,
-    ends: daysBefore(monday, -7 * weeksInTerm + 1),
-    weekdays: [weekday(today), weekday(daysBefore(today, 4))],
-    startsAt: '10:00',
-    rounds: 3,
-    minutes: 15,
-    tables: 4,
-    helpers: 3,
-  });
+  putTerm(
+    db,
+    {
+      title: 'Signal Box co-op',
+      starts: monday,
+      ends: daysBefore(monday, -7 * weeksInTerm + 1),
+      weekdays: [weekday(today), weekday(daysBefore(today, 4))],
+      startsAt: '10:00',
+      rounds: 3,
+      minutes: 15,
+      tables: 4,
+      helpers: 3,
+    },
+    noon(start),
+  );
   db.delete(meetings).where(lt(meetings.date, start)).run();
   for (const who of people) addEvidence(db, placed(who, start, seedOfWorld), today, noon(today));
   await offersOf(db);

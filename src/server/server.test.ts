@@ -4,7 +4,8 @@ import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import type { Db } from './db/db';
 import { evidence, games, memberships, variants } from './db/schema';
 import { addEvidence, evidenceOf, masteryOf, retractEvidence } from './evidence/evidenceStore';
-import { createLearner, eraseLearner, groupOf, learnerById, updateLearner } from './learners/learnerStore';
+import { eraseLearner } from './learners/eraseLearner';
+import { createLearner, groupOf, learnerById, updateLearner } from './learners/learnerStore';
 import { importShelf } from './shelf/importShelf';
 import { createGame, createVariant, setRetired, setStock, updateGame } from './shelf/shelfStore';
 import { undoChange } from './undo/undo';
@@ -156,15 +157,15 @@ describe('the term', () => {
     helpers: 2,
   };
   it('lays its meetings on the asked weekdays and tells past from ahead', () => {
-    const { id, meetings } = putTerm(db, term);
+    const { id, meetings } = putTerm(db, term, now);
     expect(meetings).toBe(8);
     expect(meetingsOf(db, id).map((m) => new Date(m.date).getUTCDay())).toEqual([2, 5, 2, 5, 2, 5, 2, 5]);
     const view = termView(db, today) as { meetings: { state: string }[] };
     expect(view.meetings.map((m) => m.state)).toEqual(['missed', 'missed', 'ahead', 'ahead', 'ahead', 'ahead', 'ahead', 'ahead']);
   });
   it('refuses a term that ends before it starts, has no meeting or no table', () => {
-    expect(problemOf(() => putTerm(db, { ...term, ends: '2026-10-01' })).field).toBe('ends');
-    expect(problemOf(() => putTerm(db, { ...term, starts: '2026-11-02', ends: '2026-11-02', weekdays: [7] })).field).toBe('weekdays');
-    expect(problemOf(() => putTerm(db, { ...term, tables: 0 })).code).toBe('no-tables');
+    expect(problemOf(() => putTerm(db, { ...term, ends: '2026-10-01' }, now)).field).toBe('ends');
+    expect(problemOf(() => putTerm(db, { ...term, starts: '2026-11-02', ends: '2026-11-02', weekdays: [7] }, now)).field).toBe('weekdays');
+    expect(problemOf(() => putTerm(db, { ...term, tables: 0 }, now)).code).toBe('no-tables');
   });
 });

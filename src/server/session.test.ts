@@ -104,7 +104,7 @@ describe('a stored session', () => {
 
   it('saves an edit with its version, and answers a stale one with a conflict', async () => {
     const plan = planById(db, id);
-    const saved = await editPlan(db, id, plan.rounds, [], plan.version, today);
+    const saved = (await editPlan(db, id, plan.rounds, [], plan.version, today)).work() as { version: number };
     expect(saved.version).toBe(plan.version + 1);
     expect(planById(db, id).edited).toBe(true);
     await expect(editPlan(db, id, plan.rounds, [], plan.version, today)).rejects.toThrow(/in the meantime/);
@@ -188,17 +188,21 @@ describe('a stored session', () => {
 
 describe('the weeks ahead', () => {
   it('are planned as forecasts that leave today’s plan alone and give way when planned anew', async () => {
-    putTerm(db, {
-      title: 'Autumn',
-      starts: '2026-11-02',
-      ends: '2026-11-29',
-      weekdays: [2],
-      startsAt: '10:00',
-      rounds: 2,
-      minutes: 15,
-      tables: 3,
-      helpers: 1,
-    });
+    putTerm(
+      db,
+      {
+        title: 'Autumn',
+        starts: '2026-11-02',
+        ends: '2026-11-29',
+        weekdays: [2],
+        startsAt: '10:00',
+        rounds: 2,
+        minutes: 15,
+        tables: 3,
+        helpers: 1,
+      },
+      now,
+    );
     const planAhead = async (): Promise<number> =>
       (await (await startTermPlan(db, today, now, { seed: 1, secondsPerMeeting: 0.1 })).finished).result!.planned;
     expect(await planAhead()).toBe(2);

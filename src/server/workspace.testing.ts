@@ -1,11 +1,18 @@
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { useOwnAdditions } from '../contract/graphInUse';
 import type { Db } from './db/db';
-import { closeDb, openAt } from './db/open';
+import { closeDb, openDb } from './db/open';
+import { dispatch } from './http/dispatch';
 import { ProblemError } from './http/problemError';
 import type { Problem } from '../core/shared/codes';
+
+/** An answer of the API, as a test reads it. */
+export interface Answered {
+  readonly status: number;
+  // eslint-disable-next-line @typescript-eslint/no-explicit-any
+  readonly body: any;
+}
 
 /** An empty workspace in a directory of its own, for tests. */
 export class Workspace {
@@ -14,22 +21,32 @@ export class Workspace {
 
   constructor() {
     process.env['ZEITGEBER_DATA'] = this.directory;
-    this.db = openAt(this.directory);
+    this.db = openDb();
   }
 
   /** As after the program was stopped and started. */
   openAgain(): Db {
-    this.db.$client.close();
     closeDb();
-    return (this.db = openAt(this.directory));
+    return (this.db = openDb());
   }
 
   remove(): void {
-    this.db.$client.close();
     closeDb();
-    useOwnAdditions({ skills: [], edges: [] });
     rmSync(this.directory, { recursive: true, force: true });
   }
+}
+
+/** Asks the API as a page would. */
+export async function ask(method: string, path: string, body?: unknown, headers: Readonly<Record<string, string>> = {}): Promise<Answered> {
+  const address = `http://127.0.0.1/api/v1${path}`;
+  const request = new Request(address, {
+    method,
+    headers,
+    ...(body === undefined ? {} : { body: typeof body === 'string' ? body : JSON.stringify(body) }),
+  });
+  const response = await dispatch(request, new URL(address).pathname.replace('/api/v1', ''));
+  const text = await response.text();
+  return { status: response.status, body: response.headers.get('content-type')?.includes('json') ? JSON.parse(text) : text };
 }
 
 /** The problem that a refused call names. */

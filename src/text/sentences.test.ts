@@ -40,7 +40,7 @@ describe('sentences', () => {
     [{ game: 'g', because: 'minutes', minutes: 40 }, /40 minutes/],
     [{ game: 'g', because: 'stock', missing: [{ kind: 'die', short: 2 }] }, /Missing: 2 × kind die/],
     [{ game: 'g', because: 'nothing-needed' }, /Nothing/],
-    [{ game: 'g', because: 'not-measured' }, /Nobody has said/],
+    [{ game: 'g', because: 'not-measured', source: 'none' }, /Nobody has said/],
     [
       {
         game: 'g',
@@ -57,7 +57,7 @@ describe('sentences', () => {
   it.each<[Violation, RegExp]>([
     [{ rule: 'placed', learner: 1, round: 0, times: 0 }, /l1 has no seat in round 1/],
     [{ rule: 'placed', learner: 1, round: 0, times: 2 }, /sits at 2 tables/],
-    [{ rule: 'eligible', learner: 1, round: 1, game: 2 }, /g2 is not ready for l1/],
+    [{ rule: 'eligible', learner: 1, round: 1, game: 2 }, /g2 does not suit l1 \(round 2\)/],
     [{ rule: 'repeat', learner: 1, round: 1, game: 2 }, /plays g2 twice/],
     [{ rule: 'size', round: 0, game: 2, size: 1 }, /1 player in round 1/],
     [{ rule: 'tables', round: 0, used: 5, have: 4 }, /5 tables in round 1; you have 4/],

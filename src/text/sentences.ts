@@ -62,6 +62,11 @@ export const accommodationWords = {
   'not-by-colour': 'nothing told apart by colour alone',
 } as const;
 
+const notMeasured: Readonly<Record<string, string>> = {
+  measuring: 'It is being played by the machine just now; look again in a moment.',
+  faulty: 'It cannot be played as its numbers stand. Open it and change them.',
+};
+
 export function exclusionReason(graph: SkillGraph, x: Exclusion, names: Names): string {
   switch (x.because) {
     case 'players':
@@ -73,7 +78,7 @@ export function exclusionReason(graph: SkillGraph, x: Exclusion, names: Names): 
     case 'nothing-needed':
       return 'Nothing in it is needed now.';
     case 'not-measured':
-      return 'Nobody has said yet what it practises.';
+      return notMeasured[x.source] ?? 'Nobody has said yet what it practises.';
     case 'filter':
       return x.what === 'helper'
         ? 'It needs a grown-up beside it.'
@@ -103,7 +108,7 @@ export function violationSentence(
         ? `${names.learner(v.learner)} has no seat in ${round(v.round)}.`
         : `${names.learner(v.learner)} sits at ${v.times} tables in ${round(v.round)}.`;
     case 'eligible':
-      return `${names.game(v.game)} is not ready for ${names.learner(v.learner)} (${round(v.round)}).`;
+      return `${names.game(v.game)} does not suit ${names.learner(v.learner)} (${round(v.round)}): its ages, what it asks for or what it needs do not fit.`;
     case 'repeat':
       return `${names.learner(v.learner)} plays ${names.game(v.game)} twice.`;
     case 'size':

@@ -16,10 +16,21 @@ describe('the calendar file', () => {
           'Round 1: Two Lamps (Wren, Fern); Hedge Bees\nRound 2: Lever Frame, a long line that has to be folded somewhere in the middle of it',
         cancelled: false,
         version: 2,
+        changedAt: '2026-11-03T08:00:00.000Z',
       },
-      { id: 'm2', date: '2026-11-17', startsAt: '10:00', minutes: 60, summary: 'No meeting', description: '', cancelled: true, version: 0 },
+      {
+        id: 'm2',
+        date: '2026-11-17',
+        startsAt: '10:00',
+        minutes: 60,
+        summary: 'No meeting',
+        description: '',
+        cancelled: true,
+        version: 0,
+        changedAt: '',
+      },
     ],
-    new Date('2026-11-01T12:00:00Z'),
+    '2026-11-01T12:00:00.000Z',
   );
 
   // RFC 5545: CRLF line ends, lines of at most 75 octets, required properties.

@@ -1,11 +1,9 @@
 import { stringify } from 'csv-stringify/sync';
+import { guardCell } from '../../core/content/guardCell';
 
-/** A cell that a spreadsheet would take for a formula is kept as text. */
-const safe = (cell: string | number): string | number => (typeof cell === 'string' && /^[=+\-@\t\r]/.test(cell) ? `'${cell}` : cell);
-
-/** Rows as CSV (RFC 4180), the first row naming the columns. */
+/** Rows as CSV (RFC 4180), the first row naming the columns; with the mark by which spreadsheets know UTF-8. */
 export const writeCsv = (rows: readonly (readonly (string | number)[])[]): string =>
-  stringify(
-    rows.map((r) => r.map(safe)),
+  `\uFEFF${stringify(
+    rows.map((r) => r.map((cell) => (typeof cell === 'string' ? guardCell(cell) : cell))),
     { record_delimiter: 'windows' },
-  );
+  )}`;

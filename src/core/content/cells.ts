@@ -1,19 +1,23 @@
+import { nameKey } from './names';
+
 /** Readers of what people type into one cell. Each gives null when it cannot make sense of it. */
 
-const numberWords: Readonly<Record<string, number>> = {
-  one: 1,
-  two: 2,
-  three: 3,
-  four: 4,
-  five: 5,
-  six: 6,
-  seven: 7,
-  eight: 8,
-  nine: 9,
-  ten: 10,
-  a: 1,
-  an: 1,
-};
+const numberWords: ReadonlyMap<string, number> = new Map(
+  Object.entries({
+    one: 1,
+    two: 2,
+    three: 3,
+    four: 4,
+    five: 5,
+    six: 6,
+    seven: 7,
+    eight: 8,
+    nine: 9,
+    ten: 10,
+    a: 1,
+    an: 1,
+  }),
+);
 
 /** Open upper end used for `6+`. */
 export const oldestAge = 12;
@@ -63,31 +67,37 @@ export interface NamedQuantity {
   readonly quantity: number;
 }
 
-/** `2 dice`, `2x dice`, `dice x2`, `dice (2)`, `two dice`, `dice`; null when the quantity makes no sense. */
+/** `2 dice`, `2x dice`, `2 x dice`, `dice x2`, `dice x 2`, `dice (2)`, `two dice`, `dice`; null when the quantity makes no sense. */
 export function readMaterial(text: string): NamedQuantity | null {
-  const cell = tidy(text);
-  const behind = /^(.*?) ?(?:x ?(\S+)|\((\S+)\))$/.exec(cell);
-  const before = /^([-~?\d]\S*?) ?x ?(.+)$/.exec(cell);
-  const [amount, name] = before
-    ? [before[1]!, before[2]!]
-    : behind && /\d/.test(behind[2] ?? behind[3]!)
-      ? [behind[2] ?? behind[3]!, behind[1]!]
-      : splitLeading(cell);
+  const words = tidy(text).split(' ');
+  const [amount, name] = amountAndName(words);
   if (name === '') return null;
   if (amount === '') return { name, quantity: 1 };
-  const quantity = numberWords[amount] ?? Number(amount);
+  const quantity = numberWords.get(amount) ?? (/^\d+$/.test(amount) ? Number(amount) : NaN);
   return Number.isInteger(quantity) && quantity >= 1 && quantity <= 1000 ? { name, quantity } : null;
 }
 
-const vague = /^(some|few|many|several|lots|\?+|-\d.*|\d+[./,]\d+|~.*)$/;
-
-function splitLeading(cell: string): [string, string] {
-  const space = cell.indexOf(' ');
-  const first = space < 0 ? cell : cell.slice(0, space);
-  if (/^\d+$/.test(first) || first in numberWords || vague.test(first))
-    return [first, space < 0 ? '' : cell.slice(space + 1).replace(/^of /, '')];
-  return ['', cell];
+/** The words apart: how many, and of what. Every step looks at a word once, however long the cell. */
+function amountAndName(words: readonly string[]): readonly [string, string] {
+  const first = words[0]!;
+  const last = words.at(-1)!;
+  const rest = (from: number, to = words.length): string => words.slice(from, to).join(' ');
+  if (/^[-~?\d]/.test(first)) {
+    const glued = first.endsWith('x') && first.length > 1 ? first.slice(0, -1) : null;
+    if (glued !== null && words.length > 1) return [glued, rest(1)];
+    if (words[1] === 'x' && words.length > 2) return [first, rest(2)];
+  }
+  if (words.length > 1) {
+    const bracket = /^\((\S*\d\S*)\)$/.exec(last)?.[1];
+    if (bracket) return [bracket, rest(0, -1)];
+    if (/^x\S*\d/.test(last)) return [last.slice(1), rest(0, -1)];
+    if (words.at(-2) === 'x' && /\d/.test(last)) return [last, rest(0, -2)];
+  }
+  if (/^\d+$/.test(first) || numberWords.has(first) || vague.test(first)) return [first, rest(1).replace(/^of /, '')];
+  return ['', rest(0)];
 }
+
+const vague = /^(some|few|many|several|lots|\?+|-\d.*|\d+[./,]\d+|~.*)$/;
 
 /** `key=value; key=value`; numbers and true/false become what they are, `a|b` a list. */
 export function readParameters(text: string): Record<string, unknown> | null {
@@ -109,12 +119,9 @@ function readValue(text: string): unknown {
   return text;
 }
 
-/** Words for matching: lower case, no punctuation, singular. */
+/** Words for matching what people call a thing, a column or a skill: letters and signs of any script, singular. */
 export function plainWords(text: string): string {
-  return tidy(text)
-    .replace(/color/g, 'colour')
-    .replace(/[^a-z0-9]+/g, ' ')
-    .trim()
+  return nameKey(text.replace(/colou?r/gi, 'colour'))
     .split(' ')
     .map((w) => (w.length > 3 && w.endsWith('s') && !w.endsWith('ss') ? w.slice(0, -1) : w))
     .join(' ');

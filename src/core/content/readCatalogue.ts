@@ -1,5 +1,6 @@
 import type { MaterialKind } from '../materials/kind';
 import type { Problem, Result } from '../shared/codes';
+import { nameKey, shortened } from './names';
 import { oldestAge, plainWords, readAges, readMaterial, readMinutes, readParameters, readSpan, slugOf, tidyTitle } from './cells';
 
 export interface CsvRow {
@@ -40,18 +41,20 @@ export interface CatalogueContext {
   readonly seatsOf: (mechanism: string) => { readonly min: number; readonly max: number } | null;
 }
 
-const sources: Readonly<Record<string, VariantDraft['source']>> = {
-  made: 'made',
-  'home made': 'made',
-  homemade: 'made',
-  'hand made': 'made',
-  handmade: 'made',
-  bought: 'bought',
-  shop: 'bought',
-  free: 'free',
-  printed: 'free',
-  'free print': 'free',
-};
+const sources: ReadonlyMap<string, VariantDraft['source']> = new Map(
+  Object.entries({
+    made: 'made',
+    'home made': 'made',
+    homemade: 'made',
+    'hand made': 'made',
+    handmade: 'made',
+    bought: 'bought',
+    shop: 'bought',
+    free: 'free',
+    printed: 'free',
+    'free print': 'free',
+  } as const),
+);
 const mostPlayers = 12;
 
 /** Reads a catalogue row by row; a row with a fault gives problems and no draft. */
@@ -60,21 +63,48 @@ export function readCatalogue(rows: readonly CsvRow[], context: CatalogueContext
   const remarks: { row: number; message: string }[] = [];
   const proposed = new Map<string, { id: string; title: string; rows: number[] }>();
   const drafts: VariantDraft[] = [];
-  const seen = new Map<string, number>();
+  const seen = new Map<string, { row: number; spelt: string }>();
+  const words = wordsKnown(context);
   for (const row of rows) {
-    const reader = new RowReader(row, context, problems, remarks, proposed);
+    const reader = new RowReader(row, context, words, problems, remarks, proposed);
     const draft = reader.read();
     if (!draft) continue;
-    const key = `${plainWords(draft.game)}|${plainWords(draft.variant)}`;
+    const key = `${nameKey(draft.game)}|${nameKey(draft.variant)}`;
     const earlier = seen.get(key);
     if (earlier !== undefined) {
-      remarks.push({ row: row.row, message: `The same game and version as row ${earlier}; taken once.` });
+      const spelt = `${draft.game}, ${draft.variant}`;
+      if (spelt.toLowerCase() === earlier.spelt.toLowerCase())
+        remarks.push({ row: row.row, message: `The same game and version as row ${earlier.row}; taken once.` });
+      else
+        problems.push({
+          code: 'duplicate',
+          field: 'game',
+          row: row.row,
+          message: `Row ${row.row}, game: “${spelt}” differs from “${earlier.spelt}” in row ${earlier.row} by signs only. Give one of them another name.`,
+        });
       continue;
     }
-    seen.set(key, row.row);
+    seen.set(key, { row: row.row, spelt: `${draft.game}, ${draft.variant}` });
     drafts.push(draft);
   }
   return { drafts, problems, remarks, proposedKinds: [...proposed.values()] };
+}
+
+/** Kinds and skills by the words people use for them, looked up once for the whole file. */
+interface Words {
+  readonly kinds: ReadonlyMap<string, string>;
+  readonly skills: ReadonlyMap<string, string>;
+  readonly ids: Set<string>;
+}
+
+function wordsKnown({ kinds, skills }: CatalogueContext): Words {
+  const first = (pairs: readonly (readonly [string, string])[]): Map<string, string> =>
+    new Map([...pairs].reverse().map(([text, id]) => [plainWords(text), id]));
+  return {
+    kinds: first(kinds.flatMap((k) => [k.id, k.title, ...k.alsoCalled].map((text) => [text, k.id] as const))),
+    skills: first(skills.flatMap((s) => [s.id, s.title].map((text) => [text, s.id] as const))),
+    ids: new Set(kinds.map((k) => k.id)),
+  };
 }
 
 class RowReader {
@@ -83,6 +113,7 @@ class RowReader {
   constructor(
     private readonly row: CsvRow,
     private readonly context: CatalogueContext,
+    private readonly words: Words,
     private readonly problems: Problem[],
     private readonly remarks: { row: number; message: string }[],
     private readonly proposed: Map<string, { id: string; title: string; rows: number[] }>,
@@ -119,7 +150,7 @@ class RowReader {
 
   private fault(field: string, code: Problem['code'], message: string): void {
     this.faults++;
-    this.problems.push({ code, field, row: this.row.row, message: `Row ${this.row.row}, ${field}: ${message}` });
+    this.problems.push({ code, field, row: this.row.row, message: shortened(`Row ${this.row.row}, ${field}: ${message}`) });
   }
 
   private ages(): [number, number] {
@@ -192,14 +223,19 @@ class RowReader {
 
   private kindOf(name: string): string {
     const words = plainWords(name);
-    const known = this.context.kinds.find(
-      (k) => plainWords(k.id) === words || plainWords(k.title) === words || k.alsoCalled.some((a) => plainWords(a) === words),
-    );
-    if (known) return known.id;
-    const id = slugOf(words);
-    const entry = this.proposed.get(id);
-    if (!entry) this.proposed.set(id, { id, title: tidyTitle(name), rows: [this.row.row] });
-    else if (!entry.rows.includes(this.row.row)) entry.rows.push(this.row.row);
+    const known = this.words.kinds.get(words);
+    if (known) return known;
+    const before = this.proposed.get(words);
+    if (before) {
+      if (before.rows.at(-1) !== this.row.row) before.rows.push(this.row.row);
+      return before.id;
+    }
+    // Names in other scripts may share what is left of them in an id.
+    const base = slugOf(words);
+    let id = base;
+    for (let n = 2; this.words.ids.has(id); n++) id = `${base}-${n}`;
+    this.words.ids.add(id);
+    this.proposed.set(words, { id, title: tidyTitle(name), rows: [this.row.row] });
     return id;
   }
 
@@ -209,7 +245,7 @@ class RowReader {
       this.remarks.push({ row: this.row.row, message: 'No source given; taken as bought.' });
       return 'bought';
     }
-    const source = sources[plainWords(text)];
+    const source = sources.get(plainWords(text));
     if (!source) this.fault('source', 'unknown-value', `"${text}" is not a source. Write made, bought or free.`);
     return source ?? 'bought';
   }
@@ -246,19 +282,16 @@ class RowReader {
       .flatMap((part) => {
         const text = part.trim();
         if (text === '') return [];
-        const dose = /^(.*?) ?\(?(\d+)\)?$/.exec(text);
-        const asked = plainWords(dose && !this.isSkill(text) ? dose[1]! : text);
-        const skill = this.context.skills.find((s) => plainWords(s.id) === asked || plainWords(s.title) === asked);
-        if (!skill) {
-          this.fault('practises', 'unknown-skill', `"${text}" is not a skill that is known here.`);
-          return [];
-        }
-        return [{ skill: skill.id, perTenMinutes: dose && !this.isSkill(text) ? Number(dose[2]) : declaredDose }];
+        const whole = this.words.skills.get(plainWords(text));
+        if (whole) return [{ skill: whole, perTenMinutes: declaredDose }];
+        // `make ten 12`, `make ten (12)`
+        const words = text.split(/\s+/);
+        const dose = /^\(?(\d{1,3})\)?$/.exec(words.at(-1)!);
+        const skill = dose ? this.words.skills.get(plainWords(words.slice(0, -1).join(' '))) : undefined;
+        if (skill) return [{ skill, perTenMinutes: Number(dose![1]) }];
+        this.fault('practises', 'unknown-skill', `"${text}" is not a skill that is known here.`);
+        return [];
       });
-  }
-
-  private isSkill(text: string): boolean {
-    return this.context.skills.some((s) => plainWords(s.id) === plainWords(text) || plainWords(s.title) === plainWords(text));
   }
 }
 

@@ -1,14 +1,16 @@
 import { describe, expect, it } from 'vitest';
 import { shippedGraph } from '../../contract/shippedData';
+import { nameKey } from './names';
 import { evidenceColumnOf, readEvidence, readStatements } from './readEvidence';
 
 const context = {
   graph: shippedGraph(),
   learners: new Map([
     ['wren', 'wren'],
-    ['k7q2-owl', 'owl'],
+    [nameKey('k7q2-owl'), 'owl'],
   ]),
   today: '2026-11-20',
+  zone: 'UTC',
 };
 const row = (cells: Record<string, string>, n = 2) => ({
   row: n,
@@ -112,5 +114,49 @@ describe('xAPI statements', () => {
     [{ result: { score: { scaled: 7 } } }, 'result.score.scaled'],
   ] as const)('refuses %j by name', (more, field) => {
     expect(readStatements([statement(more)], context).problems).toEqual([expect.objectContaining({ field, row: 1 })]);
+  });
+});
+
+describe('scores of other programs', () => {
+  const score = (value: object) =>
+    readStatements(
+      {
+        actor: { account: { homePage: 'https://coop.example', name: 'k7q2-owl' } },
+        verb: { id: 'http://adlnet.gov/expapi/verbs/scored' },
+        object: { id: 'https://coop.example/skills/make-ten' },
+        result: { score: value },
+        timestamp: '2026-09-08T10:20:00Z',
+      },
+      context,
+    ).drafts.map((d) => [d.result, d.correct, d.total]);
+  it.each<[object, unknown[]]>([
+    [{ raw: 7, max: 10 }, [[null, 7, 10]]],
+    [{ raw: 7, min: 0, max: 10 }, [[null, 7, 10]]],
+    // A percentage is no hundred questions.
+    [{ raw: 85, min: 0, max: 100 }, [['alone', null, null]]],
+    [{ raw: 79, min: 0, max: 100 }, [['support', null, null]]],
+    [{ raw: 850, max: 1000 }, [['alone', null, null]]],
+    [{ raw: 7.5, max: 10 }, [['support', null, null]]],
+    [{ raw: 6, min: 5, max: 10 }, [['stuck', null, null]]],
+    [{ raw: 12, max: 10 }, []],
+  ])('%o', (value, want) => expect(score(value)).toEqual(want));
+});
+
+describe('days of notes', () => {
+  it('are those on the wall where the program runs', () => {
+    const at = '2026-11-20T20:00:00-06:00';
+    // Two in the morning of the next day by Greenwich, still the evening of the same day in Chicago.
+    expect(readEvidence([row({ at })], { ...context, zone: 'America/Chicago' }).problems).toEqual([]);
+    expect(readEvidence([row({ at })], context).problems).toMatchObject([{ code: 'in-the-future' }]);
+  });
+  it('with codes as people write them', () => {
+    const skill = (code: string) => readEvidence([row({ skill: code })], context).drafts[0]?.skill;
+    expect(skill('CCSS.MATH.CONTENT.K.OA.A.4')).toBe(skill('K.OA.A.4'));
+    expect(skill('K.OA.4')).toBe(skill('K.OA.A.4'));
+    expect(skill('K.OA.A.4')).toBeDefined();
+  });
+  it('without words of an object’s own', () => {
+    expect(readEvidence([row({ result: 'constructor' })], context).problems).toMatchObject([{ field: 'result', code: 'unknown-value' }]);
+    expect(readEvidence([row({ how: 'toString' })], context).problems).toMatchObject([{ field: 'how', code: 'unknown-value' }]);
   });
 });

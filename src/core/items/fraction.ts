@@ -26,7 +26,8 @@ export function subtractFractions(a: number, b: number): number {
 export function greatestCommonDivisor(a: number, b: number): number {
   let x = Math.abs(a);
   let y = Math.abs(b);
-  while (y !== 0) [x, y] = [y, x % y];
+  // Also ends where something that is no number got in.
+  while (y > 0) [x, y] = [y, x % y];
   return x;
 }
 

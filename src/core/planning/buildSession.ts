@@ -1,5 +1,5 @@
 import type { LearnerNeeds } from '../recommend/learnerNeeds';
-import type { Offer } from '../recommend/offer';
+import { isKnown, type Offer } from '../recommend/offer';
 import { groupBy } from '../recommend/recommend';
 import { expectedSuccess, fitOf, gateOf, saturation, valueOf } from '../recommend/valueOf';
 import type { SkillGraph } from '../skills/skillGraph';
@@ -55,7 +55,7 @@ export function buildSession(
   learners: readonly LearnerNeeds[],
   settings: SessionSettings,
 ): BuiltSession {
-  const playable = offers.filter((o) => o.source !== 'none' && o.minutes <= settings.minutes * lengthSlack);
+  const playable = offers.filter((o) => isKnown(o) && o.minutes <= settings.minutes * lengthSlack);
   const options: TableOption[] = [...groupBy(playable, (o) => `${o.game}|${o.mixClass}`).values()].map((group) => ({
     game: group[0]!.game,
     offers: group,

@@ -17,6 +17,12 @@ export interface Offer {
   readonly materials: readonly { readonly kind: string; readonly quantity: number }[];
   /** Chances per learner in ten minutes, by index of the skill graph. */
   readonly doses: Float64Array;
-  /** How the doses were made. */
-  readonly source: 'calculated' | 'declared' | 'none';
+  /**
+   * How the doses were made: played by the machine, the owner's word, or not at all: nobody has said how it is
+   * played, it is being played now, or it cannot be played as it stands.
+   */
+  readonly source: 'calculated' | 'declared' | 'none' | 'measuring' | 'faulty';
 }
+
+/** Whether anything is known of what a variant practises. */
+export const isKnown = (o: Offer): boolean => o.source === 'calculated' || o.source === 'declared';

@@ -1,6 +1,6 @@
 import type { SkillGraph } from '../skills/skillGraph';
 import type { LearnerNeeds } from './learnerNeeds';
-import type { Offer } from './offer';
+import { isKnown, type Offer } from './offer';
 import type { Exclusion } from './recommend';
 import { gateOf } from './valueOf';
 
@@ -20,7 +20,7 @@ export interface OpenGap {
 export function openGaps(graph: SkillGraph, offers: readonly Offer[], table: readonly LearnerNeeds[], minutes: number): OpenGap[] {
   const enough = (o: Offer, k: number): boolean => (o.doses[k]! * minutes) / 10 >= enoughInRound;
   return table.flatMap((l) => {
-    const measured = offers.filter((o) => o.source !== 'none').map((o) => ({ o, gate: gateOf(graph, o, l) }));
+    const measured = offers.filter(isKnown).map((o) => ({ o, gate: gateOf(graph, o, l) }));
     return [...l.need.keys()]
       .filter((k) => l.ready[k] === 1 && graph.skills[k]!.predicate !== null)
       .sort((x, y) => l.need[y]! - l.need[x]!)

@@ -1,6 +1,6 @@
 import type { SkillGraph } from '../skills/skillGraph';
 import type { LearnerNeeds } from './learnerNeeds';
-import type { Offer } from './offer';
+import { isKnown, type Offer } from './offer';
 import { expectedSuccess, gateOf, type Gate, practised, saturation, valueOf } from './valueOf';
 
 export interface RecommendOptions {
@@ -54,7 +54,7 @@ export type Exclusion =
     }
   | { readonly game: string; readonly because: 'filter'; readonly what: string }
   | { readonly game: string; readonly because: 'nothing-needed' }
-  | { readonly game: string; readonly because: 'not-measured' };
+  | { readonly game: string; readonly because: 'not-measured'; readonly source: Offer['source'] };
 
 export interface Recommendation {
   readonly items: readonly Suggestion[];
@@ -105,8 +105,8 @@ function judgeGame(
   options: RecommendOptions,
 ): Suggestion | Exclusion {
   const n = table.length;
-  const measured = group.filter((o) => o.source !== 'none');
-  if (measured.length === 0) return { game, because: 'not-measured' };
+  const measured = group.filter(isKnown);
+  if (measured.length === 0) return { game, because: 'not-measured', source: group[0]!.source };
   const alone = n === 1;
   const wanted = measured.map((o) => ({ o, what: filteredOut(o, options.filters) }));
   const open = wanted.filter((w) => w.what === null).map((w) => w.o);
@@ -192,7 +192,7 @@ const inStock = (o: Offer, options: RecommendOptions): boolean => options.stock 
 
 /** Whether a version could be played at this table today at all. */
 const usable = (o: Offer, players: number, options: RecommendOptions): boolean =>
-  o.source !== 'none' &&
+  isKnown(o) &&
   filteredOut(o, options.filters) === null &&
   (players === 1 || (players >= o.players[0] && players <= o.players[1])) &&
   o.minutes <= options.minutes * lengthSlack &&

@@ -1,4 +1,4 @@
-import type { OwnAdditions } from '../../contract/graphInUse';
+import type { OwnAdditions } from '../../contract/graphWith';
 import { ageOfLevel } from '../../core/frameworks/ageOfLevel';
 import type { Db, Tx } from './db';
 import { crosswalk, expectations, ownEdges, ownSkills } from './schema';

@@ -1,4 +1,4 @@
-import { index, integer, primaryKey, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
+import { blob, index, integer, primaryKey, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
 import type { NotedItem } from '../../core/mastery/evidence';
 import type { Accommodation } from '../../core/recommend/accommodations';
 
@@ -82,12 +82,25 @@ export const variantMaterials = sqliteTable(
   (t) => [primaryKey({ columns: [t.variantId, t.kindId] })],
 );
 
-/** Results of simulations by a hash of everything that decides them. */
-export const simulations = sqliteTable('simulations', {
-  hash: text().primaryKey(),
-  result: text({ mode: 'json' }).notNull(),
-  createdAt: text().notNull(),
-});
+/** Results of simulations by a hash of everything that decides them; a cache, so old ones may go. */
+export const simulations = sqliteTable(
+  'simulations',
+  {
+    hash: text().primaryKey(),
+    /** The same without the skills: finds what was measured before the owner changed them. */
+    task: text().notNull(),
+    /** Median minutes and mean chances by skill id, read without unpacking the whole. */
+    summary: text({ mode: 'json' }).$type<StoredSummary>().notNull(),
+    /** The whole result as packed JSON. */
+    result: blob({ mode: 'buffer' }).notNull(),
+    usedAt: text().notNull(),
+  },
+  (t) => [index('simulations_task').on(t.task), index('simulations_used').on(t.usedAt)],
+);
+export interface StoredSummary {
+  readonly minutes: number;
+  readonly doses: readonly (readonly [skill: string, perTenMinutes: number])[];
+}
 
 export const learners = sqliteTable(
   'learners',
@@ -187,6 +200,9 @@ export const meetings = sqliteTable(
     helpers: integer().notNull(),
     off: integer({ mode: 'boolean' }).notNull().default(false),
     offBecause: text(),
+    /** Counts changes, for calendars that were given the meeting before. */
+    version: integer().notNull().default(1),
+    changedAt: text().notNull().default(''),
   },
   (t) => [uniqueIndex('meetings_date').on(t.termId, t.date)],
 );
@@ -196,6 +212,8 @@ export interface StoredSeat {
   variant: string;
   /** Frozen when the seat was given, so that it can be asked for months later. */
   why: string;
+  /** The skill the seat was given for; null for company, absent where somebody placed the child by hand. */
+  skill?: string | null;
 }
 export interface StoredTable {
   game: string;
@@ -212,12 +230,33 @@ export interface StoredLock {
   game: string;
 }
 
+/** What a session was planned from, and what stood in the way when it could not be. */
+export interface StoredRequest {
+  date: string;
+  present: string[];
+  rounds: number;
+  minutes: number;
+  tables: number;
+  helpers: number;
+  seed?: number;
+  seconds?: number;
+  preparationMinutes?: number;
+  resting?: { learner: string; round: number }[];
+  obstacles?: readonly StoredObstacle[];
+}
+export interface StoredObstacle {
+  readonly relax: string;
+  readonly kind?: string;
+  readonly unseatedBefore: number;
+  readonly unseatedAfter: number;
+}
+
 export const plans = sqliteTable(
   'plans',
   {
     id: text().primaryKey(),
     date: text().notNull(),
-    request: text({ mode: 'json' }).$type<Record<string, unknown>>().notNull(),
+    request: text({ mode: 'json' }).$type<StoredRequest>().notNull(),
     rounds: text({ mode: 'json' }).$type<StoredRound[]>().notNull(),
     locks: text({ mode: 'json' }).$type<StoredLock[]>().notNull(),
     status: text({ enum: ['optimal', 'good', 'stopped-early', 'infeasible'] }).notNull(),
@@ -255,13 +294,42 @@ export const changes = sqliteTable('changes', {
 });
 type UndoTable =
   'games' | 'variants' | 'variantMaterials' | 'kinds' | 'ownSkills' | 'ownEdges' | 'frameworks' | 'expectations' | 'crosswalk';
-export type UndoStep = { table: UndoTable; delete: Record<string, unknown> } | { table: UndoTable; put: Record<string, unknown> };
+/**
+ * How to take one row back: what was added goes, what was taken away is put again, and of what was changed only
+ * the changed columns return (`set`), if they still are what the change made of them (`was`).
+ */
+export type UndoStep =
+  | { table: UndoTable; delete: Record<string, unknown> }
+  | { table: UndoTable; put: Record<string, unknown> }
+  | { table: UndoTable; key: Record<string, unknown>; set: Record<string, unknown>; was: Record<string, unknown> };
 
-/** Answers already given to writes with an Idempotency-Key. */
-export const idempotency = sqliteTable('idempotency', {
-  key: text().primaryKey(),
-  route: text().notNull(),
-  status: integer().notNull(),
-  body: text({ mode: 'json' }).notNull(),
-  createdAt: text().notNull(),
+/**
+ * Writes with an Idempotency-Key: entered before the work as pending, done with the answer after it,
+ * in the same transaction as the work where that is possible.
+ */
+export const idempotency = sqliteTable(
+  'idempotency',
+  {
+    key: text().primaryKey(),
+    route: text().notNull(),
+    /** Hash of what was sent, so that a key cannot stand for something else. */
+    sent: text().notNull(),
+    state: text({ enum: ['pending', 'done'] }).notNull(),
+    status: integer(),
+    body: text({ mode: 'json' }),
+    createdAt: text().notNull(),
+  },
+  (t) => [index('idempotency_created').on(t.createdAt)],
+);
+
+/** What was taken in of a learner's notes so far, so that a page need not replay years; a cache. */
+export const learnerStates = sqliteTable('learner_states', {
+  learnerId: text()
+    .primaryKey()
+    .references(() => learners.id, { onDelete: 'cascade' }),
+  /** Everything but the notes that decides the state: estimator, skills, facts about the child. */
+  stamp: text().notNull(),
+  notes: integer().notNull(),
+  lastSequence: integer().notNull(),
+  state: blob({ mode: 'buffer' }).notNull(),
 });

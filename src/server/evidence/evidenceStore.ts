@@ -1,15 +1,18 @@
-import { and, eq, sql } from 'drizzle-orm';
-import { graphInUse } from '../../contract/graphInUse';
-import { estimateMastery, goalSkills, type SkillEstimate } from '../../core/mastery/estimateMastery';
-import { ageOn, type Evidence, type NotedItem } from '../../core/mastery/evidence';
-import { momentOf } from '../../core/shared/momentOf';
+import { asc, eq, sql } from 'drizzle-orm';
+import { graphOf } from '../db/graphOf';
+import { estimateMastery, goalSkills, readMap, type SkillEstimate } from '../../core/mastery/estimateMastery';
+import { ageOn, type NotedItem } from '../../core/mastery/evidence';
+import { localDay, momentOf } from '../../core/shared/moments';
 import { learnerNeeds, type LearnerNeeds } from '../../core/recommend/learnerNeeds';
+import type { SkillGraph } from '../../core/skills/skillGraph';
 import type { Db, Tx } from '../db/db';
-import { evidence, kinds, variants } from '../db/schema';
+import { evidence, kinds, learners, variants } from '../db/schema';
 import { notFound, refuse } from '../http/problemError';
-import { learnerById, type LearnerRow } from '../learners/learnerStore';
+import type { LearnerRow } from '../learners/learnerStore';
+import { momentNow, zoneHere } from '../shared/clock';
+import { asEvidence, type EvidenceRow } from './evidenceRow';
+import { stateOf } from './learnerState';
 
-export type EvidenceRow = typeof evidence.$inferSelect;
 export interface EvidenceInput {
   learner: string;
   at?: string;
@@ -28,56 +31,102 @@ export interface EvidenceInput {
   seconds?: number;
 }
 
-/** Adds observations, all or none. */
-export function addEvidence(db: Db, inputs: readonly EvidenceInput[], today: string, now: string): { ids: string[] } {
-  return db.transaction((tx) => ({ ids: inputs.map((input, i) => addOne(tx, input, today, now, inputs.length > 1 ? `items.${i}.` : '')) }));
+/** What notes may name, looked up once for all of them. */
+interface Known {
+  readonly learners: ReadonlySet<string>;
+  readonly variants: ReadonlySet<string>;
+  readonly supports: ReadonlySet<string>;
+  readonly skills: ReadonlyMap<string, number>;
 }
 
-function addOne(tx: Tx, e: EvidenceInput, today: string, now: string, prefix: string): string {
-  learnerById(tx, e.learner);
-  if (!graphInUse().indexOf.has(e.skill)) throw refuse('unknown-skill', `There is no skill "${e.skill}".`, `${prefix}skill`);
-  const at = momentOf(e.at ?? now);
+function knownIn(tx: Tx): Known {
+  return {
+    learners: new Set(
+      tx
+        .select({ id: learners.id })
+        .from(learners)
+        .all()
+        .map((l) => l.id),
+    ),
+    variants: new Set(
+      tx
+        .select({ id: variants.id })
+        .from(variants)
+        .all()
+        .map((v) => v.id),
+    ),
+    supports: new Set([
+      ...helpWithoutThings,
+      ...tx
+        .select({ id: kinds.id })
+        .from(kinds)
+        .all()
+        .map((k) => k.id),
+    ]),
+    skills: graphOf(tx).indexOf,
+  };
+}
+
+/** Rows written in one statement; the database binds a bounded number of values. */
+const rowsAtOnce = 500;
+
+/** Adds observations, all or none. @throws unknown learners, skills, versions and supports; what lies in the future; counts that cannot be. */
+export function addEvidence(db: Db, inputs: readonly EvidenceInput[], today: string, now: string): { ids: string[] } {
+  return db.transaction((tx) => {
+    const known = knownIn(tx);
+    const last = tx
+      .select({ n: sql<number>`coalesce(max(${evidence.sequence}), 0)` })
+      .from(evidence)
+      .get()!.n;
+    const recordedAt = momentNow();
+    const rows = inputs.map((input, i) => ({
+      ...rowOf(known, input, today, now, inputs.length > 1 ? `items.${i}.` : ''),
+      sequence: last + 1 + i,
+      recordedAt,
+    }));
+    for (let i = 0; i < rows.length; i += rowsAtOnce)
+      tx.insert(evidence)
+        .values(rows.slice(i, i + rowsAtOnce))
+        .run();
+    return { ids: rows.map((r) => r.id) };
+  });
+}
+
+function rowOf(known: Known, e: EvidenceInput, today: string, now: string, prefix: string) {
+  if (!known.learners.has(e.learner)) throw notFound('learner', e.learner);
+  if (!known.skills.has(e.skill)) throw refuse('unknown-skill', `There is no skill "${e.skill}".`, `${prefix}skill`);
+  const at = momentOf(e.at ?? now, zoneHere());
   if (at === null) throw refuse('malformed', `"${e.at}" is not a moment like 2026-11-10T10:35:00Z.`, `${prefix}at`);
-  if (at.slice(0, 10) > today) throw refuse('in-the-future', `${e.at} lies after today, ${today}.`, `${prefix}at`);
+  if (localDay(at, zoneHere()) > today) throw refuse('in-the-future', `${e.at} lies after today, ${today}.`, `${prefix}at`);
   const sheet = e.total !== undefined;
   if (!sheet && e.result === undefined)
     throw refuse('malformed', 'Say stuck, support or alone, or how many of how many.', `${prefix}result`);
   if (sheet && e.result !== undefined) throw refuse('malformed', 'Give a result or a count, not both.', `${prefix}result`);
   if (sheet && (e.correct === undefined || e.correct > e.total!))
     throw refuse('out-of-range', `${e.correct ?? 'nothing'} right of ${e.total} cannot be.`, `${prefix}correct`);
-  if (e.support !== undefined && !isSupport(tx, e.support))
+  if (e.support !== undefined && !known.supports.has(e.support))
     throw refuse('unknown-value', `"${e.support}" is not a support or material known here.`, `${prefix}support`);
-  if (e.variant !== undefined && !tx.select().from(variants).where(eq(variants.id, e.variant)).get())
+  if (e.variant !== undefined && !known.variants.has(e.variant))
     throw refuse('unknown-value', `There is no variant "${e.variant}".`, `${prefix}variant`);
-  const id = crypto.randomUUID();
-  const last = tx
-    .select({ n: sql<number>`coalesce(max(${evidence.sequence}), 0)` })
-    .from(evidence)
-    .get()!.n;
-  tx.insert(evidence)
-    .values({
-      id,
-      sequence: last + 1,
-      learnerId: e.learner,
-      at,
-      kind: e.kind,
-      skill: e.skill,
-      result: e.result ?? null,
-      correct: e.correct ?? null,
-      total: e.total ?? null,
-      how: e.how ?? null,
-      support: e.support ?? null,
-      variantId: e.variant ?? null,
-      planId: e.session ?? null,
-      items: e.items ?? [],
-      source: e.source ?? null,
-      seconds: e.seconds ?? null,
-      byRole: e.by?.role ?? 'organiser',
-      byOwnChild: e.by?.ownChild ?? false,
-      recordedAt: new Date().toISOString(),
-    })
-    .run();
-  return id;
+  return {
+    id: crypto.randomUUID() as string,
+    learnerId: e.learner,
+    at,
+    kind: e.kind,
+    skill: e.skill,
+    result: e.result ?? null,
+    correct: e.correct ?? null,
+    total: e.total ?? null,
+    how: e.how ?? null,
+    support: e.support ?? null,
+    variantId: e.variant ?? null,
+    planId: e.session ?? null,
+    items: e.items ?? [],
+    source: e.source ?? null,
+    seconds: e.seconds ?? null,
+    byRole: e.by?.role ?? ('organiser' as const),
+    byOwnChild: e.by?.ownChild ?? false,
+  };
 }
 
 /** Supports that are not things in the cupboard. */
@@ -91,10 +140,6 @@ export const helpWithoutThings = [
   'adult-beside',
 ] as const;
 
-function isSupport(tx: Tx, id: string): boolean {
-  return (helpWithoutThings as readonly string[]).includes(id) || tx.select().from(kinds).where(eq(kinds.id, id)).get() !== undefined;
-}
-
 /** Takes an observation back without erasing it. */
 export function retractEvidence(db: Db, id: string, because: string, now: string): { id: string } {
   const row = db.select().from(evidence).where(eq(evidence.id, id)).get();
@@ -105,43 +150,29 @@ export function retractEvidence(db: Db, id: string, because: string, now: string
 }
 
 export function evidenceOf(db: Db, learnerId: string): EvidenceRow[] {
-  return db
-    .select()
-    .from(evidence)
-    .where(and(eq(evidence.learnerId, learnerId)))
-    .all()
-    .sort((x, y) => x.sequence - y.sequence);
+  return db.select().from(evidence).where(eq(evidence.learnerId, learnerId)).orderBy(asc(evidence.sequence)).all();
 }
 
-export const asEvidence = (row: EvidenceRow): Evidence => ({
-  id: row.id,
-  at: row.at,
-  kind: row.kind,
-  skill: row.skill,
-  result: row.result,
-  correct: row.correct,
-  total: row.total,
-  how: row.how,
-  support: row.support,
-  items: row.items,
-  by: { role: row.byRole, ownChild: row.byOwnChild },
-});
+/** A learner's map on a day, from everything noted and not taken back; the steps that lead to an estimate come with `explainedMastery`. */
+export function masteryOf(db: Db, learner: LearnerRow, today: string): SkillEstimate[] {
+  return readMap(graphOf(db), learner, stateOf(db, learner, today), today);
+}
 
-/** A learner's map on a day, from everything noted and not taken back (leaving out some, if asked). */
-export function masteryOf(db: Db, learner: LearnerRow, today: string, without?: (row: EvidenceRow) => boolean): SkillEstimate[] {
+/** The same with each estimate's steps, from the first note on, leaving out some if asked. */
+export function explainedMastery(db: Db, learner: LearnerRow, today: string, without?: (row: EvidenceRow) => boolean): SkillEstimate[] {
   const rows = evidenceOf(db, learner.id).filter((r) => r.retractedAt === null && !without?.(r));
-  return estimateMastery(graphInUse(), learner, rows.map(asEvidence), today);
+  return estimateMastery(graphOf(db), learner, rows.map(asEvidence), today);
 }
 
-export function needsOf(learner: LearnerRow, estimates: readonly SkillEstimate[], today: string): LearnerNeeds {
+export function needsOf(graph: SkillGraph, learner: LearnerRow, estimates: readonly SkillEstimate[], today: string): LearnerNeeds {
   return learnerNeeds(
-    graphInUse(),
+    graph,
     {
       id: learner.id,
       nickname: learner.nickname,
       age: ageOn(learner.born, today),
       framework: learner.framework,
-      goals: goalSkills(graphInUse(), learner),
+      goals: goalSkills(graph, learner),
       withoutNorms: learner.withoutNorms,
       accommodations: learner.accommodations,
       likings: learner.likings,

@@ -1,8 +1,11 @@
 import { writeCsv } from '../../adapters/csv/writeCsv';
-import { graphInUse } from '../../contract/graphInUse';
+import { writeFacts } from '../../core/content/factList';
+import { extensionIri } from '../../core/content/readEvidence';
 import type { Db } from '../db/db';
+import { graphOf } from '../db/graphOf';
 import { allLearners } from '../learners/learnerStore';
-import { type EvidenceRow, evidenceOf } from './evidenceStore';
+import type { EvidenceRow } from './evidenceRow';
+import { evidenceOf } from './evidenceStore';
 
 const columns = [
   'learner',
@@ -16,10 +19,14 @@ const columns = [
   'support',
   'by',
   'own child',
+  'items',
+  'seconds',
+  'version',
+  'session',
   'taken back',
 ] as const;
 
-/** Everything noted, as CSV that reads back in. */
+/** Everything noted, as CSV that reads back in whole. */
 export function evidenceCsv(db: Db, learner: string | undefined): string {
   const rows = of(db, learner).map(({ nickname, row: r }) => [
     nickname,
@@ -33,6 +40,10 @@ export function evidenceCsv(db: Db, learner: string | undefined): string {
     r.support ?? '',
     r.byRole,
     r.byOwnChild ? 'yes' : '',
+    writeFacts(r.items),
+    r.seconds ?? '',
+    r.variantId ?? '',
+    r.planId ?? '',
     r.retractedAt ?? '',
   ]);
   return writeCsv([[...columns], ...rows]);
@@ -41,9 +52,9 @@ export function evidenceCsv(db: Db, learner: string | undefined): string {
 const home = 'urn:zeitgeber:learners';
 const mean = { alone: 1, support: 0.6, stuck: 0 } as const;
 
-/** Everything noted and not taken back, as xAPI 1.0.3 statements; a nickname is the account's name. */
+/** Everything noted and not taken back, as xAPI 1.0.3 statements; a nickname is the account's name. What the standard has no place for stands in extensions. */
 export function evidenceStatements(db: Db, learner: string | undefined): object[] {
-  const graph = graphInUse();
+  const graph = graphOf(db);
   return of(db, learner)
     .filter(({ row }) => row.retractedAt === null)
     .map(({ nickname, row: r }) => ({
@@ -58,13 +69,31 @@ export function evidenceStatements(db: Db, learner: string | undefined): object[
         id: `urn:zeitgeber:skills:${r.skill}`,
         definition: { name: { en: graph.skills[graph.indexOf.get(r.skill) ?? -1]?.title ?? r.skill } },
       },
-      result:
-        r.total === null
+      result: {
+        ...(r.total === null
           ? { success: r.result === 'alone', score: { scaled: mean[r.result!] } }
-          : { score: { raw: r.correct!, min: 0, max: r.total } },
+          : { score: { raw: r.correct!, min: 0, max: r.total } }),
+        ...(r.seconds === null ? {} : { duration: `PT${r.seconds}S` }),
+      },
+      context: { extensions: extensionsOf(r) },
       timestamp: r.at,
       version: '1.0.3',
     }));
+}
+
+function extensionsOf(r: EvidenceRow): Record<string, string> {
+  const all = {
+    kind: r.kind,
+    result: r.result,
+    how: r.how,
+    support: r.support,
+    by: r.byRole,
+    'own-child': r.byOwnChild ? 'yes' : null,
+    items: writeFacts(r.items),
+    version: r.variantId,
+    session: r.planId,
+  };
+  return Object.fromEntries(Object.entries(all).flatMap(([name, value]) => (value ? [[extensionIri(name), value]] : [])));
 }
 
 function of(db: Db, learner: string | undefined): { nickname: string; row: EvidenceRow }[] {

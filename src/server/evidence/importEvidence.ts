@@ -1,5 +1,5 @@
 import { readCsv } from '../../adapters/csv/readCsv';
-import { graphInUse } from '../../contract/graphInUse';
+import { graphOf } from '../db/graphOf';
 import {
   type EvidenceContext,
   evidenceColumnOf,
@@ -8,8 +8,10 @@ import {
   readStatements,
 } from '../../core/content/readEvidence';
 import { plainWords } from '../../core/content/cells';
+import { nameKey } from '../../core/content/names';
+import { zoneHere } from '../shared/clock';
 import type { Db } from '../db/db';
-import { kinds } from '../db/schema';
+import { kinds, plans, variants } from '../db/schema';
 import { ProblemError, refuse } from '../http/problemError';
 import { allLearners } from '../learners/learnerStore';
 import { addEvidence, evidenceOf, helpWithoutThings } from './evidenceStore';
@@ -22,16 +24,30 @@ export function importEvidence(
   today: string,
   now: string,
 ): EvidenceReading & { committed: boolean; added: number } {
+  const people = allLearners(db);
   const context: EvidenceContext = {
-    graph: graphInUse(),
+    graph: graphOf(db),
     learners: new Map(
-      allLearners(db).flatMap((l) => [
-        [l.nickname.toLowerCase(), l.id],
-        [l.id.toLowerCase(), l.id],
-      ]),
+      // A nickname goes before an id that happens to read the same.
+      [...people.map((l) => [nameKey(l.id), l.id] as const), ...people.map((l) => [nameKey(l.nickname) || l.nickname, l.id] as const)],
     ),
     today,
+    zone: zoneHere(),
     supports: supportsByWords(db),
+    variants: new Set(
+      db
+        .select({ id: variants.id })
+        .from(variants)
+        .all()
+        .map((v) => v.id),
+    ),
+    sessions: new Set(
+      db
+        .select({ id: plans.id })
+        .from(plans)
+        .all()
+        .map((p) => p.id),
+    ),
   };
   const text = new TextDecoder()
     .decode(bytes.slice(0, 64))
@@ -46,17 +62,18 @@ export function importEvidence(
   if (reading.drafts.length > 0)
     addEvidence(
       db,
-      reading.drafts.map(({ row: _, learner, at, skill, result, correct, total, how, support }) => ({
-        learner,
-        at,
-        skill,
-        kind: total === null ? ('statement' as const) : ('check-in' as const),
+      reading.drafts.map(({ row: _, result, correct, total, how, support, seconds, variant, session, items, ...rest }) => ({
+        ...rest,
+        items: [...items],
         source: json ? ('xapi' as const) : ('csv' as const),
         ...(result ? { result } : {}),
         ...(correct === null ? {} : { correct }),
         ...(total === null ? {} : { total }),
         ...(how ? { how } : {}),
         ...(support ? { support } : {}),
+        ...(seconds === null ? {} : { seconds }),
+        ...(variant ? { variant } : {}),
+        ...(session ? { session } : {}),
       })),
       today,
       now,
@@ -97,7 +114,8 @@ function withoutKnown(db: Db, reading: EvidenceReading): EvidenceReading {
 function fromCsv(bytes: Uint8Array, context: EvidenceContext): EvidenceReading {
   const table = readCsv(bytes, evidenceColumnOf, ['learner', 'at', 'skill']);
   if (!table.ok) throw new ProblemError(table.problem);
-  return readEvidence(table.value.rows, context);
+  const reading = readEvidence(table.value.rows, context);
+  return { ...reading, remarks: [...table.value.remarks, ...reading.remarks] };
 }
 
 function parsed(bytes: Uint8Array): unknown {

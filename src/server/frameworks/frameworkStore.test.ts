@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
-import { graphInUse } from '../../contract/graphInUse';
+import { graphOf } from '../db/graphOf';
 import { ageOfLevel } from '../../core/frameworks/ageOfLevel';
 import { wantedBy } from '../../core/skills/skill';
 import { createLearner, updateLearner } from '../learners/learnerStore';
@@ -39,7 +39,7 @@ describe('a framework that is brought in', () => {
       proposals: [],
     });
     expect(frameworkList(place.db).at(-1)).toMatchObject({ expectations: 7, tied: 1 });
-    const makeTen = graphInUse().skills[graphInUse().indexOf.get('make-ten')!]!;
+    const makeTen = graphOf(place.db).skills[graphOf(place.db).indexOf.get('make-ten')!]!;
     expect(wantedBy(makeTen, id)).toBe(ageOfLevel(ten.band));
     expect(wantedBy(makeTen, id)).not.toBe(wantedBy(makeTen, 'us'));
     place.openAgain();
@@ -88,7 +88,7 @@ describe('a framework that is brought in', () => {
     );
     const before = [
       itemsOf(id),
-      ['make-ten', 'pairs-of-10', 'add-in-20'].map((k) => wantedBy(graphInUse().skills[graphInUse().indexOf.get(k)!]!, id)),
+      ['make-ten', 'pairs-of-10', 'add-in-20'].map((k) => wantedBy(graphOf(place.db).skills[graphOf(place.db).indexOf.get(k)!]!, id)),
     ];
     const { change } = removeFramework(place.db, id);
     expect(frameworkList(place.db)).toHaveLength(2);
@@ -96,7 +96,7 @@ describe('a framework that is brought in', () => {
     expect(undoChange(place.db, change, now).what).toContain('Took away the framework');
     expect([
       itemsOf(id),
-      ['make-ten', 'pairs-of-10', 'add-in-20'].map((k) => wantedBy(graphInUse().skills[graphInUse().indexOf.get(k)!]!, id)),
+      ['make-ten', 'pairs-of-10', 'add-in-20'].map((k) => wantedBy(graphOf(place.db).skills[graphOf(place.db).indexOf.get(k)!]!, id)),
     ]).toEqual(before);
   });
   it('stays while a learner goes by it', () => {

@@ -1,13 +1,12 @@
 import { createHash } from 'node:crypto';
 import { and, eq } from 'drizzle-orm';
-import { graphInUse, useOwnAdditions } from '../../contract/graphInUse';
+import { graphOf, renewGraph } from '../db/graphOf';
 import { paraphrases, shippedFrameworks } from '../../contract/shippedFrameworks';
 import { type MatchIndex, matchIndex, proposeMatches } from '../../core/frameworks/proposeMatches';
 import { readCase } from '../../core/frameworks/readCase';
 import { writeCase } from '../../core/frameworks/writeCase';
 import type { SkillGraph } from '../../core/skills/skillGraph';
 import type { Db } from '../db/db';
-import { ownIn } from '../db/ownIn';
 import { crosswalk, expectations, frameworks, learners } from '../db/schema';
 import { notFound, ProblemError, refuse } from '../http/problemError';
 import { recordChange } from '../undo/undo';
@@ -24,7 +23,7 @@ export function uuidOf(name: string): string {
 
 /** All frameworks: the shipped ones, then those brought in, with how many expectations are tied to skills. */
 export function frameworkList(db: Db): object[] {
-  const graph = graphInUse();
+  const graph = graphOf(db);
   const reached = new Set(graph.skills.flatMap((s) => s.codes));
   const shipped = shippedFrameworks.map((f) => ({
     id: f.id,
@@ -56,15 +55,14 @@ export function frameworkList(db: Db): object[] {
 }
 
 let index: { graph: SkillGraph; value: MatchIndex } | null = null;
-function indexInUse(): MatchIndex {
-  const graph = graphInUse();
+function indexFor(graph: SkillGraph): MatchIndex {
   if (index?.graph !== graph) index = { graph, value: matchIndex(graph, paraphrases) };
   return index.value;
 }
 
 /** Expectations of one framework with the skills they are tied to, and proposals where they are tied to none. */
 export function frameworkItems(db: Db, id: string): object[] {
-  const graph = graphInUse();
+  const graph = graphOf(db);
   const shipped = shippedFrameworks.find((f) => f.id === id);
   if (shipped)
     return shipped.expectations.map((e) => ({
@@ -93,7 +91,7 @@ export function frameworkItems(db: Db, id: string): object[] {
         statement: e.statement,
         band: e.band,
         skills,
-        proposals: skills.length > 0 ? [] : proposeMatches(graph, indexInUse(), e.code, e.statement, external.get(e.identifier) ?? []),
+        proposals: skills.length > 0 ? [] : proposeMatches(graph, indexFor(graph), e.code, e.statement, external.get(e.identifier) ?? []),
       };
     });
 }
@@ -125,7 +123,7 @@ export function importCase(db: Db, text: string, commit: boolean, now: string): 
       );
       for (const k of kept) if (f.expectations.some((e) => e.identifier === k.identifier)) tx.insert(crosswalk).values(k).run();
     });
-  if (commit) useOwnAdditions(ownIn(db));
+  if (commit) renewGraph(db);
   return {
     committed: commit,
     id: f.id,
@@ -157,7 +155,7 @@ export function removeFramework(db: Db, id: string): { ok: true; change: string 
       ...ties.map((put) => ({ table: 'crosswalk' as const, put })),
     ]);
   });
-  useOwnAdditions(ownIn(db));
+  renewGraph(db);
   return { ok: true, change };
 }
 
@@ -171,7 +169,7 @@ export function tie(
   rowOf(db, id);
   db.transaction((tx) => {
     for (const [i, t] of ties.entries()) {
-      if (!graphInUse().indexOf.has(t.skill)) throw refuse('unknown-skill', `There is no skill "${t.skill}".`, `ties.${i}.skill`);
+      if (!graphOf(db).indexOf.has(t.skill)) throw refuse('unknown-skill', `There is no skill "${t.skill}".`, `ties.${i}.skill`);
       if (
         !tx
           .select()
@@ -189,13 +187,13 @@ export function tie(
           .run();
     }
   });
-  useOwnAdditions(ownIn(db));
+  renewGraph(db);
   return { ok: true };
 }
 
 /** The package as CASE 1.0 JSON: a shipped one written anew, one brought in as it came, with the accepted ties added. */
 export function exportCase(db: Db, id: string): object {
-  const graph = graphInUse();
+  const graph = graphOf(db);
   const shipped = shippedFrameworks.find((f) => f.id === id);
   if (shipped) {
     const own = new Set(shipped.expectations.map((e) => e.code));

@@ -1,7 +1,7 @@
 import { PDFDocument } from 'pdf-lib';
 import { parse } from 'csv-parse/sync';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { graphInUse } from '../../contract/graphInUse';
+import { graphOf } from '../db/graphOf';
 import { addEvidence, masteryOf } from '../evidence/evidenceStore';
 import type { Reply, RequestContext } from '../http/route';
 import { createLearner, learnerById } from '../learners/learnerStore';
@@ -48,21 +48,21 @@ interface Map {
 }
 const map = (query: Record<string, string> = {}): Map => ask('/group-map', query) as Map;
 const rows = (query: Record<string, string> = {}): Record<string, string>[] =>
-  parse(String((ask('/group-map.csv', query) as Reply).body), { columns: true }) as Record<string, string>[];
+  parse(String((ask('/group-map.csv', query) as Reply).body), { columns: true, bom: true }) as Record<string, string>[];
 
 describe('the group', () => {
   it('has a cell for every learner and skill, of the height of the map', () => {
     const { learners, skills, cells } = map({ edge: 'false' });
-    expect([learners.length, skills.length, cells.length]).toEqual([3, graphInUse().skills.length, 3]);
+    expect([learners.length, skills.length, cells.length]).toEqual([3, graphOf(place.db).skills.length, 3]);
     for (const [row, id] of learners.entries()) {
       const estimates = masteryOf(place.db, learnerById(place.db, id), today);
       for (const [column, skill] of skills.entries())
-        expect(cells[row]![column]!.height).toBeCloseTo(estimates[graphInUse().indexOf.get(skill)!]!.asSeen, 9);
+        expect(cells[row]![column]!.height).toBeCloseTo(estimates[graphOf(place.db).indexOf.get(skill)!]!.asSeen, 9);
     }
   });
   it('narrows to a group and to lines', () => {
     expect(map({ group: 'Larks' }).learners).toEqual([ids[2]]);
-    const add = graphInUse().strands.find((s) => s.id === 'add')!.skills;
+    const add = graphOf(place.db).strands.find((s) => s.id === 'add')!.skills;
     expect([...map({ strands: 'add', edge: 'false' }).skills].sort()).toEqual([...add].sort());
     expect(problemOf(() => map({ strands: 'add,juggling' }))).toMatchObject({ code: 'unknown-value', field: 'strands' });
     expect(map({ group: 'Nobody' })).toMatchObject({ learners: [], together: [], stuck: [] });
@@ -85,7 +85,7 @@ describe('the group', () => {
     expect(found).toHaveLength(learners.length * skills.length);
     const fern = masteryOf(place.db, learnerById(place.db, ids[0]!), today);
     for (const r of found.filter((x) => x['learner'] === 'Fern')) {
-      const e = fern[graphInUse().indexOf.get(r['skill id']!)!]!;
+      const e = fern[graphOf(place.db).indexOf.get(r['skill id']!)!]!;
       expect([r['estimate'], r['low'], r['high'], r['seen or assumed']]).toEqual([
         e.mastery.toFixed(3),
         e.interval[0].toFixed(3),

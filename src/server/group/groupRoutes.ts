@@ -1,11 +1,12 @@
 import { groupPdf } from '../../adapters/pdf/groupPdf';
 import { writeCsv } from '../../adapters/csv/writeCsv';
-import { graphInUse } from '../../contract/graphInUse';
+import { graphOf } from '../db/graphOf';
 import { groupMap, type GroupMap } from '../../core/group/groupMap';
 import type { SkillEstimate } from '../../core/mastery/estimateMastery';
 import { statusWords } from '../../text/sentences';
 import type { Db } from '../db/db';
-import { asEvidence, evidenceOf, masteryOf } from '../evidence/evidenceStore';
+import { asEvidence } from '../evidence/evidenceRow';
+import { evidenceOf, masteryOf } from '../evidence/evidenceStore';
 import { refuse } from '../http/problemError';
 import { arr, bool, obj, type RequestContext, Reply, type Route, str } from '../http/route';
 import { allLearners, groupOf } from '../learners/learnerStore';
@@ -21,7 +22,7 @@ interface Asked {
 }
 
 function asked({ db, query: q, today }: Pick<RequestContext, 'db' | 'query' | 'today'>): Asked {
-  const graph = graphInUse();
+  const graph = graphOf(db);
   const strands = q['strands'] ? q['strands'].split(',') : null;
   const wrong = strands?.find((s) => !graph.strands.some((x) => x.id === s));
   if (wrong !== undefined) throw refuse('unknown-value', `There is no line "${wrong}".`, 'strands');
@@ -52,7 +53,7 @@ function asked({ db, query: q, today }: Pick<RequestContext, 'db' | 'query' | 't
 /** One row a learner and skill, for a spreadsheet. */
 function csv(db: Db, context: Pick<RequestContext, 'query' | 'today'>): string {
   const { map, nickname, title, estimates } = asked({ db, ...context });
-  const graph = graphInUse();
+  const graph = graphOf(db);
   const rows = map.learners.flatMap((id) =>
     map.skills.map((skill) => {
       const e = estimates.get(id)![graph.indexOf.get(skill)!]!;
@@ -108,6 +109,7 @@ export const groupRoutes: readonly Route[] = [
     query,
     response: str,
     media: 'application/pdf',
+    waits: true,
     handle: async (context) => {
       const a = asked(context);
       return new Reply(

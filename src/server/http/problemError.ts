@@ -18,6 +18,8 @@ const statuses: Partial<Record<Code, number>> = {
   forbidden: 403,
   'refused-origin': 403,
   'worker-lost': 503,
+  internal: 500,
+  'no-room': 507,
 };
 
 export function statusOf(code: Code): number {

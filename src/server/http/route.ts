@@ -1,3 +1,4 @@
+import { timePattern } from '../../core/shared/days';
 import type { Db } from '../db/db';
 
 export type Schema = Readonly<Record<string, unknown>>;
@@ -13,6 +14,15 @@ export interface RequestContext {
   readonly today: string;
   /** A moment on that day, for stamps. */
   readonly now: string;
+  /** The zone of the people at the tables, for days of moments. */
+  readonly zone: string;
+  /** The Idempotency-Key, from which a long work may make the id of what it stores. */
+  readonly key: string | null;
+}
+
+/** The last step of a use case that had to wait: runs at once, in one transaction with the kept answer. */
+export class Commit {
+  constructor(readonly work: () => unknown) {}
 }
 
 /** An answer other than plain JSON with the route's own status. */
@@ -35,6 +45,8 @@ export interface Route {
   readonly response: Schema;
   /** Other media type than JSON. */
   readonly media?: string;
+  /** Does not end at once, or must not stand in a transaction; what it writes at the end it may hand over as a `Commit`. */
+  readonly waits?: boolean;
   readonly handle: (context: RequestContext) => unknown;
 }
 
@@ -47,10 +59,20 @@ export const obj = (properties: Readonly<Record<string, Schema>>, required?: rea
 /** A request body: unknown fields are refused by name. */
 export const closed = (properties: Readonly<Record<string, Schema>>, required: readonly string[] = []): Schema =>
   obj(properties, required, { additionalProperties: false });
-export const arr = (items: Schema): Schema => ({ type: 'array', items });
-export const str: Schema = { type: 'string' };
-export const num: Schema = { type: 'number' };
-export const int: Schema = { type: 'integer' };
+/** Bounds that no honest request comes near: a list, a text of one line, of a page, of a file, a number. */
+const mostItems = 20_000;
+const longestText = 4000;
+const farthest = 1e9;
+export const arr = (items: Schema, maxItems = mostItems): Schema => ({ type: 'array', items, maxItems });
+export const str: Schema = { type: 'string', maxLength: longestText };
+/** A name or title: one line. */
+export const name: Schema = { type: 'string', maxLength: 200 };
+/** A whole file. */
+export const fileText: Schema = { type: 'string' };
+export const num: Schema = { type: 'number', minimum: -farthest, maximum: farthest };
+export const int: Schema = { type: 'integer', minimum: -farthest, maximum: farthest };
+/** A time of day. */
+export const time: Schema = { type: 'string', pattern: timePattern };
 export const bool: Schema = { type: 'boolean' };
 export const any: Schema = {};
 export const oneOf = (...values: readonly (string | number | null)[]): Schema => ({ enum: values });

@@ -2,9 +2,9 @@ import { accommodations } from '../../core/recommend/accommodations';
 import { operations } from '../../core/items/item';
 import { askedMeasures } from '../../core/simulate/simulation';
 import { DEFAULT_TIME } from '../../core/simulate/timeModel';
-import { any, arr, bool, closed, day, int, nullable, num, obj, oneOf, type Schema, str } from './route';
+import { any, arr, bool, closed, day, fileText, int, name, nullable, num, obj, oneOf, type Schema, str } from './route';
 
-export const bytesBody = closed({ base64: str, text: str, commit: bool });
+export const bytesBody = closed({ base64: fileText, text: fileText, commit: bool });
 
 export const seatRequest = closed({
   policy: oneOf('careful', 'typical', 'random'),
@@ -57,15 +57,15 @@ export const jobStarted = obj({ job: str });
 
 export const players = closed({ min: { type: 'integer' }, max: { type: 'integer' } }, ['min', 'max']);
 export const gameFields: Record<string, Schema> = {
-  title: str,
-  bin: str,
+  title: name,
+  bin: name,
   source: oneOf('made', 'bought', 'free'),
   condition: str,
   notes: str,
-  rules: arr(str),
+  rules: arr({ ...str, maxLength: 600 }, 60),
 };
 export const variantFields: Record<string, Schema> = {
-  title: str,
+  title: name,
   mechanism: nullable(str),
   parameters: { type: 'object' },
   ages: { type: 'array', items: num, minItems: 2, maxItems: 2 },
@@ -73,7 +73,7 @@ export const variantFields: Record<string, Schema> = {
   minutes: num,
   helper: oneOf('alone', 'nearby', 'needed'),
   preparationMinutes: { type: 'number', minimum: 0, maximum: 1000 },
-  materials: arr(closed({ kind: str, quantity: int }, ['kind', 'quantity'])),
+  materials: arr(closed({ kind: name, quantity: { type: 'integer', minimum: -1_000_000, maximum: 1_000_000 } }, ['kind', 'quantity']), 60),
   declared: arr(
     closed(
       { skill: str, perTenMinutes: { type: 'number', minimum: 0, maximum: 200 }, counted: { type: 'integer', minimum: 1, maximum: 10000 } },
@@ -112,17 +112,17 @@ export const variantResponse = obj({
 export const changed = obj({ id: str, version: int, change: str }, ['id']);
 
 export const learnerFields: Record<string, Schema> = {
-  nickname: str,
-  born: str,
-  framework: str,
-  group: nullable(str),
-  permanentSupports: arr(str),
-  supportsInUse: arr(str),
-  actions: arr(str),
-  goals: arr(str),
+  nickname: name,
+  born: name,
+  framework: name,
+  group: nullable(name),
+  permanentSupports: arr(name, 60),
+  supportsInUse: arr(name, 60),
+  actions: arr({ ...str, maxLength: 600 }, 40),
+  goals: arr(name, 300),
   withoutNorms: bool,
-  accommodations: arr(oneOf(...accommodations)),
-  likings: arr(str),
+  accommodations: arr(oneOf(...accommodations), 30),
+  likings: arr(name, 300),
 };
 export const learnerResponse = obj({
   id: str,

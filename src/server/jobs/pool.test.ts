@@ -1,7 +1,7 @@
 import { afterAll, describe, expect, it } from 'vitest';
 import type { SimulationResult } from '../../core/simulate/simulationResult';
 import type { SimulateTask } from '../../workers/node/messages';
-import { cancelJob, closePool, jobById, startJob } from './pool';
+import { cancelJob, closePool, jobById, startAfter, startGroup, startJob, workersBusy } from './pool';
 
 afterAll(closePool);
 
@@ -41,5 +41,84 @@ describe('the worker pool', () => {
   it('turns an answer into what was asked for', async () => {
     const job = await startJob<{ n: number }>(task(50), (r: SimulationResult) => ({ n: r.games })).finished;
     expect(job.result).toEqual({ n: 50 });
+  });
+
+  it('runs a task once for all who ask with the same key, and stopping one stops only that one', async () => {
+    const ask = () => startJob<SimulationResult>(task(400_000), undefined, 'the same');
+    const [first, second] = [ask(), ask()];
+    expect(first.id).not.toBe(second.id);
+    cancelJob(first.id);
+    expect(await first.finished).toMatchObject({ status: 'cancelled' });
+    const done = await second.finished;
+    expect(done).toMatchObject({ status: 'done', result: { games: 400_000 } });
+    const third = ask();
+    cancelJob(third.id);
+    expect((await third.finished).status).toBe('cancelled');
+    expect(workersBusy()).toBe(0);
+  });
+
+  it('keeps no place for workers that could not be started', async () => {
+    const before = process.env['ZEITGEBER_WORKERS'];
+    await closePool();
+    process.env['ZEITGEBER_WORKERS'] = '/nowhere';
+    for (let i = 0; i < 4; i++)
+      expect(await startJob(task(10)).finished).toMatchObject({ status: 'failed', problem: { code: 'internal' } });
+    expect(workersBusy()).toBe(0);
+    if (before === undefined) delete process.env['ZEITGEBER_WORKERS'];
+    else process.env['ZEITGEBER_WORKERS'] = before;
+    expect((await startJob(task(10)).finished).status).toBe('done');
+  });
+
+  it('lets a plan in beside long simulations', async () => {
+    const long = [startJob(task(3_000_000)), startJob(task(3_000_000)), startJob(task(3_000_000))];
+    const input = {
+      offers: [],
+      learners: [],
+      meetings: [],
+      stock: [],
+      plentiful: [],
+      preparationMinutes: 0,
+      played: [],
+      locks: [],
+      resting: [],
+      seed: 1,
+      secondsPerMeeting: 0.1,
+    };
+    const plan = await startJob({ kind: 'plan', own: { skills: [], edges: [] }, input }).finished;
+    expect(plan.status).toBe('done');
+    expect(long.map((j) => j.status)).toEqual(['running', 'running', 'waiting']);
+    for (const j of long) cancelJob(j.id);
+    await Promise.all(long.map((j) => j.finished));
+    expect(workersBusy()).toBe(0);
+  });
+
+  it('makes one job of several, which goes on when a part fails and stops all when stopped', async () => {
+    const group = startGroup(
+      [() => startJob(task(50)), () => startJob({ ...task(50), mechanism: 'nowhere' }), () => startJob(task(60))],
+      (parts) => parts.map((p) => p.status).sort(),
+    );
+    expect(await group.finished).toMatchObject({ status: 'done', progress: 1, result: ['done', 'done', 'failed'] });
+    const begun: string[] = [];
+    const endless = startGroup(
+      Array.from({ length: 6 }, () => () => {
+        const job = startJob(task(3_000_000));
+        begun.push(job.id);
+        return job;
+      }),
+      () => 'over',
+    );
+    cancelJob(endless.id);
+    expect((await endless.finished).status).toBe('cancelled');
+    await Promise.all(begun.map((id) => jobById(id)!.finished));
+    expect(workersBusy()).toBe(0);
+  });
+
+  it('runs one job after another as one, with the problem of whichever failed', async () => {
+    const both = startAfter(startJob(task(50)), () => startJob<SimulationResult>(task(70)));
+    expect(await both.finished).toMatchObject({ status: 'done', result: { games: 70 }, progress: 1 });
+    const bad = startAfter(startJob({ kind: 'crash' }), () => {
+      throw new Error('not begun');
+    });
+    expect(await bad.finished).toMatchObject({ status: 'failed', problem: { code: 'internal', message: 'not begun' } });
   });
 });

@@ -1,9 +1,9 @@
 import { existsSync } from 'node:fs';
-import { resolve } from 'node:path';
+import { join } from 'node:path';
 import { Worker } from 'node:worker_threads';
 import type { Problem } from '../../core/shared/codes';
-import { ownAdditions } from '../../contract/graphInUse';
-import type { FromWorker, Task, ToWorker } from '../../workers/node/messages';
+import type { FromWorker, Task } from '../../workers/node/messages';
+import { projectPath } from '../shared/projectPath';
 
 export interface Job<T = unknown> {
   readonly id: string;
@@ -14,132 +14,344 @@ export interface Job<T = unknown> {
   readonly finished: Promise<Job<T>>;
 }
 
-interface Entry {
+/** What one asker waits for; several may wait for the same work. */
+interface Handle {
   readonly job: Job;
-  readonly task: Task;
   readonly settle: () => void;
-  /** Turns the worker's answer into the job's result (storing it, say). */
+}
+
+/** Work that runs once, for everybody who asked for it. */
+interface Entry {
+  readonly task: Task;
+  readonly key: string | undefined;
+  /** Turns the worker's answer into the jobs' result (storing it, say). */
   readonly then: ((result: unknown) => unknown) | undefined;
+  readonly handles: Handle[];
+  status: 'waiting' | 'running' | 'over';
+  progress: number;
   worker: Worker | null;
 }
 
 /** Workers at a time: both cores, never the event loop. */
 const poolSize = 2;
-const jobsKept = 200;
+/** A plan never waits for simulations: one more worker may run for it. */
+const placesForPlans = 1;
+/** Finished jobs whose results are kept for those who have not asked yet. */
+const jobsKept = 40;
+/** The solver's memory only grows, so a worker that solved so many plans is replaced. */
+const plansBeforeRenewal = 4;
 
-const entries = new Map<string, Entry>();
+const jobs = new Map<string, { readonly job: Job; readonly cancel: () => void }>();
+const shared = new Map<string, Entry>();
 const waiting: Entry[] = [];
 const idle: Worker[] = [];
+const plansOf = new WeakMap<Worker, number>();
 let running = 0;
 
-const workerFile = (): string => {
-  const file = resolve(process.env['ZEITGEBER_WORKERS'] ?? 'dist/workers', 'task.worker.mjs');
-  if (!existsSync(file)) throw new Error('The workers are not built. Run "npm run build" first.');
-  return file;
-};
+/** Workers that run now; none is left behind when one cannot be started or vanishes. */
+export const workersBusy = (): number => running;
 
-/** Puts a task in the queue; the answer comes through `job.finished`, which never rejects. */
-export function startJob<T>(task: Task, then?: (result: never) => T): Job<T> {
-  let settle: () => void = () => undefined;
-  const done = new Promise<void>((r) => (settle = r));
-  const job: Job<T> = { id: crypto.randomUUID(), status: 'waiting', progress: 0, finished: done.then((): Job<T> => job) };
-  const entry: Entry = { job, task, settle, then: then as ((result: unknown) => unknown) | undefined, worker: null };
-  entries.set(job.id, entry);
-  waiting.push(entry);
-  forgetOld();
+const workersMissing: Problem = { code: 'internal', message: 'The workers are not built. Run "npm run build" first.' };
+const vanished: Problem = { code: 'worker-lost', message: 'The calculation was ended before it was finished. Try again.' };
+
+/**
+ * Puts a task in the queue; the answer comes through `job.finished`, which never rejects.
+ * Tasks with the same `key` run once; each asker has a job of its own, and stopping one stops only that asker.
+ */
+export function startJob<T>(task: Task, then?: (result: never) => T, key?: string): Job<T> {
+  const known = key === undefined ? undefined : shared.get(key);
+  const entry: Entry = known ?? {
+    task,
+    key,
+    then: then as ((result: unknown) => unknown) | undefined,
+    handles: [],
+    status: 'waiting',
+    progress: 0,
+    worker: null,
+  };
+  const job = attend<T>(entry);
+  if (known) return job;
+  if (key !== undefined) shared.set(key, entry);
+  // Plans go before simulations, each in the order in which they came.
+  const firstOther = task.kind === 'plan' ? waiting.findIndex((e) => e.task.kind !== 'plan') : -1;
+  if (firstOther >= 0) waiting.splice(firstOther, 0, entry);
+  else waiting.push(entry);
   pump();
   return job;
 }
 
-export function jobById(id: string): Job | undefined {
-  return entries.get(id)?.job;
+function attend<T>(entry: Entry): Job<T> {
+  let settle: () => void = () => undefined;
+  const done = new Promise<void>((r) => (settle = r));
+  const job: Job<T> = {
+    id: crypto.randomUUID(),
+    status: entry.status === 'running' ? 'running' : 'waiting',
+    progress: entry.progress,
+    finished: done.then((): Job<T> => job),
+  };
+  entry.handles.push({ job, settle });
+  jobs.set(job.id, { job, cancel: () => leave(entry, job) });
+  forgetOld();
+  return job;
 }
 
-/** Stops a job; its worker is ended at once and another takes its place when needed. */
+/** Parts that are started at a time, so that others find room in the queue. */
+const partsAtOnce = 4;
+
+/**
+ * Several jobs as one: its progress is the share of parts that are over, stopping it stops those that are not.
+ * `then` is given every part, also those that failed.
+ */
+export function startGroup<P, T>(parts: readonly (() => Job<P>)[], then: (done: readonly Job<P>[]) => T): Job<T> {
+  let settle: () => void = () => undefined;
+  const done = new Promise<void>((r) => (settle = r));
+  const job: Job<T> = { id: crypto.randomUUID(), status: 'running', progress: 0, finished: done.then((): Job<T> => job) };
+  const begun: Job<P>[] = [];
+  const ended: Job<P>[] = [];
+  const finish = (status: 'done' | 'failed' | 'cancelled', problem?: Problem): void => {
+    if (job.status !== 'running') return;
+    job.status = status;
+    if (problem) job.problem = problem;
+    settle();
+  };
+  const next = (): void => {
+    if (job.status !== 'running') return;
+    if (ended.length === parts.length) {
+      try {
+        job.result = then(ended);
+        job.progress = 1;
+        finish('done');
+      } catch (error) {
+        finish('failed', problemOf(error));
+      }
+      return;
+    }
+    while (begun.length < parts.length && begun.length - ended.length < partsAtOnce) {
+      const part = parts[begun.length]!();
+      begun.push(part);
+      void part.finished.then((over) => {
+        ended.push(over);
+        job.progress = ended.length / parts.length;
+        next();
+      });
+    }
+  };
+  jobs.set(job.id, {
+    job,
+    cancel: () => {
+      finish('cancelled', stopped);
+      for (const part of begun) cancelJob(part.id);
+    },
+  });
+  forgetOld();
+  next();
+  return job;
+}
+
+/** One job after another, told as one; without a first it is the next alone. */
+export function startAfter<T>(first: Job | null, next: () => Job<T>): Job<T> {
+  if (!first) return next();
+  let settle: () => void = () => undefined;
+  const done = new Promise<void>((r) => (settle = r));
+  let current: Job = first;
+  const job: Job<T> = {
+    id: crypto.randomUUID(),
+    status: 'running',
+    get progress() {
+      return current === first ? first.progress / 2 : 0.5 + current.progress / 2;
+    },
+    finished: done.then((): Job<T> => job),
+  };
+  const finish = (status: Job['status'], problem?: Problem): void => {
+    if (job.status !== 'running') return;
+    job.status = status;
+    if (problem) job.problem = problem;
+    settle();
+  };
+  jobs.set(job.id, {
+    job,
+    cancel: () => {
+      finish('cancelled', stopped);
+      cancelJob(current.id);
+    },
+  });
+  void first.finished.then(async () => {
+    if (job.status !== 'running') return;
+    try {
+      const second = next();
+      current = second;
+      const over = await second.finished;
+      if (over.status === 'done') job.result = over.result!;
+      finish(over.status, over.problem);
+    } catch (error) {
+      finish('failed', problemOf(error));
+    }
+  });
+  return job;
+}
+
+const stopped: Problem = { code: 'cancelled', message: 'Stopped on request.' };
+
+export function jobById(id: string): Job | undefined {
+  return jobs.get(id)?.job;
+}
+
+/** Stops a job; the work itself is ended only when nobody else waits for it. */
 export function cancelJob(id: string): Job | undefined {
-  const entry = entries.get(id);
-  if (!entry) return undefined;
-  if (entry.job.status === 'waiting') waiting.splice(waiting.indexOf(entry), 1);
-  else if (entry.job.status !== 'running') return entry.job;
-  end(entry, 'cancelled', { code: 'cancelled', message: 'Stopped on request.' });
-  return entry.job;
+  const known = jobs.get(id);
+  if (!known) return undefined;
+  if (known.job.status === 'waiting' || known.job.status === 'running') known.cancel();
+  return known.job;
+}
+
+function leave(entry: Entry, job: Job): void {
+  const own = entry.handles.find((h) => h.job === job)!;
+  if (entry.handles.length === 1) return end(entry, 'cancelled', stopped);
+  entry.handles.splice(entry.handles.indexOf(own), 1);
+  close(own, 'cancelled', stopped);
 }
 
 /** Ends all workers; for a clean end of tests. */
 export async function closePool(): Promise<void> {
-  for (const entry of entries.values())
-    if (entry.job.status === 'running') end(entry, 'cancelled', { code: 'cancelled', message: 'The program is closing.' });
-  await Promise.all(idle.splice(0).map((w) => w.terminate()));
+  for (const { job } of [...jobs.values()]) cancelJob(job.id);
+  await Promise.all(idle.splice(0).map((worker) => worker.terminate()));
 }
 
 function pump(): void {
-  while (running < poolSize && waiting.length > 0) {
-    const entry = waiting.shift()!;
-    running++;
-    entry.job.status = 'running';
-    const worker = idle.pop() ?? new Worker(workerFile());
-    entry.worker = worker;
-    worker.removeAllListeners();
-    worker.on('message', (message: FromWorker) => receive(entry, message));
-    worker.on('error', (error) =>
-      end(entry, 'failed', { code: 'worker-lost', message: `The calculation stopped unexpectedly: ${error.message}` }),
-    );
-    worker.on('exit', () =>
-      end(entry, 'failed', { code: 'worker-lost', message: 'The calculation was ended before it was finished. Try again.' }),
-    );
-    worker.ref();
-    worker.postMessage({ own: ownAdditions(), task: entry.task } satisfies ToWorker);
+  for (;;) {
+    const next = waiting[0];
+    if (!next || running >= (next.task.kind === 'plan' ? poolSize + placesForPlans : poolSize)) return;
+    waiting.shift();
+    run(next);
   }
+}
+
+function run(entry: Entry): void {
+  let worker: Worker;
+  try {
+    worker = idle.pop() ?? newWorker();
+  } catch (error) {
+    // Not counted as running yet, so nothing is left behind.
+    const problem = error instanceof WorkersMissing ? workersMissing : { code: 'worker-lost' as const, message: startFailed(error) };
+    end(entry, 'failed', problem);
+    return;
+  }
+  running++;
+  entry.status = 'running';
+  for (const h of entry.handles) h.job.status = 'running';
+  entry.worker = worker;
+  worker.removeAllListeners();
+  worker.on('message', (message: FromWorker) => receive(entry, message));
+  worker.on('error', (error) =>
+    end(entry, 'failed', { code: 'worker-lost', message: `The calculation stopped unexpectedly: ${error.message}` }),
+  );
+  worker.on('exit', () => end(entry, 'failed', vanished));
+  worker.ref();
+  try {
+    worker.postMessage(entry.task);
+  } catch (error) {
+    end(entry, 'failed', { code: 'internal', message: startFailed(error) });
+  }
+}
+
+class WorkersMissing extends Error {}
+
+const startFailed = (error: unknown): string =>
+  `The calculation could not be started: ${error instanceof Error ? error.message : String(error)}`;
+
+function newWorker(): Worker {
+  const file = join(projectPath('ZEITGEBER_WORKERS', 'dist/workers'), 'task.worker.mjs');
+  if (!existsSync(file)) throw new WorkersMissing();
+  return new Worker(file);
 }
 
 function receive(entry: Entry, message: FromWorker): void {
-  if (entry.job.status !== 'running') return;
+  if (entry.status !== 'running') return;
   if (message.type === 'progress') {
-    entry.job.progress = message.share;
+    entry.progress = message.share;
+    for (const h of entry.handles) h.job.progress = message.share;
     return;
   }
   const worker = entry.worker!;
-  worker.removeAllListeners();
-  worker.on('error', () => idle.splice(idle.indexOf(worker), 1));
-  worker.unref();
-  idle.push(worker);
   entry.worker = null;
   running--;
-  if (message.type === 'done') {
+  release(worker, entry.task);
+  let outcome: { status: 'done'; result: unknown } | { status: 'failed'; problem: Problem };
+  if (message.type === 'failed') outcome = { status: 'failed', problem: message.problem };
+  else {
     try {
-      entry.job.result = entry.then ? entry.then(message.result) : message.result;
-      entry.job.progress = 1;
-      entry.job.status = 'done';
+      outcome = { status: 'done', result: entry.then ? entry.then(message.result) : message.result };
     } catch (error) {
-      entry.job.problem = { code: 'worker-lost', message: error instanceof Error ? error.message : String(error) };
-      entry.job.status = 'failed';
+      outcome = { status: 'failed', problem: problemOf(error) };
     }
-  } else {
-    entry.job.problem = message.problem;
-    entry.job.status = 'failed';
   }
-  entry.settle();
+  over(entry);
+  for (const h of entry.handles) {
+    if (outcome.status === 'done') {
+      h.job.result = outcome.result;
+      h.job.progress = 1;
+    }
+    close(h, outcome.status, outcome.status === 'failed' ? outcome.problem : undefined);
+  }
   pump();
+}
+
+/** The problem an error carries, where it was foreseen. */
+function problemOf(error: unknown): Problem {
+  const carried = (error as { problem?: Problem }).problem;
+  return carried?.code ? carried : { code: 'internal', message: error instanceof Error ? error.message : String(error) };
+}
+
+/** A worker is kept for the next task, unless it has solved enough plans to be replaced. */
+function release(worker: Worker, task: Task): void {
+  worker.removeAllListeners();
+  const plans = (plansOf.get(worker) ?? 0) + (task.kind === 'plan' ? 1 : 0);
+  plansOf.set(worker, plans);
+  if (plans >= plansBeforeRenewal || idle.length >= poolSize) {
+    void worker.terminate();
+    return;
+  }
+  const gone = (): void => {
+    const at = idle.indexOf(worker);
+    if (at >= 0) idle.splice(at, 1);
+  };
+  worker.on('error', gone);
+  worker.on('exit', gone);
+  worker.unref();
+  idle.push(worker);
 }
 
 function end(entry: Entry, status: 'failed' | 'cancelled', problem: Problem): void {
-  if (entry.job.status !== 'running' && entry.job.status !== 'waiting') return;
-  const wasRunning = entry.job.status === 'running';
-  entry.job.status = status;
-  entry.job.problem = problem;
-  if (wasRunning) {
-    running--;
-    entry.worker?.removeAllListeners();
-    void entry.worker?.terminate();
-    entry.worker = null;
-  }
-  entry.settle();
+  if (entry.status === 'over') return;
+  if (entry.status === 'waiting' && waiting.includes(entry)) waiting.splice(waiting.indexOf(entry), 1);
+  if (entry.status === 'running') running--;
+  entry.worker?.removeAllListeners();
+  void entry.worker?.terminate();
+  entry.worker = null;
+  over(entry);
+  for (const h of entry.handles) close(h, status, problem);
   pump();
 }
 
+function over(entry: Entry): void {
+  entry.status = 'over';
+  if (entry.key !== undefined && shared.get(entry.key) === entry) shared.delete(entry.key);
+}
+
+function close(handle: Handle, status: 'done' | 'failed' | 'cancelled', problem: Problem | undefined): void {
+  handle.job.status = status;
+  if (problem) handle.job.problem = problem;
+  handle.settle();
+}
+
 function forgetOld(): void {
-  for (const [id, entry] of entries) {
-    if (entries.size <= jobsKept) return;
-    if (entry.job.status !== 'running' && entry.job.status !== 'waiting') entries.delete(id);
+  for (const [id, { job }] of jobs) {
+    if (jobs.size <= jobsKept) return;
+    if (job.status !== 'running' && job.status !== 'waiting') jobs.delete(id);
   }
+}
+
+/** Lets go of finished jobs and what they answered. */
+export function forgetFinishedJobs(): void {
+  for (const [id, { job }] of [...jobs]) if (job.status !== 'running' && job.status !== 'waiting') jobs.delete(id);
 }

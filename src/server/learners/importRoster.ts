@@ -3,7 +3,7 @@ import { readRoster, type RosterReading, rosterColumnOf } from '../../core/conte
 import type { Db } from '../db/db';
 import { learners } from '../db/schema';
 import { ProblemError } from '../http/problemError';
-import { insertLearner } from './learnerStore';
+import { insertLearners } from './learnerStore';
 
 /** Shows what a roster would bring; with `commit` brings all of it, or nothing. */
 export function importRoster(
@@ -15,7 +15,7 @@ export function importRoster(
 ): RosterReading & { committed: boolean; added: number } {
   const table = readCsv(bytes, rosterColumnOf, ['nickname']);
   if (!table.ok) throw new ProblemError(table.problem);
-  const reading = readRoster(
+  const read = readRoster(
     table.value.rows,
     today,
     db
@@ -24,13 +24,18 @@ export function importRoster(
       .all()
       .map((l) => l.nickname),
   );
+  const reading = { ...read, remarks: [...table.value.remarks, ...read.remarks] };
   if (!commit) return { committed: false, added: 0, ...reading };
   const first = reading.problems[0];
   if (first)
     throw new ProblemError({ ...first, message: `${first.message} Nobody was brought in.`, detail: { problems: reading.problems } }, 422);
   db.transaction((tx) => {
-    for (const d of reading.drafts)
-      insertLearner(tx, { nickname: d.nickname, born: d.born, framework: d.framework, group: d.group || null }, today, now);
+    insertLearners(
+      tx,
+      reading.drafts.map((d) => ({ nickname: d.nickname, born: d.born, framework: d.framework, group: d.group || null })),
+      today,
+      now,
+    );
   });
   return { committed: true, added: reading.drafts.length, ...reading };
 }

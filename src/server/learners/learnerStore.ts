@@ -1,14 +1,14 @@
-import { readdirSync } from 'node:fs';
-import { graphInUse } from '../../contract/graphInUse';
+import { graphOf } from '../db/graphOf';
 import { shippedFrameworks } from '../../contract/shippedFrameworks';
 import { and, eq, isNull } from 'drizzle-orm';
 import { checkBorn, readBirthMonth } from '../../core/content/readRoster';
+import { cleanName, nameKey, sameName } from '../../core/content/names';
 import type { Accommodation } from '../../core/recommend/accommodations';
 import type { Db, Tx } from '../db/db';
-import { dataDirectory } from '../db/open';
-import { evidence, frameworks, games, groups, idempotency, learners, memberships, plans } from '../db/schema';
+import { evidence, frameworks, games, groups, learners, memberships, plans } from '../db/schema';
 import { everyField, notFound, refuse } from '../http/problemError';
-import { freeId, sameVersion } from '../shelf/shelfStore';
+import { freeId, idGiver } from '../shared/freeId';
+import { sameVersion, wrote } from '../shared/versions';
 
 export type LearnerRow = typeof learners.$inferSelect;
 export interface LearnerInput {
@@ -40,50 +40,68 @@ export function allLearners(db: Db): LearnerRow[] {
 }
 
 export function createLearner(db: Db, input: LearnerInput, today: string, now: string): { id: string } {
-  return db.transaction((tx) => ({ id: insertLearner(tx, input, today, now) }));
+  return db.transaction((tx) => ({ id: insertLearners(tx, [input], today, now)[0]! }));
 }
 
-export function insertLearner(tx: Tx, input: LearnerInput, today: string, now: string): string {
-  const { nickname, born, framework, goals, likings } = everyField({
-    nickname: () => nicknameOf(tx, input.nickname, null),
-    born: () => bornOf(input.born, today),
-    framework: () => frameworkOf(tx, input.framework ?? 'us'),
-    goals: () => goalsOf(input.goals ?? []),
-    likings: () => likingsOf(tx, input.likings ?? []),
+/** Adds learners, each checked against those that are here and those before it; what is here is read once. */
+export function insertLearners(tx: Tx, inputs: readonly LearnerInput[], today: string, now: string): string[] {
+  const here = tx.select({ id: learners.id, nickname: learners.nickname }).from(learners).all();
+  const taken = new Map(here.map((l) => [keyOf(l.nickname), l.nickname]));
+  const giveId = idGiver(here.map((l) => l.id));
+  return inputs.map((input) => {
+    const { nickname, born, framework, goals, likings } = everyField({
+      nickname: () => nicknameOf(input.nickname, taken),
+      born: () => bornOf(input.born, today),
+      framework: () => frameworkOf(tx, input.framework ?? 'us'),
+      goals: () => goalsOf(tx, input.goals ?? []),
+      likings: () => likingsOf(tx, input.likings ?? []),
+    });
+    const id = giveId(nickname);
+    taken.set(keyOf(nickname), nickname);
+    tx.insert(learners)
+      .values({
+        id,
+        nickname,
+        born,
+        framework,
+        permanentSupports: input.permanentSupports ?? [],
+        supportsInUse: input.supportsInUse ?? [],
+        actions: input.actions ?? [],
+        goals,
+        withoutNorms: input.withoutNorms ?? false,
+        accommodations: input.accommodations ?? [],
+        likings,
+        createdAt: now,
+      })
+      .run();
+    if (input.group) join(tx, id, input.group, today);
+    return id;
   });
-  const id = freeId(nickname, (x) => tx.select().from(learners).where(eq(learners.id, x)).get() !== undefined);
-  tx.insert(learners)
-    .values({
-      id,
-      nickname,
-      born,
-      framework,
-      permanentSupports: input.permanentSupports ?? [],
-      supportsInUse: input.supportsInUse ?? [],
-      actions: input.actions ?? [],
-      goals,
-      withoutNorms: input.withoutNorms ?? false,
-      accommodations: input.accommodations ?? [],
-      likings,
-      createdAt: now,
-    })
-    .run();
-  if (input.group) join(tx, id, input.group, today);
-  return id;
 }
 
-function nicknameOf(tx: Tx, asked: string | undefined, own: string | null): string {
-  const nickname = asked?.trim().replace(/\s+/g, ' ') ?? '';
+const mostLetters = 40;
+
+function nicknameOf(asked: string | undefined, taken: ReadonlyMap<string, string>): string {
+  const nickname = cleanName(asked ?? '');
   if (nickname === '') throw refuse('malformed', 'The learner needs a nickname or initials.', 'nickname');
-  if (nickname.length > 40) throw refuse('out-of-range', 'A nickname has at most 40 letters.', 'nickname');
-  const twin = tx
-    .select()
-    .from(learners)
-    .all()
-    .find((l) => l.nickname.toLowerCase() === nickname.toLowerCase() && l.id !== own);
-  if (twin) throw refuse('duplicate', `There is a "${twin.nickname}" already. Choose another nickname.`, 'nickname');
+  if ([...nickname].length > mostLetters) throw refuse('out-of-range', `A nickname has at most ${mostLetters} letters.`, 'nickname');
+  const twin = taken.get(keyOf(nickname));
+  if (twin !== undefined) throw refuse('duplicate', `There is a "${twin}" already. Choose another nickname.`, 'nickname');
   return nickname;
 }
+
+/** Nicknames of everybody else, by what they are compared by. */
+const othersThan = (tx: Tx, id: string): Map<string, string> =>
+  new Map(
+    tx
+      .select({ id: learners.id, nickname: learners.nickname })
+      .from(learners)
+      .all()
+      .flatMap((l) => (l.id === id ? [] : [[keyOf(l.nickname), l.nickname] as const])),
+  );
+
+/** A nickname of signs alone is compared as it stands. */
+const keyOf = (nickname: string): string => nameKey(nickname) || nickname;
 
 function frameworkOf(tx: Tx, asked: string): string {
   if (!shippedFrameworks.some((f) => f.id === asked) && !tx.select().from(frameworks).where(eq(frameworks.id, asked)).get())
@@ -91,16 +109,27 @@ function frameworkOf(tx: Tx, asked: string): string {
   return asked;
 }
 
-function goalsOf(asked: string[]): string[] {
-  const unknown = asked.findIndex((id) => !graphInUse().indexOf.has(id));
+function goalsOf(tx: Tx, asked: string[], kept: readonly string[] = []): string[] {
+  // What was taken away since does not lock the form: it goes when the list is written next.
+  const gone = new Set(kept.filter((id) => !graphOf(tx).indexOf.has(id)));
+  const unknown = asked.findIndex((id) => !graphOf(tx).indexOf.has(id) && !gone.has(id));
   if (unknown >= 0) throw refuse('unknown-skill', `There is no skill "${asked[unknown]}".`, `goals.${unknown}`);
-  return [...new Set(asked)];
+  return [...new Set(asked)].filter((id) => !gone.has(id));
 }
 
-function likingsOf(tx: Tx, asked: string[]): string[] {
-  const unknown = asked.findIndex((id) => !tx.select().from(games).where(eq(games.id, id)).get());
+function likingsOf(tx: Tx, asked: string[], kept: readonly string[] = []): string[] {
+  if (asked.length === 0) return [];
+  const there = new Set(
+    tx
+      .select({ id: games.id })
+      .from(games)
+      .all()
+      .map((g) => g.id),
+  );
+  const gone = new Set(kept.filter((id) => !there.has(id)));
+  const unknown = asked.findIndex((id) => !there.has(id) && !gone.has(id));
   if (unknown >= 0) throw refuse('unknown-value', `There is no game "${asked[unknown]}".`, `likings.${unknown}`);
-  return [...new Set(asked)];
+  return [...new Set(asked)].filter((id) => !gone.has(id));
 }
 
 function bornOf(asked: string | undefined, today: string): string {
@@ -111,25 +140,30 @@ function bornOf(asked: string | undefined, today: string): string {
   return born;
 }
 
-/** Ends the membership that is open and starts another; the past stays on record. */
-function join(tx: Tx, learnerId: string, title: string, today: string): void {
-  let group = tx
-    .select()
-    .from(groups)
-    .all()
-    .find((g) => g.title.toLowerCase() === title.toLowerCase());
-  if (!group) {
-    group = { id: freeId(title, (x) => tx.select().from(groups).where(eq(groups.id, x)).get() !== undefined), title };
-    tx.insert(groups).values(group).run();
-  }
+/** Ends the membership that is open and starts another, or none; the past stays on record. */
+function join(tx: Tx, learnerId: string, asked: string | null, today: string): void {
+  const title = cleanName(asked ?? '');
   const open = tx
     .select()
     .from(memberships)
     .where(and(eq(memberships.learnerId, learnerId), isNull(memberships.to)))
     .all();
-  if (open.some((m) => m.groupId === group.id)) return;
+  const group = title === '' ? null : groupNamed(tx, title);
+  if (group && open.some((m) => m.groupId === group.id)) return;
   for (const m of open) tx.update(memberships).set({ to: today }).where(eq(memberships.id, m.id)).run();
-  tx.insert(memberships).values({ id: crypto.randomUUID(), learnerId, groupId: group.id, from: today }).run();
+  if (group) tx.insert(memberships).values({ id: crypto.randomUUID(), learnerId, groupId: group.id, from: today }).run();
+}
+
+function groupNamed(tx: Tx, title: string): typeof groups.$inferSelect {
+  const known = tx
+    .select()
+    .from(groups)
+    .all()
+    .find((g) => sameName(g.title, title));
+  if (known) return known;
+  const group = { id: freeId(title, (x) => tx.select().from(groups).where(eq(groups.id, x)).get() !== undefined), title };
+  tx.insert(groups).values(group).run();
+  return group;
 }
 
 export function groupOf(db: Db | Tx, learnerId: string, day: string): string | null {
@@ -148,13 +182,14 @@ export function updateLearner(db: Db, id: string, input: LearnerInput, version: 
     const before = learnerById(tx, id);
     sameVersion(before, version);
     const read = everyField({
-      nickname: () => (input.nickname === undefined ? {} : { nickname: nicknameOf(tx, input.nickname, id) }),
+      nickname: () => (input.nickname === undefined ? {} : { nickname: nicknameOf(input.nickname, othersThan(tx, id)) }),
       born: () => (input.born === undefined ? {} : { born: bornOf(input.born, today) }),
       framework: () => (input.framework === undefined ? {} : { framework: frameworkOf(tx, input.framework) }),
-      goals: () => (input.goals === undefined ? {} : { goals: goalsOf(input.goals) }),
-      likings: () => (input.likings === undefined ? {} : { likings: likingsOf(tx, input.likings) }),
+      goals: () => (input.goals === undefined ? {} : { goals: goalsOf(tx, input.goals, before.goals) }),
+      likings: () => (input.likings === undefined ? {} : { likings: likingsOf(tx, input.likings, before.likings) }),
     });
-    tx.update(learners)
+    const done = tx
+      .update(learners)
       .set({
         ...read.nickname,
         ...read.born,
@@ -168,9 +203,10 @@ export function updateLearner(db: Db, id: string, input: LearnerInput, version: 
         ...(input.withoutNorms === undefined ? {} : { withoutNorms: input.withoutNorms }),
         version: before.version + 1,
       })
-      .where(eq(learners.id, id))
+      .where(and(eq(learners.id, id), eq(learners.version, version)))
       .run();
-    if (input.group) join(tx, id, input.group, today);
+    wrote(done, version, () => learnerById(tx, id));
+    if (input.group !== undefined) join(tx, id, input.group, today);
     return { id, version: before.version + 1 };
   });
 }
@@ -199,40 +235,4 @@ export function exportLearner(db: Db, id: string): object {
       }))
       .filter((p) => p.seats.length > 0),
   };
-}
-
-/**
- * Truly erases a child: the row, all evidence and memberships, every seat in plans and every
- * stored answer that names the child. Backups on disk are named, since they still hold it.
- */
-export function eraseLearner(db: Db, id: string, confirm: string): { erased: string; evidence: number; backups: string[] } {
-  const counted = db.transaction((tx) => {
-    const learner = learnerById(tx, id);
-    if (confirm !== learner.nickname) throw refuse('malformed', `To erase, repeat the nickname: confirm=${learner.nickname}`, 'confirm');
-    const rows = tx.select().from(evidence).where(eq(evidence.learnerId, id)).all().length;
-    for (const p of tx.select().from(plans).all()) {
-      const rounds = p.rounds.map((r) => ({
-        tables: r.tables.map((t) => ({
-          ...t,
-          seats: t.seats.filter((s) => s.learner !== id).map((s) => ({ ...s, why: s.why.replaceAll(learner.nickname, 'another child') })),
-        })),
-        resting: r.resting.filter((l) => l !== id),
-      }));
-      const request = {
-        ...p.request,
-        ...(Array.isArray(p.request['present']) ? { present: (p.request['present'] as string[]).filter((l) => l !== id) } : {}),
-      };
-      tx.update(plans)
-        .set({ rounds, request, locks: p.locks.filter((k) => k.learner !== id) })
-        .where(eq(plans.id, p.id))
-        .run();
-    }
-    for (const row of tx.select().from(idempotency).all())
-      if (JSON.stringify(row.body).includes(id)) tx.delete(idempotency).where(eq(idempotency.key, row.key)).run();
-    tx.delete(learners).where(eq(learners.id, id)).run();
-    return rows;
-  });
-  db.$client.pragma('wal_checkpoint(TRUNCATE)');
-  db.$client.exec('VACUUM');
-  return { erased: id, evidence: counted, backups: readdirSync(dataDirectory()).filter((f) => f.startsWith('before-')) };
 }

@@ -1,4 +1,4 @@
-import { graphInUse } from '../../contract/graphInUse';
+import { graphOf } from '../db/graphOf';
 import type { Db } from '../db/db';
 import { plans } from '../db/schema';
 import { offersOf } from '../shelf/offers';
@@ -10,13 +10,13 @@ const leastChances = 1;
 /** Chances a learner probably met in sessions that took place: calculated from what was played, never evidence. */
 export async function metInGames(db: Db, id: string): Promise<object[]> {
   learnerById(db, id);
-  const graph = graphInUse();
+  const graph = graphOf(db);
   const offers = new Map((await offersOf(db)).map((o) => [o.variant, o]));
   const chances = new Float64Array(graph.skills.length);
   const sessions = graph.skills.map(() => new Set<string>());
   for (const p of db.select().from(plans).all()) {
     if (p.playedAt === null) continue;
-    const minutes = Number(p.request['minutes'] ?? tenMinutes);
+    const minutes = Number(p.request.minutes);
     for (const seat of p.rounds.flatMap((r) => r.tables.flatMap((t) => t.seats)).filter((s) => s.learner === id)) {
       const doses = offers.get(seat.variant)?.doses;
       if (!doses) continue;

@@ -1,9 +1,10 @@
-import { graphInUse } from '../../contract/graphInUse';
+import { graphOf } from '../db/graphOf';
 import { mapOf } from '../../core/mastery/estimateMastery';
 import type { Evidence, EvidenceResult } from '../../core/mastery/evidence';
 import { nextQuestion, openShare } from '../../core/mastery/nextQuestion';
 import type { Db } from '../db/db';
-import { asEvidence, evidenceOf } from '../evidence/evidenceStore';
+import { asEvidence } from '../evidence/evidenceRow';
+import { evidenceOf } from '../evidence/evidenceStore';
 import { refuse } from '../http/problemError';
 import { learnerById } from './learnerStore';
 
@@ -22,7 +23,7 @@ export function placementNext(
   thorough: boolean,
   today: string,
 ): object {
-  const graph = graphInUse();
+  const graph = graphOf(db);
   const learner = learnerById(db, id);
   const wrong = (strands ?? []).find((s) => !graph.strands.some((x) => x.id === s));
   if (wrong !== undefined) throw refuse('unknown-value', `There is no line "${wrong}".`, 'strands');
@@ -30,7 +31,7 @@ export function placementNext(
     if (!graph.indexOf.has(a.skill)) throw refuse('unknown-skill', `There is no skill "${a.skill}".`, `answers.${i}.skill`);
   const now: Evidence[] = answers.map((a, i) => ({
     id: `now-${String(i).padStart(3, '0')}`,
-    at: `${today}T23:59:${String(i % 60).padStart(2, '0')}.000Z`,
+    at: `${today}T23:59:${String(i % 60).padStart(2, '0')}.000`,
     kind: 'placement',
     skill: a.skill,
     result: a.result,

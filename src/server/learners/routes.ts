@@ -1,25 +1,18 @@
 import type { Db } from '../db/db';
 import { groups } from '../db/schema';
-import { addEvidence, evidenceOf, helpWithoutThings, masteryOf, retractEvidence, type EvidenceRow } from '../evidence/evidenceStore';
+import type { EvidenceRow } from '../evidence/evidenceRow';
+import { addEvidence, evidenceOf, explainedMastery, helpWithoutThings, masteryOf, retractEvidence } from '../evidence/evidenceStore';
 import { any, arr, bool, closed, int, list, nullable, num, obj, page, pageQuery, Reply, type Route, str } from '../http/route';
 import { bytesBody, changed, evidenceBody, learnerFields, learnerResponse, masteryItem } from '../http/schemas';
 import { helpWords } from '../../text/sentences';
-import { bytesOf } from '../shelf/routes';
+import { bytesOf } from '../shared/filePart';
 import { evidenceCsv, evidenceStatements } from '../evidence/exportEvidence';
 import { importEvidence } from '../evidence/importEvidence';
 import { metInGames } from './metInGames';
 import { placementNext } from './placement';
 import { importRoster } from './importRoster';
-import {
-  allLearners,
-  createLearner,
-  eraseLearner,
-  exportLearner,
-  groupOf,
-  learnerById,
-  updateLearner,
-  type LearnerRow,
-} from './learnerStore';
+import { eraseLearner } from './eraseLearner';
+import { allLearners, createLearner, exportLearner, groupOf, learnerById, updateLearner, type LearnerRow } from './learnerStore';
 
 const wireLearner = (db: Db, l: LearnerRow, today: string): object => ({
   id: l.id,
@@ -98,7 +91,8 @@ export const learnerRoutes: readonly Route[] = [
     path: '/learners/{id}',
     summary: 'Truly erase everything about a child; confirm repeats the nickname',
     query: { confirm: str },
-    response: obj({ erased: str, evidence: int, backups: arr(str) }),
+    response: obj({ erased: str, evidence: int, backups: arr(str), cleaned: bool }),
+    waits: true,
     handle: ({ db, params, query }) => eraseLearner(db, params['id']!, query['confirm'] ?? ''),
   },
   {
@@ -116,7 +110,9 @@ export const learnerRoutes: readonly Route[] = [
     response: list(masteryItem),
     handle: ({ db, params, query, today }) =>
       page(
-        masteryOf(db, learnerById(db, params['id']!), today).map(({ steps, ...e }) => (query['steps'] === 'false' ? e : { ...e, steps })),
+        query['steps'] === 'false'
+          ? masteryOf(db, learnerById(db, params['id']!), today).map(({ steps: _, ...e }) => e)
+          : explainedMastery(db, learnerById(db, params['id']!), today),
         query,
       ),
   },
@@ -126,6 +122,7 @@ export const learnerRoutes: readonly Route[] = [
     summary: 'Chances probably met in games that were played; calculated, never evidence',
     query: pageQuery,
     response: list(obj({ skill: str, chances: int, sessions: int })),
+    waits: true,
     handle: async ({ db, params, query }) => page(await metInGames(db, params['id']!), query),
   },
   {

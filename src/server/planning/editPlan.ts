@@ -1,14 +1,19 @@
-import { eq } from 'drizzle-orm';
+import { and, eq } from 'drizzle-orm';
 import type { LearnerNeeds } from '../../core/recommend/learnerNeeds';
-import { valueOf } from '../../core/recommend/valueOf';
+import type { Offer } from '../../core/recommend/offer';
+import { groupBy } from '../../core/recommend/recommend';
+import { gateOf, valueOf } from '../../core/recommend/valueOf';
+import type { SkillGraph } from '../../core/skills/skillGraph';
 import type { Db } from '../db/db';
-import { games, plans, type StoredLock, type StoredRound } from '../db/schema';
+import { games, plans, type StoredLock, type StoredRound, type StoredSeat } from '../db/schema';
 import { masteryOf, needsOf } from '../evidence/evidenceStore';
 import { refuse } from '../http/problemError';
 import { allLearners } from '../learners/learnerStore';
 import { offersOf } from '../shelf/offers';
-import { sameVersion } from '../shelf/shelfStore';
-import { checkRounds, planById, type PlanCheck, type PlanRequest, type PlanRow } from './planStore';
+import { Commit } from '../http/route';
+import { graphOf } from '../db/graphOf';
+import { sameVersion, wrote } from '../shared/versions';
+import { checkRounds, planById, type PlanRow } from './planStore';
 
 export interface EditedRound {
   tables: { game: string; seats: { learner: string; variant?: string }[] }[];
@@ -17,7 +22,7 @@ export interface EditedRound {
 
 /** Completes edited rounds: a seat without a variant gets the best one that can share the table. */
 export async function completeRounds(db: Db, plan: PlanRow, edited: readonly EditedRound[], today: string): Promise<StoredRound[]> {
-  const present = new Set((plan.request as unknown as PlanRequest).present);
+  const present = new Set(plan.request.present);
   const gameIds = new Set(
     db
       .select()
@@ -26,16 +31,15 @@ export async function completeRounds(db: Db, plan: PlanRow, edited: readonly Edi
       .map((g) => g.id),
   );
   const offers = await offersOf(db);
-  const before = new Map<string, string>();
-  plan.rounds.forEach((r, i) =>
-    r.tables.forEach((t) => t.seats.forEach((s) => before.set(`${i}|${t.game}|${s.learner}|${s.variant}`, s.why))),
-  );
-  const minutes = (plan.request as unknown as PlanRequest).minutes;
+  const graph = graphOf(db);
+  const before = new Map<string, StoredSeat>();
+  plan.rounds.forEach((r, i) => r.tables.forEach((t) => t.seats.forEach((s) => before.set(`${i}|${t.game}|${s.learner}|${s.variant}`, s))));
+  const minutes = plan.request.minutes;
   const rows = new Map(allLearners(db).map((l) => [l.id, l]));
   const known = new Map<string, LearnerNeeds>();
   const needsNow = (id: string): LearnerNeeds => {
     const row = rows.get(id)!;
-    const needs = known.get(id) ?? needsOf(row, masteryOf(db, row, today), plan.date);
+    const needs = known.get(id) ?? needsOf(graph, row, masteryOf(db, row, today), plan.date);
     known.set(id, needs);
     return needs;
   };
@@ -51,19 +55,21 @@ export async function completeRounds(db: Db, plan: PlanRow, edited: readonly Edi
         .map((t) => {
           if (!gameIds.has(t.game)) throw refuse('unknown-value', `There is no game "${t.game}".`, `rounds.${i}.tables`);
           const ofGame = offers.filter((o) => o.game === t.game);
-          const fixed = t.seats.map((s) => ofGame.find((o) => o.variant === s.variant)?.mixClass).find((m) => m !== undefined);
-          const usable = ofGame.filter((o) => fixed === undefined || o.mixClass === fixed);
-          const seats = t.seats.map((s) => {
-            const stated = s.variant && ofGame.some((o) => o.variant === s.variant) ? s.variant : null;
-            const variant =
-              stated ??
-              [...usable].sort((x, y) => valueOf(y, needsNow(s.learner), minutes) - valueOf(x, needsNow(s.learner), minutes))[0]?.variant;
+          const stated = t.seats.map((s) => ofGame.find((o) => o.variant === s.variant));
+          const fixed = stated.find((o) => o !== undefined)?.mixClass;
+          const open = t.seats.filter((_, n) => !stated[n]).map((s) => needsNow(s.learner));
+          const best = bestTogether(
+            graph,
+            ofGame.filter((o) => fixed === undefined || o.mixClass === fixed),
+            open,
+            minutes,
+          );
+          const seats = t.seats.map((s, n) => {
+            const variant = stated[n]?.variant ?? best.get(s.learner);
             if (!variant) throw refuse('unknown-value', `"${t.game}" has no version in use.`, `rounds.${i}.tables`);
-            return {
-              learner: s.learner,
-              variant,
-              why: before.get(`${i}|${t.game}|${s.learner}|${variant}`) ?? `Placed by hand on ${today}.`,
-            };
+            return (
+              before.get(`${i}|${t.game}|${s.learner}|${variant}`) ?? { learner: s.learner, variant, why: `Placed by hand on ${today}.` }
+            );
           });
           return { game: t.game, helper: seats.some((s) => offers.find((o) => o.variant === s.variant)?.helper === 'needed'), seats };
         }),
@@ -71,6 +77,31 @@ export async function completeRounds(db: Db, plan: PlanRow, edited: readonly Edi
   });
 }
 
+/** For each learner the version that suits best, among those that can share the table and bar the fewest. */
+function bestTogether(
+  graph: SkillGraph,
+  versions: readonly Offer[],
+  learners: readonly LearnerNeeds[],
+  minutes: number,
+): ReadonlyMap<string, string> {
+  let best: { readonly barred: number; readonly value: number; readonly seats: Map<string, string> } | null = null;
+  for (const mix of groupBy(versions, (o) => o.mixClass).values()) {
+    const seats = new Map<string, string>();
+    let barred = 0;
+    let value = 0;
+    for (const l of learners) {
+      const ready = mix.filter((o) => gateOf(graph, o, l) === null);
+      if (ready.length === 0) barred++;
+      const chosen = (ready.length > 0 ? ready : mix).reduce((x, y) => (valueOf(y, l, minutes) > valueOf(x, l, minutes) ? y : x));
+      seats.set(l.learner, chosen.variant);
+      value += valueOf(chosen, l, minutes);
+    }
+    if (!best || barred < best.barred || (barred === best.barred && value > best.value)) best = { barred, value, seats };
+  }
+  return best?.seats ?? new Map();
+}
+
+/** A plan edited by hand. Checking waits for what is not measured yet, so the version is compared again when it is written. */
 export async function editPlan(
   db: Db,
   id: string,
@@ -78,26 +109,36 @@ export async function editPlan(
   locks: StoredLock[],
   version: number,
   today: string,
-): Promise<{ id: string; version: number } & PlanCheck> {
+): Promise<Commit> {
   const plan = planById(db, id);
+  refusePlayed(plan);
   sameVersion(plan, version);
   const rounds = await completeRounds(db, plan, edited, today);
   const stillTrue = locks.filter((k) =>
     rounds[k.round]?.tables.some((t) => t.game === k.game && t.seats.some((s) => s.learner === k.learner)),
   );
   const check = await checkRounds(db, { ...plan, locks: stillTrue }, rounds, today);
-  db.update(plans)
-    .set({
-      rounds,
-      locks: stillTrue,
-      edited: true,
-      forecast: false,
-      objective: check.objective,
-      bound: Math.max(plan.bound, check.objective),
-      status: 'good',
-      version: plan.version + 1,
-    })
-    .where(eq(plans.id, id))
-    .run();
-  return { id, version: plan.version + 1, ...check };
+  return new Commit(() => {
+    refusePlayed(planById(db, id));
+    const done = db
+      .update(plans)
+      .set({
+        rounds,
+        locks: stillTrue,
+        edited: true,
+        forecast: false,
+        objective: check.objective,
+        bound: Math.max(plan.bound, check.objective),
+        status: 'good',
+        version: version + 1,
+      })
+      .where(and(eq(plans.id, id), eq(plans.version, version)))
+      .run();
+    wrote(done, version, () => planById(db, id));
+    return { id, version: version + 1, ...check };
+  });
+}
+
+export function refusePlayed(plan: PlanRow): void {
+  if (plan.playedAt) throw refuse('conflict', 'This session was played; what took place stays as it is.', 'id');
 }

@@ -1,5 +1,5 @@
-import { eq } from 'drizzle-orm';
-import { graphInUse } from '../../contract/graphInUse';
+import { and, eq, isNull } from 'drizzle-orm';
+import { graphOf, ownOf } from '../db/graphOf';
 import { buildSession, type BuiltSession } from '../../core/planning/buildSession';
 import { checkPlan } from '../../core/planning/checkPlan';
 import type { Schedule } from '../../core/planning/instance';
@@ -7,18 +7,21 @@ import { objectiveOf } from '../../core/planning/objective';
 import type { PlannedMeeting, PlanningInput, TermMeeting, WirePlayed } from '../../core/planning/planTerm';
 import { goalSkills } from '../../core/mastery/estimateMastery';
 import { ageOn } from '../../core/mastery/evidence';
+import { daysBetween } from '../../core/shared/days';
 import type { Offer } from '../../core/recommend/offer';
 import { relaxSentence, seatSentence, violationSentence } from '../../text/sentences';
-import type { Db } from '../db/db';
-import { games, kinds, learners, plans, type StoredLock, type StoredRound, variants } from '../db/schema';
+import type { Db, Tx } from '../db/db';
+import { games, kinds, learners, plans, type StoredLock, type StoredObstacle, type StoredRound, variants } from '../db/schema';
 import { masteryOf, needsOf } from '../evidence/evidenceStore';
-import { notFound, refuse } from '../http/problemError';
-import { type Job, startJob } from '../jobs/pool';
+import { notFound, type ProblemError, refuse } from '../http/problemError';
+import { type Job, startAfter, startJob } from '../jobs/pool';
 import { allLearners } from '../learners/learnerStore';
-import { offersOf, stockOf } from '../shelf/offers';
+import { offersNow, offersOf, stockOf } from '../shelf/offers';
+import { measureMissing } from '../shelf/measure';
 
 export type PlanRow = typeof plans.$inferSelect;
 
+/** What a session is asked for with. */
 export interface PlanRequest {
   date?: string;
   present: string[];
@@ -64,13 +67,13 @@ function checkRequest(db: Db, r: PlanRequest): void {
 }
 
 /** Everything the worker needs, as plain data. */
-export async function planningInput(
+export function planningInput(
   db: Db,
   meetings: readonly TermMeeting[],
   today: string,
   more: Pick<PlanningInput, 'locks' | 'resting' | 'seed' | 'secondsPerMeeting' | 'preparationMinutes'>,
-): Promise<PlanningInput> {
-  const offers = await offersOf(db);
+): PlanningInput {
+  const offers = offersNow(db);
   const wanted = new Set(meetings.flatMap((m) => m.present));
   const { stock, plentiful } = stockOf(db);
   const day = meetings[0]!.date;
@@ -85,7 +88,7 @@ export async function planningInput(
           nickname: l.nickname,
           age: ageOn(l.born, day),
           framework: l.framework,
-          goals: goalSkills(graphInUse(), l),
+          goals: goalSkills(graphOf(db), l),
           withoutNorms: l.withoutNorms,
           accommodations: l.accommodations,
           likings: l.likings,
@@ -114,14 +117,22 @@ export function playedBefore(db: Db, day: string): WirePlayed[] {
     );
 }
 
-/** Plans one session in a worker and stores it when done. */
-export async function startPlan(
+export type FullRequest = PlanRequest & { date: string };
+
+/** What a plan job ends with: the stored plan, and why nobody found a seat when the last good session was kept. */
+export interface PlannedJob {
+  readonly plan: string;
+  readonly failed: readonly StoredObstacle[] | null;
+}
+
+/** Plans one session in a worker and stores it when done; versions that were never played are played first. */
+export function startPlan(
   db: Db,
   request: PlanRequest,
   today: string,
   now: string,
-  replace?: PlanRow,
-): Promise<Job<{ plan: string }>> {
+  where: { readonly replace?: PlanRow; readonly id?: string } = {},
+): Job<PlannedJob> {
   const r = {
     ...request,
     date: request.date ?? today,
@@ -130,28 +141,37 @@ export async function startPlan(
     preparationMinutes: request.preparationMinutes ?? defaultPreparation,
   };
   checkRequest(db, r);
-  const input = await planningInput(
-    db,
-    [{ date: r.date, present: r.present, rounds: r.rounds, minutes: r.minutes, tables: r.tables, helpers: r.helpers }],
-    today,
-    {
-      locks: r.locks ?? [],
-      resting: r.resting ?? [],
-      seed: r.seed,
-      secondsPerMeeting: r.seconds,
-      preparationMinutes: r.preparationMinutes,
-    },
+  const meeting = { date: r.date, present: r.present, rounds: r.rounds, minutes: r.minutes, tables: r.tables, helpers: r.helpers };
+  const more = {
+    locks: r.locks ?? [],
+    resting: r.resting ?? [],
+    seed: r.seed,
+    secondsPerMeeting: r.seconds,
+    preparationMinutes: r.preparationMinutes,
+  };
+  return startAfter(measureMissing(db), () =>
+    startJob({ kind: 'plan', own: ownOf(db), input: planningInput(db, [meeting], today, more) }, ([planned]: PlannedMeeting[]) => {
+      // A plan made anew that seats nobody leaves the last good session as it is, with what stood in the way.
+      if (where.replace && planned!.status === 'infeasible') return { plan: where.replace.id, failed: planned!.obstacles };
+      return { plan: storePlan(db, planned!, r, now, { ...where, forecast: false }), failed: null };
+    }),
   );
-  return startJob({ kind: 'plan', input }, ([meeting]: PlannedMeeting[]) => ({ plan: storePlan(db, meeting!, r, now, replace, false) }));
 }
 
+/** What a session stands on when it is stored: the plan it takes the place of, or the id it is to have. */
+interface Place {
+  readonly replace?: PlanRow;
+  readonly id?: string;
+  readonly forecast: boolean;
+}
+
+/** Stores a planned session. @throws conflict when the plan it was to replace was changed, played or thrown away meanwhile. */
 export function storePlan(
-  db: Db,
+  db: Db | Tx,
   meeting: PlannedMeeting,
-  request: PlanRequest & { date: string },
+  request: FullRequest,
   now: string,
-  replace: PlanRow | undefined,
-  forecast: boolean,
+  { replace, id, forecast }: Place,
 ): string {
   const nicknames = new Map(
     db
@@ -160,7 +180,7 @@ export function storePlan(
       .all()
       .map((l) => [l.id, l.nickname]),
   );
-  const graph = graphInUse();
+  const graph = graphOf(db);
   const needHelp = new Set(
     db
       .select()
@@ -169,24 +189,35 @@ export function storePlan(
       .filter((v) => v.helper === 'needed')
       .map((v) => v.id),
   );
+  // A child who was erased while the plan was made is not brought back by it.
+  const here = (learner: string): boolean => nicknames.has(learner);
   const rounds: StoredRound[] = meeting.rounds.map((round) => ({
-    resting: [...round.resting],
-    tables: round.tables.map((t) => ({
-      game: t.game,
-      helper: t.seats.some((s) => needHelp.has(s.variant)),
-      seats: t.seats.map((s) => ({
-        learner: s.learner,
-        variant: s.variant,
-        why: seatSentence(s, nicknames.get(s.learner) ?? s.learner, (k) => graph.skills[graph.indexOf.get(k)!]!.title),
+    resting: round.resting.filter(here),
+    tables: round.tables
+      .map((t) => ({ ...t, seats: t.seats.filter((s) => here(s.learner)) }))
+      .filter((t) => t.seats.length > 0)
+      .map((t) => ({
+        game: t.game,
+        helper: t.seats.some((s) => needHelp.has(s.variant)),
+        seats: t.seats.map((s) => ({
+          learner: s.learner,
+          variant: s.variant,
+          why: seatSentence(s, nicknames.get(s.learner)!, (k) => graph.skills[graph.indexOf.get(k)!]!.title),
+          skill: s.skill,
+        })),
       })),
-    })),
   }));
-  const { locks, ...rest } = request;
+  const { locks, ...asked } = request;
   const values = {
     date: request.date,
-    request: { ...rest, obstacles: meeting.obstacles },
+    request: {
+      ...asked,
+      present: asked.present.filter(here),
+      ...(asked.resting ? { resting: asked.resting.filter((x) => here(x.learner)) } : {}),
+      obstacles: meeting.obstacles,
+    },
     rounds,
-    locks: locks ?? [],
+    locks: (locks ?? []).filter((k) => here(k.learner)),
     status: meeting.status,
     objective: meeting.objective,
     bound: meeting.bound,
@@ -194,36 +225,56 @@ export function storePlan(
     forecast,
   };
   if (replace) {
-    // Nothing that was there is lost to a plan that found no seats.
-    const kept = meeting.status === 'infeasible' ? { ...values, rounds: replace.rounds } : values;
-    db.update(plans)
-      .set({ ...kept, version: replace.version + 1 })
-      .where(eq(plans.id, replace.id))
+    const done = db
+      .update(plans)
+      .set({ ...values, version: replace.version + 1 })
+      .where(and(eq(plans.id, replace.id), eq(plans.version, replace.version), isNull(plans.playedAt)))
       .run();
+    if (done.changes === 0) throw changedMeanwhile(db, replace);
     return replace.id;
   }
-  const id = crypto.randomUUID();
+  const planId = id ?? crypto.randomUUID();
   db.insert(plans)
-    .values({ id, ...values, createdAt: now })
+    .values({ id: planId, ...values, createdAt: now })
+    .onConflictDoNothing()
     .run();
-  return id;
+  return planId;
+}
+
+function changedMeanwhile(db: Db | Tx, seen: PlanRow): ProblemError {
+  const current = db.select().from(plans).where(eq(plans.id, seen.id)).get();
+  if (!current) return notFound('plan', seen.id);
+  if (current.playedAt) return refuse('conflict', 'This session was played meanwhile; what took place stays as it is.', 'id');
+  return refuse(
+    'conflict',
+    'Somebody changed this session while it was planned again. Both are kept: look at theirs, then plan again.',
+    'version',
+    {
+      yours: seen.version,
+      current: current.version,
+    },
+  );
 }
 
 /** The rebuilt instance of a stored plan, so that edits are checked by the same rules. */
-export async function rebuild(db: Db, plan: PlanRow, today: string): Promise<{ built: BuiltSession; order: string[]; offers: Offer[] }> {
-  const r = plan.request as unknown as PlanRequest;
+export async function rebuild(
+  db: Db,
+  plan: PlanRow,
+  today: string,
+): Promise<{ built: BuiltSession; order: string[]; offers: readonly Offer[] }> {
+  const r = plan.request;
   const offers = await offersOf(db);
   const rows = allLearners(db).filter((l) => r.present.includes(l.id));
   const day = plan.date < today ? plan.date : today;
-  const needs = rows.map((l) => needsOf(l, masteryOf(db, l, day), plan.date));
+  const needs = rows.map((l) => needsOf(graphOf(db), l, masteryOf(db, l, day), plan.date));
   const { stock, plentiful } = stockOf(db);
   const days = new Map<string, number>();
   for (const p of playedBefore(db, plan.date)) {
-    const ago = (Date.parse(plan.date) - Date.parse(p.date)) / 86_400_000;
+    const ago = daysBetween(p.date, plan.date);
     const key = `${p.learner}|${p.game}`;
     days.set(key, Math.min(days.get(key) ?? Infinity, ago));
   }
-  const built = buildSession(graphInUse(), offers, needs, {
+  const built = buildSession(graphOf(db), offers, needs, {
     rounds: r.rounds,
     minutes: r.minutes,
     tables: r.tables,
@@ -305,7 +356,7 @@ export function titles(db: Db): {
   kind: (id: string) => string;
   skill: (id: string) => string;
 } {
-  const graph = graphInUse();
+  const graph = graphOf(db);
   const l = new Map(
     db
       .select()
@@ -343,8 +394,8 @@ export function titles(db: Db): {
   };
 }
 
-export function relaxSentences(db: Db, plan: PlanRow): string[] {
-  const obstacles = (plan.request['obstacles'] ?? []) as { relax: string; kind?: string; unseatedBefore: number; unseatedAfter: number }[];
+/** What would let everybody sit down, in words. */
+export function relaxSentences(db: Db, obstacles: readonly StoredObstacle[]): string[] {
   const title = titles(db);
-  return plan.status === 'infeasible' ? obstacles.map((o) => relaxSentence(o, title.kind)) : [];
+  return obstacles.map((o) => relaxSentence(o, title.kind));
 }

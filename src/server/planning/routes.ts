@@ -1,8 +1,11 @@
-import { graphInUse } from '../../contract/graphInUse';
+import { termCalendar } from '../../adapters/calendar/termCalendar';
 import { openGaps } from '../../core/recommend/openGaps';
 import { recommend } from '../../core/recommend/recommend';
-import { termCalendar } from '../../adapters/calendar/termCalendar';
+import { daysBetween } from '../../core/shared/days';
 import { exclusionReason, suggestionReasons } from '../../text/sentences';
+import type { Db } from '../db/db';
+import { graphOf } from '../db/graphOf';
+import { plans, type StoredObstacle, type StoredTable } from '../db/schema';
 import { masteryOf, needsOf } from '../evidence/evidenceStore';
 import { refuse } from '../http/problemError';
 import {
@@ -13,41 +16,46 @@ import {
   day,
   int,
   list,
+  name,
   nullable,
   num,
   obj,
   ok,
+  oneOf,
   page,
   pageQuery,
   Reply,
   type RequestContext,
   type Route,
   str,
+  time,
 } from '../http/route';
 import { checkResponse, editedRounds, lock, planBody, planResponse } from '../http/schemas';
 import { learnerById } from '../learners/learnerStore';
 import { gatherList, tick } from '../prep/gatherList';
 import { reviewOf } from '../review/reviewOf';
+import { momentNow } from '../shared/clock';
+import { uuidOf } from '../shared/uuidOf';
+import { sameVersion } from '../shared/versions';
 import { offersOf, stockOf } from '../shelf/offers';
 import { answerOf, waitQuery } from '../simulations/routes';
 import { currentTerm, meetingsOf, planFor, putTerm, startTermPlan, termView, updateMeeting } from '../term/termStore';
-import { plans } from '../db/schema';
 import { eq } from 'drizzle-orm';
-import { completeRounds, editPlan } from './editPlan';
-import { checkRounds, planById, type PlanRequest, playedBefore, startPlan, titles } from './planStore';
+import { completeRounds, editPlan, refusePlayed } from './editPlan';
+import { checkRounds, planById, type PlanRequest, playedBefore, relaxSentences, startPlan, titles } from './planStore';
 import { wirePlan } from './wirePlan';
 
 async function recommendations({ db, body, today }: RequestContext): Promise<object> {
-  const graph = graphInUse();
+  const graph = graphOf(db);
   if (body.learners.length === 0) throw refuse('nobody-present', 'Name at least one learner.', 'learners');
   const table = (body.learners as string[]).map((id) => {
     const l = learnerById(db, id);
-    return needsOf(l, masteryOf(db, l, today), today);
+    return needsOf(graphOf(db), l, masteryOf(db, l, today), today);
   });
   const since = new Map<string, number>();
   for (const p of playedBefore(db, `${today}~`)) {
     if (!body.learners.includes(p.learner)) continue;
-    const ago = (Date.parse(today) - Date.parse(p.date)) / 86_400_000;
+    const ago = daysBetween(p.date, today);
     since.set(p.game, Math.min(since.get(p.game) ?? Infinity, ago));
   }
   const offers = await offersOf(db);
@@ -98,19 +106,20 @@ async function recommendations({ db, body, today }: RequestContext): Promise<obj
   };
 }
 
-async function calendar({ db, today }: RequestContext): Promise<Reply> {
+/** Who plays what stays at home unless it is asked for: calendars are given to services elsewhere. */
+function calendar({ db, today, query }: RequestContext): Reply {
   const term = currentTerm(db, today);
-  if (!term) throw refuse('not-found', 'There is no term yet.', 'term');
+  if (!term) throw refuse('not-found', 'There is no term yet. Say first when you meet.', 'term');
   const all = db.select().from(plans).all();
   const names = titles(db);
+  const withNames = query['names'] === 'true';
   const text = termCalendar(
     term.title,
     meetingsOf(db, term.id).map((m) => {
       const p = planFor(all, m.date);
-      const rounds = p?.rounds.map(
-        (r, i) =>
-          `Round ${i + 1}: ${r.tables.map((t) => `${names.game(t.game)} (${t.seats.map((s) => names.learner(s.learner)).join(', ')})`).join('; ')}`,
-      ) ?? ['Not planned yet.'];
+      const table = (t: StoredTable): string =>
+        withNames ? `${names.game(t.game)} (${t.seats.map((s) => names.learner(s.learner)).join(', ')})` : names.game(t.game);
+      const rounds = p?.rounds.map((r, i) => `Round ${i + 1}: ${r.tables.map(table).join('; ')}`) ?? ['Not planned yet.'];
       return {
         id: m.id,
         date: m.date,
@@ -119,12 +128,20 @@ async function calendar({ db, today }: RequestContext): Promise<Reply> {
         summary: m.off ? `No meeting: ${m.offBecause ?? 'off'}` : `${term.title}: games`,
         description: rounds.join('\n'),
         cancelled: m.off,
-        version: p?.version ?? 0,
+        // Both the meeting and its plan may change; either makes the event newer.
+        version: m.version - 1 + (p?.version ?? 0),
+        changedAt: [m.changedAt, p?.createdAt ?? ''].reduce((x, y) => (x > y ? x : y)),
       };
     }),
-    new Date(`${today}T12:00:00Z`),
+    momentNow(),
   );
   return new Reply(200, text, { 'content-disposition': 'attachment; filename="term.ics"' });
+}
+
+/** A plan that found no seats and left the last good session in its place says so beside it. */
+async function answerPlan(db: Db, id: string, failed: readonly StoredObstacle[] | null): Promise<object> {
+  const wire = await wirePlan(db, planById(db, id));
+  return failed ? { ...wire, failed: { relax: relaxSentences(db, failed) } } : wire;
 }
 
 export const planningRoutes: readonly Route[] = [
@@ -149,6 +166,7 @@ export const planningRoutes: readonly Route[] = [
       excluded: arr(obj({ game: str, because: str })),
       open: arr(obj({ learner: str, skill: str, barred: nullable(obj({ variant: str, title: str, because: str })) })),
     }),
+    waits: true,
     handle: recommendations,
   },
   {
@@ -186,11 +204,14 @@ export const planningRoutes: readonly Route[] = [
     body: planBody,
     status: 201,
     response: planResponse,
-    handle: async ({ db, body, query, today, now }) => {
+    waits: true,
+    handle: ({ db, body, query, today, now, key }) => {
       const date = (body as PlanRequest).date ?? today;
       const old = planFor(db.select().from(plans).all(), date);
-      const job = await startPlan(db, body, today, now, old?.forecast ? old : undefined);
-      return answerOf(job, query['wait'] ?? '30', async ({ plan }) => new Reply(201, await wirePlan(db, planById(db, plan))));
+      // The key decides the id, so that the same write sent again after a crash finds the plan it made.
+      const where = old?.forecast ? { replace: old } : key ? { id: uuidOf(`urn:zeitgeber:plans:${key}`) } : {};
+      const job = startPlan(db, body, today, now, where);
+      return answerOf(job, query['wait'] ?? '30', async ({ plan, failed }) => new Reply(201, await answerPlan(db, plan, failed)));
     },
   },
   {
@@ -198,6 +219,7 @@ export const planningRoutes: readonly Route[] = [
     path: '/plans/{id}',
     summary: 'One plan',
     response: planResponse,
+    waits: true,
     handle: ({ db, params }) => wirePlan(db, planById(db, params['id']!)),
   },
   {
@@ -206,6 +228,7 @@ export const planningRoutes: readonly Route[] = [
     summary: 'Save a plan edited by hand; broken rules are told, not forbidden',
     body: closed({ rounds: editedRounds, locks: arr(lock), version: int }, ['rounds', 'version']),
     response: obj({ id: str, version: int, violations: arr(any), objective: num }),
+    waits: true,
     handle: ({ db, params, body, today }) => editPlan(db, params['id']!, body.rounds, body.locks ?? [], body.version, today),
   },
   {
@@ -226,6 +249,7 @@ export const planningRoutes: readonly Route[] = [
     summary: 'Check edited rounds without saving',
     body: closed({ rounds: editedRounds, locks: arr(lock) }, ['rounds']),
     response: checkResponse,
+    waits: true,
     handle: async ({ db, params, body, today }) => {
       const plan = planById(db, params['id']!);
       const rounds = await completeRounds(db, plan, body.rounds, today);
@@ -250,18 +274,15 @@ export const planningRoutes: readonly Route[] = [
       ['version'],
     ),
     response: planResponse,
-    handle: async ({ db, params, body, query, today, now }) => {
+    waits: true,
+    handle: ({ db, params, body, query, today, now }) => {
       const plan = planById(db, params['id']!);
-      if (plan.playedAt) throw refuse('conflict', 'This session was played; what took place stays as it is.', 'id');
-      if (plan.version !== body.version)
-        throw refuse('conflict', 'Somebody changed this plan in the meantime. Look at it again.', 'version', {
-          yours: body.version,
-          current: plan.version,
-        });
-      const { obstacles: _, ...request } = plan.request as unknown as PlanRequest & { obstacles?: unknown };
-      const present = body.present ?? request.present;
+      refusePlayed(plan);
+      sameVersion(plan, body.version);
+      const { obstacles: _, ...request } = plan.request;
+      const present: string[] = body.present ?? request.present;
       const locks = (body.locks ?? plan.locks).filter((k: { learner: string }) => present.includes(k.learner));
-      const job = await startPlan(
+      const job = startPlan(
         db,
         {
           ...request,
@@ -275,9 +296,9 @@ export const planningRoutes: readonly Route[] = [
         },
         today,
         now,
-        plan,
+        { replace: plan },
       );
-      return answerOf(job, query['wait'] ?? '30', ({ plan: id }) => wirePlan(db, planById(db, id)));
+      return answerOf(job, query['wait'] ?? '30', ({ plan: id, failed }) => answerPlan(db, id, failed));
     },
   },
   {
@@ -315,6 +336,7 @@ export const planningRoutes: readonly Route[] = [
     path: '/plans/{id}/review',
     summary: 'What a session moved on the map, and why',
     response: obj({ plan: str, planned: int, noted: int, learners: arr(any), practice: arr(any) }),
+    waits: true,
     handle: ({ db, params }) => reviewOf(db, planById(db, params['id']!)),
   },
   {
@@ -330,11 +352,11 @@ export const planningRoutes: readonly Route[] = [
     summary: 'Say when you meet',
     body: closed(
       {
-        title: str,
+        title: { ...name, minLength: 1 },
         starts: day,
         ends: day,
-        weekdays: { type: 'array', items: { type: 'integer', minimum: 1, maximum: 7 }, minItems: 1 },
-        startsAt: { type: 'string', pattern: '^\\d{2}:\\d{2}$' },
+        weekdays: { type: 'array', items: { type: 'integer', minimum: 1, maximum: 7 }, minItems: 1, maxItems: 7 },
+        startsAt: time,
         rounds: { type: 'integer', minimum: 1, maximum: 8 },
         minutes: { type: 'integer', minimum: 3, maximum: 120 },
         tables: { type: 'integer', minimum: 0, maximum: 20 },
@@ -343,7 +365,7 @@ export const planningRoutes: readonly Route[] = [
       ['title', 'starts', 'ends', 'weekdays', 'startsAt', 'rounds', 'minutes', 'tables', 'helpers'],
     ),
     response: obj({ id: str, meetings: int }),
-    handle: ({ db, body }) => putTerm(db, body),
+    handle: ({ db, body, now }) => putTerm(db, body, now),
   },
   {
     method: 'PATCH',
@@ -351,15 +373,15 @@ export const planningRoutes: readonly Route[] = [
     summary: 'Change a meeting, or take it off',
     body: closed({
       off: bool,
-      offBecause: str,
-      startsAt: str,
+      offBecause: name,
+      startsAt: time,
       rounds: { type: 'integer', minimum: 1, maximum: 8 },
       minutes: { type: 'integer', minimum: 3, maximum: 120 },
       tables: { type: 'integer', minimum: 1, maximum: 20 },
       helpers: { type: 'integer', minimum: 0, maximum: 20 },
     }),
     response: obj({ id: str }),
-    handle: ({ db, params, body }) => updateMeeting(db, params['id']!, body),
+    handle: ({ db, params, body, now }) => updateMeeting(db, params['id']!, body, now),
   },
   {
     method: 'POST',
@@ -368,14 +390,15 @@ export const planningRoutes: readonly Route[] = [
     body: closed({ seed: int, secondsPerMeeting: { type: 'number', minimum: 0.05, maximum: 10 } }),
     status: 202,
     response: obj({ job: str }),
-    handle: async ({ db, body, today, now }) => ({
-      job: (await startTermPlan(db, today, now, { seed: body.seed ?? 1, secondsPerMeeting: body.secondsPerMeeting ?? 0.5 })).id,
+    handle: ({ db, body, today, now }) => ({
+      job: startTermPlan(db, today, now, { seed: body.seed ?? 1, secondsPerMeeting: body.secondsPerMeeting ?? 0.5 }).id,
     }),
   },
   {
     method: 'GET',
     path: '/term/calendar',
-    summary: 'The term as iCalendar',
+    summary: 'The term as iCalendar; nicknames only when asked for',
+    query: { names: oneOf('true', 'false') },
     media: 'text/calendar; charset=utf-8',
     response: str,
     handle: calendar,

@@ -1,9 +1,9 @@
 import type { Db } from '../db/db';
 import { type StoredTable, variants } from '../db/schema';
-import { profileTask, resultOf } from '../simulations/profileStore';
+import { dosesOf, profileTask } from '../simulations/profileStore';
 import { materialsOf, type VariantRow } from '../shelf/shelfStore';
 import { mechanismById } from '../../core/mechanisms/registry';
-import { relaxSentences, type PlanRow, type PlanRequest, titles } from './planStore';
+import { relaxSentences, type PlanRow, titles } from './planStore';
 
 /** A plan as the API speaks of it, with doses read for each actual table. */
 export async function wirePlan(db: Db, plan: PlanRow): Promise<object> {
@@ -14,7 +14,7 @@ export async function wirePlan(db: Db, plan: PlanRow): Promise<object> {
       .all()
       .map((v) => [v.id, v]),
   );
-  const request = plan.request as unknown as PlanRequest;
+  const request = plan.request;
   const title = titles(db);
   const rounds = await Promise.all(
     plan.rounds.map(async (r) => ({
@@ -31,7 +31,7 @@ export async function wirePlan(db: Db, plan: PlanRow): Promise<object> {
     bound: plan.bound,
     /** Share of the bound that the plan may at most fall short of. */
     gap,
-    ...(plan.status === 'infeasible' ? { relax: relaxSentences(db, plan) } : {}),
+    ...(plan.status === 'infeasible' ? { relax: relaxSentences(db, plan.request.obstacles ?? []) } : {}),
     rounds,
     locks: plan.locks,
     request: {
@@ -91,11 +91,8 @@ export async function dosesAt(
       source: 'declared' as const,
     }));
   const { min, max } = mechanismById(variant.mechanism)!.seats;
-  const task = profileTask(variant, Math.min(max, Math.max(min, seats)));
-  const r = await resultOf(db, task);
-  const sums = new Map<string, number>();
-  for (const list of r.doses) for (const d of list) sums.set(d.skill, (sums.get(d.skill) ?? 0) + d.perTenMinutes / r.doses.length);
-  return [...sums]
+  const { doses } = await dosesOf(db, profileTask(db, variant, Math.min(max, Math.max(min, seats))));
+  return doses
     .map(([skill, dose]) => ({ skill, items: Math.round((dose * minutes) / 10), source: 'calculated' as const }))
     .filter((d) => d.items > 0)
     .sort((x, y) => y.items - x.items)

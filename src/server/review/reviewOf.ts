@@ -1,10 +1,11 @@
-import { graphInUse } from '../../contract/graphInUse';
+import { graphOf } from '../db/graphOf';
 import type { SkillEstimate } from '../../core/mastery/estimateMastery';
 import { helpWords, howWords, resultWords } from '../../text/sentences';
 import type { Db } from '../db/db';
-import { evidenceOf, type EvidenceRow, masteryOf } from '../evidence/evidenceStore';
+import { dayOf, type EvidenceRow } from '../evidence/evidenceRow';
+import { evidenceOf, explainedMastery } from '../evidence/evidenceStore';
 import { allLearners } from '../learners/learnerStore';
-import { type PlanRow, type PlanRequest, titles } from '../planning/planStore';
+import { type PlanRow, titles } from '../planning/planStore';
 import { dosesAt } from '../planning/wirePlan';
 import { variants } from '../db/schema';
 
@@ -13,9 +14,9 @@ const leastMove = 0.03;
 
 /** What this session moved on each child's map, and why: the map with and without its notes. */
 export async function reviewOf(db: Db, plan: PlanRow): Promise<object> {
-  const graph = graphInUse();
+  const graph = graphOf(db);
   const title = titles(db);
-  const request = plan.request as unknown as PlanRequest;
+  const request = plan.request;
   const byId = new Map(
     db
       .select()
@@ -32,8 +33,8 @@ export async function reviewOf(db: Db, plan: PlanRow): Promise<object> {
         for (const d of await dosesAt(db, byId.get(s.variant), t.seats.length, request.minutes))
           met.set(d.skill, (met.get(d.skill) ?? 0) + d.items);
   const learners = rows.map((l) => {
-    const before = masteryOf(db, l, plan.date, (r) => fromThis(r) || r.at.slice(0, 10) > plan.date);
-    const after = masteryOf(db, l, plan.date, (r) => !fromThis(r) && r.at.slice(0, 10) > plan.date);
+    const before = explainedMastery(db, l, plan.date, (r) => fromThis(r) || dayOf(r) > plan.date);
+    const after = explainedMastery(db, l, plan.date, (r) => !fromThis(r) && dayOf(r) > plan.date);
     const notes = evidenceOf(db, l.id).filter((r) => fromThis(r) && r.retractedAt === null);
     return {
       learner: l.id,

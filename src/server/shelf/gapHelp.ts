@@ -1,7 +1,7 @@
-import { graphInUse } from '../../contract/graphInUse';
+import { graphOf, ownOf } from '../db/graphOf';
 import { shippedLibrary, shippedProfile } from '../../contract/shippedLibrary';
 import { mechanismById } from '../../core/mechanisms/registry';
-import { plainWords } from '../../core/content/cells';
+import { nameKey } from '../../core/content/names';
 import type { Change } from '../../core/simulate/searchChanges';
 import { usualSeats } from '../../core/simulate/usualSeats';
 import type { Db } from '../db/db';
@@ -37,10 +37,10 @@ function inLibrary(db: Db, skill: string): GapHelp['library'] {
       .select()
       .from(games)
       .all()
-      .map((g) => plainWords(g.title)),
+      .map((g) => nameKey(g.title)),
   );
   return shippedLibrary
-    .filter((g) => !owned.has(plainWords(g.title)))
+    .filter((g) => !owned.has(nameKey(g.title)))
     .flatMap((g) =>
       g.variants.flatMap((v) =>
         (shippedProfile(g.id, v.id)?.doses ?? [])
@@ -57,7 +57,7 @@ function inLibrary(db: Db, skill: string): GapHelp['library'] {
  * shelf, and single changes of the versions nearest to it, each measured by the engine.
  */
 export async function startGapHelp(db: Db, skill: string): Promise<Job<GapHelp>> {
-  const graph = graphInUse();
+  const graph = graphOf(db);
   const k = graph.indexOf.get(skill);
   if (k === undefined) throw refuse('unknown-skill', `There is no skill "${skill}".`, 'skill');
   const library = inLibrary(db, skill);
@@ -83,7 +83,7 @@ export async function startGapHelp(db: Db, skill: string): Promise<Job<GapHelp>>
     parameters: rows.get(o.variant)!.parameters,
     seats: usualSeats({ min: o.players[0], max: o.players[1] }),
   }));
-  return startJob({ kind: 'gap', skill, versions, seed }, (found: readonly (readonly Change[])[]) => {
+  return startJob({ kind: 'gap', own: ownOf(db), skill, versions, seed }, (found: readonly (readonly Change[])[]) => {
     const changes = found.flatMap((list, i) => {
       const o = tried[i]!;
       const titles = mechanismById(o.mechanism!)!.parametersSchema.properties;

@@ -1,16 +1,18 @@
 import { readCsv } from '../../adapters/csv/readCsv';
 import { checkParameters } from '../../contract/parameters';
-import { graphInUse } from '../../contract/graphInUse';
-import { plainWords } from '../../core/content/cells';
+import { graphOf } from '../db/graphOf';
+import { nameKey } from '../../core/content/names';
 import { columnOf } from '../../core/content/catalogueColumns';
 import { type CatalogueReading, readCatalogue, type VariantDraft } from '../../core/content/readCatalogue';
 import { mechanismById } from '../../core/mechanisms/registry';
 import type { Problem } from '../../core/shared/codes';
+import { eq } from 'drizzle-orm';
 import type { Db, Tx } from '../db/db';
 import { games, kinds, type UndoStep, variants } from '../db/schema';
 import { ProblemError } from '../http/problemError';
-import { freeId, insertGame, insertVariant } from './shelfStore';
-import { recordChange } from '../undo/undo';
+import { insertGame, insertVariant } from './shelfStore';
+import { idGiver } from '../shared/freeId';
+import { recordChange, stepBack } from '../undo/undo';
 
 export interface ShelfImport {
   readonly committed: boolean;
@@ -32,7 +34,7 @@ export function importShelf(db: Db, bytes: Uint8Array, commit: boolean, now: str
       .from(kinds)
       .all()
       .map((k) => ({ ...k, caution: k.caution ?? undefined })),
-    skills: graphInUse().skills,
+    skills: graphOf(db).skills,
     checkParameters,
     seatsOf: (id) => mechanismById(id)?.seats ?? null,
   });
@@ -41,20 +43,21 @@ export function importShelf(db: Db, bytes: Uint8Array, commit: boolean, now: str
       .select()
       .from(games)
       .all()
-      .map((g) => [g.id, plainWords(g.title)]),
+      .map((g) => [g.id, nameKey(g.title)]),
   );
   const known = new Set(
     db
       .select()
       .from(variants)
       .all()
-      .map((v) => `${titles.get(v.gameId)}|${plainWords(v.title)}`),
+      .map((v) => `${titles.get(v.gameId)}|${nameKey(v.title)}`),
   );
-  const rows = reading.drafts.map((d) => ({ ...d, already: known.has(`${plainWords(d.game)}|${plainWords(d.variant)}`) }));
+  const rows = reading.drafts.map((d) => ({ ...d, already: known.has(`${nameKey(d.game)}|${nameKey(d.variant)}`) }));
   const preview = {
     rows,
     problems: reading.problems,
     remarks: [
+      ...table.value.remarks,
       ...reading.remarks,
       ...rows
         .filter((r) => r.already)
@@ -92,34 +95,31 @@ function bring(
         .values({ id: k.id, title: k.title, alsoCalled: [], unit: 'piece', smallParts: false, plentiful: false, shipped: false })
         .onConflictDoNothing()
         .run();
-      undo.unshift({ table: 'kinds', delete: { id: k.id } });
+      undo.push({ table: 'kinds', delete: { id: k.id } });
     }
-    const byTitle = new Map(
+    const allGames = tx.select({ id: games.id, title: games.title }).from(games).all();
+    const byTitle = new Map(allGames.map((g) => [nameKey(g.title), g.id]));
+    const gameId = idGiver(allGames.map((g) => g.id));
+    const variantId = idGiver(
       tx
-        .select()
-        .from(games)
+        .select({ id: variants.id })
+        .from(variants)
         .all()
-        .map((g) => [plainWords(g.title), g.id]),
+        .map((v) => v.id),
     );
     let newGames = 0;
     for (const d of drafts) {
-      let gameId = byTitle.get(plainWords(d.game));
-      if (!gameId) {
-        gameId = freeId(d.game, (x) => [...byTitle.values()].includes(x));
-        byTitle.set(plainWords(d.game), gameId);
+      let game = byTitle.get(nameKey(d.game));
+      if (!game) {
+        game = gameId(d.game);
+        byTitle.set(nameKey(d.game), game);
         const rules = d.mechanism ? [...mechanismById(d.mechanism)!.words] : [];
-        insertGame(tx, gameId, d.game, { bin: d.bin, source: d.source, condition: d.condition, notes: d.notes, rules }, now);
-        undo.unshift({ table: 'games', delete: { id: gameId } });
+        insertGame(tx, game, d.game, { bin: d.bin, source: d.source, condition: d.condition, notes: d.notes, rules }, now);
+        undo.push({ table: 'games', delete: { id: game } });
         newGames++;
       }
-      const id = freeId(`${d.game} ${d.variant}`, (x) =>
-        tx
-          .select()
-          .from(variants)
-          .all()
-          .some((v) => v.id === x),
-      );
-      insertVariant(tx, id, gameId, {
+      const id = variantId(`${d.game} ${d.variant}`);
+      insertVariant(tx, id, game, {
         title: d.variant,
         mechanism: d.mechanism,
         parameters: { ...d.parameters },
@@ -129,25 +129,25 @@ function bring(
         declared: [...d.declared],
         ...(d.materials.length > 0 || !d.mechanism ? { materials: [...d.materials] } : {}),
       });
-      undo.unshift({ table: 'variants', delete: { id } });
+      undo.push({ table: 'variants', delete: { id } });
     }
-    // What is listed for one table is taken to be in the cupboard, until stock is taken.
-    for (const d of drafts) for (const m of d.materials) raiseStock(tx, m.kind, m.quantity, undo);
+    // What hangs on another goes first when this is taken back.
+    undo.reverse();
+    raiseStock(tx, drafts, undo);
     const change = recordChange(tx, `Brought in ${drafts.length} versions from a file`, undo);
     return { added: { games: newGames, variants: drafts.length, kinds: reading.proposedKinds.length }, change };
   });
 }
 
-function raiseStock(tx: Tx, kind: string, quantity: number, undo: UndoStep[]): void {
-  const row = tx
-    .select()
-    .from(kinds)
-    .all()
-    .find((k) => k.id === kind)!;
-  if (row.quantity >= quantity) return;
-  if (row.shipped) undo.push({ table: 'kinds', put: row });
-  tx.insert(kinds)
-    .values({ ...row, quantity })
-    .onConflictDoUpdate({ target: kinds.id, set: { quantity } })
-    .run();
+/** What is listed for one table is taken to be in the cupboard, until stock is taken. */
+function raiseStock(tx: Tx, drafts: readonly VariantDraft[], undo: UndoStep[]): void {
+  const wanted = new Map<string, number>();
+  for (const d of drafts) for (const m of d.materials) wanted.set(m.kind, Math.max(wanted.get(m.kind) ?? 0, m.quantity));
+  for (const [kind, quantity] of wanted) {
+    const row = tx.select().from(kinds).where(eq(kinds.id, kind)).get()!;
+    if (row.quantity >= quantity) continue;
+    if (!undo.some((step) => 'delete' in step && step.table === 'kinds' && step.delete['id'] === kind))
+      undo.push(stepBack('kinds', { id: kind }, row, { quantity }));
+    tx.update(kinds).set({ quantity }).where(eq(kinds.id, kind)).run();
+  }
 }

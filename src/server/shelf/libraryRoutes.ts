@@ -1,12 +1,13 @@
 import { shippedLibrary, shippedProfile } from '../../contract/shippedLibrary';
 import { mechanismById } from '../../core/mechanisms/registry';
 import { usualSeats } from '../../core/simulate/usualSeats';
-import { plainWords } from '../../core/content/cells';
+import { nameKey } from '../../core/content/names';
 import type { Db } from '../db/db';
 import { games, type UndoStep, variants } from '../db/schema';
 import { notFound, refuse } from '../http/problemError';
 import { any, arr, list, obj, page, pageQuery, type Route, str } from '../http/route';
-import { freeId, insertGame, insertVariant } from './shelfStore';
+import { insertGame, insertVariant } from './shelfStore';
+import { freeId } from '../shared/freeId';
 import { recordChange } from '../undo/undo';
 
 export const libraryRoutes: readonly Route[] = [
@@ -22,13 +23,13 @@ export const libraryRoutes: readonly Route[] = [
           .select()
           .from(games)
           .all()
-          .map((g) => plainWords(g.title)),
+          .map((g) => nameKey(g.title)),
       );
       return page(
         shippedLibrary.map((g) => ({
           ...g,
           plays: mechanismById(g.mechanism)!.title,
-          onShelf: owned.has(plainWords(g.title)),
+          onShelf: owned.has(nameKey(g.title)),
           variants: g.variants.map((v) => ({
             ...v,
             materials: mechanismById(g.mechanism)!.materials(
@@ -62,7 +63,7 @@ export function takeFromLibrary(db: Db, id: string, now: string): { id: string; 
         .select()
         .from(games)
         .all()
-        .some((g) => plainWords(g.title) === plainWords(game.title))
+        .some((g) => nameKey(g.title) === nameKey(game.title))
     )
       throw refuse('duplicate', `${game.title} is on the shelf already.`, 'id');
     const undo: UndoStep[] = [];

@@ -1,4 +1,4 @@
-import { graphInUse } from '../../contract/graphInUse';
+import { graphOf } from '../db/graphOf';
 import { mechanisms } from '../../core/mechanisms/registry';
 import { policies } from '../../core/mechanisms/mechanism';
 import { bins, changes, games, kinds, variants } from '../db/schema';
@@ -25,8 +25,7 @@ export function bytesOf(body: { base64?: string; text?: string }): Uint8Array {
 }
 
 let breadth: { graph: SkillGraph; values: Float64Array } | null = null;
-function breadths(): Float64Array {
-  const graph = graphInUse();
+function breadthsIn(graph: SkillGraph): Float64Array {
   if (breadth?.graph !== graph) breadth = { graph, values: breadthsOf(graph) };
   return breadth.values;
 }
@@ -82,7 +81,7 @@ export const shelfRoutes: readonly Route[] = [
         predicate: nullable(obj({})),
       }),
     ),
-    handle: ({ query }) => ({ ...page(graphInUse().skills, query), strands: graphInUse().strands }),
+    handle: ({ db, query }) => ({ ...page(graphOf(db).skills, query), strands: graphOf(db).strands }),
   },
   {
     method: 'GET',
@@ -206,6 +205,7 @@ export const shelfRoutes: readonly Route[] = [
     summary: 'What would practise a skill: shipped games not on the shelf, and changes of versions that are, measured',
     query: waitQuery,
     response: any,
+    waits: true,
     handle: async ({ db, params, query }) => answerOf(await startGapHelp(db, params['id']!), query['wait'], (help) => help),
   },
   {
@@ -213,6 +213,7 @@ export const shelfRoutes: readonly Route[] = [
     path: '/variants/{id}/suits',
     summary: 'Expected success with a variant for every learner, from the maps of today',
     response: list(obj({ learner: str, nickname: str, success: num, low: num, high: num, because: nullable(str), missing: nullable(str) })),
+    waits: true,
     handle: ({ db, params, today }) => suitsHere(db, variantById(db, params['id']!).id, today),
   },
   {
@@ -228,6 +229,7 @@ export const shelfRoutes: readonly Route[] = [
       minutes: obj({}),
       waitingShare: nullable(num),
     }),
+    waits: true,
     handle: ({ db, params, query }) => {
       const v = variantById(db, params['id']!);
       return profileOf(db, v, Number(query['seats'] ?? usualSeats(v)), Number(query['minutes'] ?? 15));
@@ -239,9 +241,11 @@ export const shelfRoutes: readonly Route[] = [
     summary: 'What every variant in use practises, in short',
     query: pageQuery,
     response: list(obj({ variant: str, game: str, source: str, minutes: num, doses: arr(obj({ skill: str, perTenMinutes: num })) })),
+    waits: true,
     handle: async ({ db, query }) => {
-      const { skills, indexOf } = graphInUse();
-      const breadth = breadths();
+      const graph = graphOf(db);
+      const { skills, indexOf } = graph;
+      const breadth = breadthsIn(graph);
       const telling = (d: { skill: string; perTenMinutes: number }): number => d.perTenMinutes / Math.sqrt(breadth[indexOf.get(d.skill)!]!);
       const offers = await offersOf(db);
       return page(

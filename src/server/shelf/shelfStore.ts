@@ -1,12 +1,14 @@
-import { eq } from 'drizzle-orm';
+import { and, eq } from 'drizzle-orm';
 import { checkParameters } from '../../contract/parameters';
-import { graphInUse } from '../../contract/graphInUse';
-import { slugOf } from '../../core/content/cells';
+import { graphOf } from '../db/graphOf';
+import { cleanName, nameKey, sameName } from '../../core/content/names';
 import { mechanismById } from '../../core/mechanisms/registry';
 import type { Db, Tx } from '../db/db';
 import { bins, games, kinds, type UndoStep, variantMaterials, variants } from '../db/schema';
 import { notFound, ProblemError, refuse } from '../http/problemError';
-import { recordChange } from '../undo/undo';
+import { freeId } from '../shared/freeId';
+import { sameVersion, wrote } from '../shared/versions';
+import { recordChange, stepBack } from '../undo/undo';
 
 export type GameRow = typeof games.$inferSelect;
 export type VariantRow = typeof variants.$inferSelect;
@@ -33,20 +35,13 @@ export interface GameInput {
   rules?: string[];
 }
 
-/** An id not used yet: the slug, then slug-2, slug-3 … */
-export function freeId(base: string, taken: (id: string) => boolean): string {
-  const slug = slugOf(base);
-  let id = slug;
-  for (let n = 2; taken(id); n++) id = `${slug}-${n}`;
-  return id;
-}
-
 export function binFor(tx: Tx | Db, title: string): string {
+  const asked = cleanName(title) || 'Unsorted';
   const found = tx
     .select()
     .from(bins)
     .all()
-    .find((b) => b.title.toLowerCase() === title.toLowerCase() || b.id === title);
+    .find((b) => sameName(b.title, asked) || b.id === asked);
   if (found) return found.id;
   const id = freeId(title, (x) => tx.select().from(bins).where(eq(bins.id, x)).get() !== undefined);
   tx.insert(bins)
@@ -54,6 +49,9 @@ export function binFor(tx: Tx | Db, title: string): string {
     .run();
   return id;
 }
+
+/** Two titles are the same when their letters and signs are; a title of punctuation alone is compared as it stands. */
+const sameTitle = (x: string, y: string): boolean => (nameKey(x) || x) === (nameKey(y) || y);
 
 export function gameById(db: Db | Tx, id: string): GameRow {
   const row = db.select().from(games).where(eq(games.id, id)).get();
@@ -100,13 +98,13 @@ export function insertGame(tx: Tx, id: string, title: string, input: GameInput, 
 }
 
 function titleOf(tx: Tx, asked: string | undefined, own: string | null): string {
-  const title = asked?.trim().replace(/\s+/g, ' ') ?? '';
+  const title = cleanName(asked ?? '');
   if (title === '') throw refuse('malformed', 'The game needs a name.', 'title');
   const other = tx
     .select()
     .from(games)
     .all()
-    .find((g) => g.title.toLowerCase() === title.toLowerCase() && g.id !== own);
+    .find((g) => sameTitle(g.title, title) && g.id !== own);
   if (other) throw refuse('duplicate', `"${other.title}" is on the shelf already.`, 'title', { id: other.id });
   return title;
 }
@@ -125,58 +123,39 @@ export function updateGame(db: Db, id: string, input: GameInput, version: number
       ...(input.rules === undefined ? {} : { rules: input.rules }),
       version: before.version + 1,
     };
-    tx.update(games).set(after).where(eq(games.id, id)).run();
-    return { id, version: after.version, change: recordChange(tx, `Changed ${before.title}`, [{ table: 'games', put: before }]) };
+    const done = tx
+      .update(games)
+      .set(after)
+      .where(and(eq(games.id, id), eq(games.version, version)))
+      .run();
+    wrote(done, version, () => gameById(tx, id));
+    return { id, version: after.version, change: recordChange(tx, `Changed ${before.title}`, [stepBack('games', { id }, before, after)]) };
   });
-}
-
-export function sameVersion(current: { version: number }, seen: number): void {
-  if (current.version !== seen)
-    throw new ProblemError({
-      code: 'conflict',
-      message: 'Somebody changed this in the meantime. Look at both and save again.',
-      detail: { yours: seen, current },
-    });
 }
 
 /** Puts a game (or variant) away without losing anything, or brings it back. */
 export function setRetired(db: Db, what: 'game' | 'variant', id: string, retired: boolean, now: string): { id: string; change: string } {
   return db.transaction((tx) => {
-    const retiredAt = retired ? now : null;
-    if (what === 'game') {
-      const before = gameById(tx, id);
-      tx.update(games)
-        .set({ retiredAt, version: before.version + 1 })
-        .where(eq(games.id, id))
-        .run();
-      return {
-        id,
-        change: recordChange(tx, `${retired ? 'Put away' : 'Brought back'} ${before.title}`, [{ table: 'games', put: before }]),
-      };
-    }
-    const before = variantById(tx, id);
-    tx.update(variants)
-      .set({ retiredAt, version: before.version + 1 })
-      .where(eq(variants.id, id))
-      .run();
-    return {
-      id,
-      change: recordChange(tx, `${retired ? 'Put away' : 'Brought back'} ${before.title}`, [{ table: 'variants', put: before }]),
-    };
+    const before = what === 'game' ? gameById(tx, id) : variantById(tx, id);
+    const after = { retiredAt: retired ? now : null, version: before.version + 1 };
+    if (what === 'game') tx.update(games).set(after).where(eq(games.id, id)).run();
+    else tx.update(variants).set(after).where(eq(variants.id, id)).run();
+    const step = stepBack(what === 'game' ? 'games' : 'variants', { id }, before, after);
+    return { id, change: recordChange(tx, `${retired ? 'Put away' : 'Brought back'} ${before.title}`, [step]) };
   });
 }
 
 export function createVariant(db: Db, gameId: string, input: VariantInput): { id: string; change: string } {
   return db.transaction((tx) => {
     const game = gameById(tx, gameId);
-    const title = input.title?.trim() ?? '';
+    const title = cleanName(input.title ?? '');
     if (title === '') throw refuse('malformed', 'The version needs a name.', 'title');
     const twin = tx
       .select()
       .from(variants)
       .where(eq(variants.gameId, gameId))
       .all()
-      .find((v) => v.title.toLowerCase() === title.toLowerCase());
+      .find((v) => sameTitle(v.title, title));
     if (twin) throw refuse('duplicate', `${game.title} has a version "${twin.title}" already.`, 'title');
     const id = freeId(`${game.title} ${title}`, (x) => tx.select().from(variants).where(eq(variants.id, x)).get() !== undefined);
     insertVariant(tx, id, gameId, { ...input, title });
@@ -186,8 +165,10 @@ export function createVariant(db: Db, gameId: string, input: VariantInput): { id
 
 export function insertVariant(tx: Tx, id: string, gameId: string, input: VariantInput & { title: string }): void {
   const mechanism = input.mechanism ?? null;
-  checkVariant(mechanism, input);
-  const seats = mechanism ? mechanismById(mechanism)!.seats : { min: 2, max: 4 };
+  const known = mechanism === null ? undefined : mechanismById(mechanism);
+  const seats = known?.seats ?? { min: 2, max: 4 };
+  const players = input.players ?? { min: Math.max(2, seats.min), max: Math.min(4, seats.max) };
+  checkVariant(tx, mechanism, { ...input, players });
   tx.insert(variants)
     .values({
       id,
@@ -197,8 +178,8 @@ export function insertVariant(tx: Tx, id: string, gameId: string, input: Variant
       parameters: input.parameters ?? {},
       agesMin: input.ages?.[0] ?? 4,
       agesMax: input.ages?.[1] ?? 12,
-      playersMin: input.players?.min ?? Math.max(2, seats.min),
-      playersMax: input.players?.max ?? Math.min(4, seats.max),
+      playersMin: players.min,
+      playersMax: players.max,
       minutes: input.minutes ?? 15,
       helper: input.helper ?? 'nearby',
       preparationMinutes: input.preparationMinutes ?? 0,
@@ -212,16 +193,23 @@ export function insertVariant(tx: Tx, id: string, gameId: string, input: Variant
 
 function putMaterials(tx: Tx, variantId: string, materials: readonly { kind: string; quantity: number }[]): void {
   tx.delete(variantMaterials).where(eq(variantMaterials.variantId, variantId)).run();
+  const twice = materials.findIndex((m, i) => materials.findIndex((o) => o.kind === m.kind) < i);
+  if (twice >= 0)
+    throw refuse('duplicate', `"${materials[twice]!.kind}" is listed twice. Put both into one line.`, `materials.${twice}.kind`);
   for (const [i, { kind, quantity }] of materials.entries()) {
     if (!tx.select().from(kinds).where(eq(kinds.id, kind)).get())
       throw refuse('unknown-kind', `There is no material "${kind}".`, `materials.${i}.kind`);
-    if (!Number.isInteger(quantity) || quantity < 1)
+    if (!Number.isInteger(quantity) || quantity < 1 || quantity > mostPieces)
       throw refuse('bad-quantity', `${quantity} cannot be counted out.`, `materials.${i}.quantity`);
     tx.insert(variantMaterials).values({ variantId, kindId: kind, quantity }).run();
   }
 }
 
-function checkVariant(mechanism: string | null, input: VariantInput): void {
+/** Ages that a version may name, and pieces of one sort for one table. */
+const [youngest, oldest] = [2, 18];
+const mostPieces = 10_000;
+
+function checkVariant(tx: Tx, mechanism: string | null, input: VariantInput, declaredBefore: VariantRow['declared'] = []): void {
   if (mechanism !== null) {
     const checked = checkParameters(mechanism, input.parameters ?? {});
     if (!checked.ok) throw new ProblemError(checked.problem);
@@ -230,16 +218,28 @@ function checkVariant(mechanism: string | null, input: VariantInput): void {
   const p = input.players;
   if (p && (p.min < 1 || p.max > 30)) throw refuse('out-of-range', 'Players lie between 1 and 30.', 'players');
   if (p && p.max < p.min) throw refuse('out-of-range', `At most ${p.max} players is fewer than at least ${p.min}.`, 'players.max');
+  const seats = mechanism === null ? null : mechanismById(mechanism)!;
+  if (p && seats && (p.min > seats.seats.max || p.max < seats.seats.min))
+    throw refuse(
+      'out-of-range',
+      `“${seats.title}” is played by ${seats.seats.min} to ${seats.seats.max}, so a version for ${p.min === p.max ? p.min : `${p.min} to ${p.max}`} could not be.`,
+      'players',
+    );
+  if (input.ages && (input.ages[0] < youngest || input.ages[1] > oldest))
+    throw refuse('out-of-range', `Ages lie between ${youngest} and ${oldest}.`, 'ages');
   if (input.ages && input.ages[0] > input.ages[1]) throw refuse('out-of-range', 'The ages run backwards.', 'ages');
   if (input.minutes !== undefined && !(input.minutes > 0 && input.minutes <= 240))
     throw refuse('out-of-range', 'Minutes lie between 1 and 240.', 'minutes');
-  const graph = graphInUse();
+  const graph = graphOf(tx);
   for (const [i, d] of (input.declared ?? []).entries())
-    if (!graph.indexOf.has(d.skill)) throw refuse('unknown-skill', `There is no skill "${d.skill}".`, `declared.${i}.skill`);
+    // A skill that was taken away since does not lock the form.
+    if (!graph.indexOf.has(d.skill) && !declaredBefore.some((x) => x.skill === d.skill))
+      throw refuse('unknown-skill', `There is no skill "${d.skill}".`, `declared.${i}.skill`);
 }
 
 export function updateVariant(db: Db, id: string, input: VariantInput, version: number): { id: string; version: number; change: string } {
   return db.transaction((tx) => {
+    const graph = graphOf(tx);
     const before = variantById(tx, id);
     sameVersion(before, version);
     const mechanism = input.mechanism === undefined ? before.mechanism : input.mechanism;
@@ -249,7 +249,7 @@ export function updateVariant(db: Db, id: string, input: VariantInput, version: 
       players: input.players ?? { min: before.playersMin, max: before.playersMax },
       ages: input.ages ?? ([before.agesMin, before.agesMax] as [number, number]),
     };
-    checkVariant(mechanism, merged);
+    checkVariant(tx, mechanism, merged, before.declared);
     const twin =
       input.title === undefined
         ? undefined
@@ -258,28 +258,31 @@ export function updateVariant(db: Db, id: string, input: VariantInput, version: 
             .from(variants)
             .where(eq(variants.gameId, before.gameId))
             .all()
-            .find((v) => v.id !== id && v.title.toLowerCase() === input.title!.trim().toLowerCase());
+            .find((v) => v.id !== id && sameTitle(v.title, input.title!));
     if (twin) throw refuse('duplicate', `There is a version "${twin.title}" already.`, 'title');
     const materialsBefore = materialsOf(tx, id);
-    tx.update(variants)
-      .set({
-        ...(input.title === undefined ? {} : { title: input.title.trim() || before.title }),
-        mechanism,
-        parameters: merged.parameters,
-        agesMin: merged.ages[0],
-        agesMax: merged.ages[1],
-        playersMin: merged.players.min,
-        playersMax: merged.players.max,
-        ...(input.minutes === undefined ? {} : { minutes: input.minutes }),
-        ...(input.helper === undefined ? {} : { helper: input.helper }),
-        ...(input.preparationMinutes === undefined ? {} : { preparationMinutes: input.preparationMinutes }),
-        ...(input.declared === undefined ? {} : { declared: input.declared }),
-        version: before.version + 1,
-      })
-      .where(eq(variants.id, id))
+    const after = {
+      ...(input.title === undefined ? {} : { title: cleanName(input.title) || before.title }),
+      mechanism,
+      parameters: merged.parameters,
+      agesMin: merged.ages[0],
+      agesMax: merged.ages[1],
+      playersMin: merged.players.min,
+      playersMax: merged.players.max,
+      ...(input.minutes === undefined ? {} : { minutes: input.minutes }),
+      ...(input.helper === undefined ? {} : { helper: input.helper }),
+      ...(input.preparationMinutes === undefined ? {} : { preparationMinutes: input.preparationMinutes }),
+      ...(input.declared === undefined ? {} : { declared: input.declared.filter((d) => graph.indexOf.has(d.skill)) }),
+      version: before.version + 1,
+    };
+    const done = tx
+      .update(variants)
+      .set(after)
+      .where(and(eq(variants.id, id), eq(variants.version, version)))
       .run();
+    wrote(done, version, () => variantById(tx, id));
     if (input.materials) putMaterials(tx, id, input.materials);
-    const undo: UndoStep[] = [{ table: 'variants', put: before }];
+    const undo: UndoStep[] = [stepBack('variants', { id }, before, after)];
     if (input.materials)
       undo.push(
         { table: 'variantMaterials', delete: { variantId: id } },
@@ -297,6 +300,11 @@ export function setStock(db: Db, kind: string, quantity: number): { id: string; 
     const before = tx.select().from(kinds).where(eq(kinds.id, kind)).get();
     if (!before) throw notFound('material', kind);
     tx.update(kinds).set({ quantity }).where(eq(kinds.id, kind)).run();
-    return { id: kind, change: recordChange(tx, `${before.title}: ${before.quantity} to ${quantity}`, [{ table: 'kinds', put: before }]) };
+    return {
+      id: kind,
+      change: recordChange(tx, `${before.title}: ${before.quantity} to ${quantity}`, [
+        stepBack('kinds', { id: kind }, before, { quantity }),
+      ]),
+    };
   });
 }

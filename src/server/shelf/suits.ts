@@ -1,4 +1,4 @@
-import { graphInUse } from '../../contract/graphInUse';
+import { graphOf } from '../db/graphOf';
 import { suitsOf } from '../../core/recommend/suitsOf';
 import type { Db } from '../db/db';
 import { masteryOf, needsOf } from '../evidence/evidenceStore';
@@ -7,7 +7,7 @@ import { offersOf } from './offers';
 
 /** How a variant would go for every learner here, by nickname; never a ranking. */
 export async function suitsHere(db: Db, variant: string, today: string): Promise<{ items: object[]; total: number }> {
-  const graph = graphInUse();
+  const graph = graphOf(db);
   const offer = (await offersOf(db)).find((o) => o.variant === variant && o.source !== 'none');
   if (!offer) return { items: [], total: 0 };
   const items = allLearners(db).map((l) => {
@@ -15,7 +15,7 @@ export async function suitsHere(db: Db, variant: string, today: string): Promise
     const s = suitsOf(
       graph,
       offer,
-      needsOf(l, map, today),
+      needsOf(graphOf(db), l, map, today),
       map.map((e) => e.interval),
     );
     const g = s.gate;

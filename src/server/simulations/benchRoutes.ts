@@ -19,6 +19,7 @@ export const benchRoutes: readonly Route[] = [
     query: waitQuery,
     body: closed(table, ['mechanism']),
     response: any,
+    waits: true,
     handle: ({ body, query }) => {
       const checked = checkTable(body.mechanism, body.parameters ?? {}, body.seats ?? 2);
       if (!checked.ok) throw new ProblemError(checked.problem);
@@ -43,6 +44,7 @@ export const benchRoutes: readonly Route[] = [
     query: waitQuery,
     body: closed({ ...table, seats: { type: 'integer', minimum: 1, maximum: 30 }, wish: oneOf(...wishes) }, ['mechanism', 'wish']),
     response: any,
+    waits: true,
     handle: ({ body, query }) => {
       const checked = checkTable(body.mechanism, body.parameters ?? {}, body.seats ?? 2);
       if (!checked.ok) throw new ProblemError(checked.problem);
@@ -73,6 +75,7 @@ export const benchRoutes: readonly Route[] = [
       minutes: num,
     }),
     query: waitQuery,
+    waits: true,
     handle: ({ body, query }) => {
       const checked = checkTable(body.mechanism, body.parameters ?? {}, body.seats ?? 2);
       if (!checked.ok) throw new ProblemError(checked.problem);

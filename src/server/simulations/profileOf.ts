@@ -34,7 +34,7 @@ export async function profileOf(db: Db, variant: VariantRow, seats: number, minu
       `${mechanism.title} is played by ${mechanism.seats.min} to ${mechanism.seats.max}, not ${seats}.`,
       'seats',
     );
-  const r = await resultOf(db, profileTask(variant, seats));
+  const r = await resultOf(db, profileTask(db, variant, seats));
   return {
     variant: variant.id,
     seats,

@@ -1,3 +1,4 @@
+import { ownOf } from '../db/graphOf';
 import { checkTable } from '../../contract/parameters';
 import { DEFAULT_TIME, timeProblem } from '../../core/simulate/timeModel';
 import type { SimulateTask } from '../../workers/node/messages';
@@ -5,18 +6,12 @@ import { ProblemError, notFound } from '../http/problemError';
 import { Reply, type Route } from '../http/route';
 import { jobResponse, simulationBody, simulationResponse } from '../http/schemas';
 import { cancelJob, jobById, type Job } from '../jobs/pool';
-import { startSimulation, storedResult } from './profileStore';
+import { withinWait } from '../jobs/withinWait';
+import { startSimulation } from './profileStore';
+import { storedResult } from './simulationCache';
 
 /** How long a request waits for an answer before it is given a job to ask for. */
 const waitMs = 6000;
-
-export async function withinWait<T>(job: Job<T>, ms = waitMs): Promise<Job<T> | null> {
-  let timer: NodeJS.Timeout | undefined;
-  const late = new Promise<null>((r) => (timer = setTimeout(() => r(null), ms)));
-  const first = await Promise.race([job.finished, late]);
-  clearTimeout(timer);
-  return first;
-}
 
 /** The finished result, 202 with a job while it still runs, or the problem. */
 export async function answerOf<T>(job: Job<T>, wait: string | undefined, done: (result: T) => unknown): Promise<unknown> {
@@ -36,9 +31,11 @@ export const simulationRoutes: readonly Route[] = [
     query: waitQuery,
     body: simulationBody,
     response: simulationResponse,
+    waits: true,
     handle: async ({ db, body, query }) => {
       const task: SimulateTask = {
         kind: 'simulate',
+        own: ownOf(db),
         mechanism: body.mechanism,
         parameters: body.parameters ?? {},
         seats: body.seats ?? 2,

@@ -1,5 +1,5 @@
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
-import { graphInUse } from '../../contract/graphInUse';
+import { graphOf } from '../db/graphOf';
 import { shippedGraph } from '../../contract/shippedData';
 import { addEvidence, masteryOf } from '../evidence/evidenceStore';
 import { createLearner, learnerById } from '../learners/learnerStore';
@@ -22,7 +22,7 @@ const sumsToNine: SkillInput = {
   prerequisites: [{ id: 'add-in-5', sort: 'idea' }],
   predicate: { op: 'add', result: [9, 9] },
 };
-const inUse = (id: string) => graphInUse().skills[graphInUse().indexOf.get(id) ?? -1];
+const inUse = (id: string) => graphOf(place.db).skills[graphOf(place.db).indexOf.get(id) ?? -1];
 const back = (change: string) => undoChange(place.db, change, now);
 
 describe('a skill of the owner’s', () => {
@@ -33,7 +33,7 @@ describe('a skill of the owner’s', () => {
     expect(inUse(id)?.predicate).toEqual({ op: 'add', result: [9, 9] });
     expect(back(change).what).toBe('Added the skill Sums to nine');
     expect(inUse(id)).toBeUndefined();
-    expect(graphInUse().skills.length).toBe(shippedGraph().skills.length);
+    expect(graphOf(place.db).skills.length).toBe(shippedGraph().skills.length);
   });
   it('can be changed and changed back, and the page that was open is told', () => {
     const { id } = addSkill(place.db, sumsToNine, now);
@@ -95,7 +95,7 @@ describe('a skill of the owner’s', () => {
   ] as const)('is refused with %j, naming the field', (wrong, code, field) => {
     expect(problemOf(() => addSkill(place.db, { ...sumsToNine, ...wrong } as SkillInput, now))).toMatchObject({ code, field });
     expect(ownList(place.db)).toEqual({ skills: [], edges: [] });
-    expect(graphInUse()).toBe(shippedGraph());
+    expect(graphOf(place.db)).toBe(shippedGraph());
   });
 });
 
@@ -109,7 +109,7 @@ describe('a prerequisite of the owner’s', () => {
     back(gone.change);
     expect(inUse('add-in-20')!.prerequisites).toContainEqual({ id: 'count-back-20', sort: 'heart' });
     back(change);
-    expect(graphInUse()).toBe(shippedGraph());
+    expect(graphOf(place.db)).toBe(shippedGraph());
     expect(problemOf(() => removeEdge(place.db, 'add-in-20', 'add-in-10')).field).toBe('needs');
   });
 });

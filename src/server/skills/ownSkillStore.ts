@@ -1,13 +1,16 @@
 import { and, eq } from 'drizzle-orm';
-import { graphInUse, graphWith, type OwnAdditions, useOwnAdditions } from '../../contract/graphInUse';
+import { graphWith } from '../../contract/graphWith';
+import { graphOf, renewGraph } from '../db/graphOf';
 import { shippedGraph } from '../../contract/shippedData';
 import type { ItemPredicate, PrerequisiteSort, Skill } from '../../core/skills/skill';
+import { predicateProblem } from '../../core/skills/predicateProblem';
 import type { Db, Tx } from '../db/db';
 import { ownIn } from '../db/ownIn';
 import { evidence, ownEdges, ownSkills } from '../db/schema';
 import { notFound, ProblemError, refuse } from '../http/problemError';
-import { freeId, sameVersion } from '../shelf/shelfStore';
-import { recordChange } from '../undo/undo';
+import { freeId } from '../shared/freeId';
+import { sameVersion, wrote } from '../shared/versions';
+import { recordChange, stepBack } from '../undo/undo';
 
 export interface SkillInput {
   title: string;
@@ -28,7 +31,7 @@ const mostWords = 14;
 /** Adds a skill of the owner's; the graph is checked as a whole, and nothing changes when it does not hold. */
 export function addSkill(db: Db, input: SkillInput, now: string): { id: string; change: string } {
   return changing(db, (tx) => {
-    const id = freeId(input.title, (x) => graphInUse().indexOf.has(x));
+    const id = freeId(input.title, (x) => graphOf(db).indexOf.has(x));
     tx.insert(ownSkills)
       .values({ id, skill: skillOf(id, input), createdAt: now })
       .run();
@@ -40,14 +43,17 @@ export function changeSkill(db: Db, id: string, input: SkillInput, version: numb
   return changing(db, (tx) => {
     const row = ownById(tx, id);
     sameVersion(row, version);
-    tx.update(ownSkills)
-      .set({ skill: skillOf(id, input), version: version + 1 })
-      .where(eq(ownSkills.id, id))
+    const after = { skill: skillOf(id, input), version: version + 1 };
+    const done = tx
+      .update(ownSkills)
+      .set(after)
+      .where(and(eq(ownSkills.id, id), eq(ownSkills.version, version)))
       .run();
+    wrote(done, version, () => ownById(tx, id));
     return {
       id,
       version: version + 1,
-      change: recordChange(tx, `Changed the skill ${row.skill.title}`, [{ table: 'ownSkills', put: row }]),
+      change: recordChange(tx, `Changed the skill ${row.skill.title}`, [stepBack('ownSkills', { id }, row, after)]),
     };
   });
 }
@@ -74,7 +80,7 @@ export function removeSkill(db: Db, id: string): { ok: true; change: string } {
 
 export function addEdge(db: Db, skill: string, needs: string, sort: PrerequisiteSort, now: string): { ok: true; change: string } {
   return changing(db, (tx) => {
-    if (graphInUse().skills[graphInUse().indexOf.get(skill) ?? -1]?.prerequisites.some((p) => p.id === needs))
+    if (graphOf(db).skills[graphOf(db).indexOf.get(skill) ?? -1]?.prerequisites.some((p) => p.id === needs))
       throw refuse('duplicate', `"${skill}" needs "${needs}" already.`, 'needs');
     tx.insert(ownEdges).values({ skill, needs, sort, createdAt: now }).run();
     return { ok: true as const, change: recordChange(tx, 'Added a prerequisite', [{ table: 'ownEdges', delete: { skill, needs } }]) };
@@ -112,17 +118,16 @@ function ownById(tx: Tx, id: string): typeof ownSkills.$inferSelect {
 
 /** Makes a change, checks the whole graph, and only then lets it stand. */
 function changing<T>(db: Db, change: (tx: Tx) => T): T {
-  let next: OwnAdditions | null = null;
   const result = db.transaction((tx) => {
     const value = change(tx);
-    next = ownIn(tx);
-    const unknown = next.edges.find((e) => ![...shippedGraph().skills, ...next!.skills].some((s) => s.id === e.skill));
+    const next = ownIn(tx);
+    const unknown = next.edges.find((e) => ![...shippedGraph().skills, ...next.skills].some((s) => s.id === e.skill));
     if (unknown) throw refuse('unknown-skill', `There is no skill "${unknown.skill}".`, 'skill');
     const built = graphWith(next);
     if (!built.ok) throw new ProblemError(built.problem);
     return value;
   });
-  useOwnAdditions(next!);
+  renewGraph(db);
   return result;
 }
 
@@ -131,6 +136,8 @@ function skillOf(id: string, s: SkillInput): Skill {
   if (title === '') throw refuse('malformed', 'The skill needs a title.', 'title');
   if (!shippedGraph().strands.some((x) => x.id === s.strand)) throw refuse('unknown-value', `There is no line "${s.strand}".`, 'strand');
   if (s.predicate === null && !s.whyNoItems?.trim()) throw refuse('malformed', 'Say which items count, or why none can.', 'whyNoItems');
+  const wrong = s.predicate === null ? null : predicateProblem(s.predicate);
+  if (wrong) throw new ProblemError(wrong);
   for (const key of ['us', 'england'] as const)
     if (!(s.wantedAt[key] >= 3 && s.wantedAt[key] <= 14))
       throw refuse('out-of-range', 'The age at which it is usually wanted lies between 3 and 14.', `wantedAt.${key}`);

@@ -1,12 +1,15 @@
-import { graphInUse } from '../../contract/graphInUse';
+import { graphOf } from '../db/graphOf';
 import { operations, representations } from '../../core/items/item';
 import { exampleItems } from '../../core/skills/exampleItems';
 import { overlapsOf } from '../../core/skills/overlaps';
+import { predicateProblem } from '../../core/skills/predicateProblem';
+import { ProblemError } from '../http/problemError';
 import { itemText } from '../../text/itemText';
 import { any, arr, bool, closed, int, nullable, num, obj, oneOf, type Route, type Schema, str, undoable } from '../http/route';
 import { addEdge, addSkill, changeSkill, ownList, removeEdge, removeSkill } from './ownSkillStore';
 
-const span: Schema = { type: 'array', items: num, minItems: 2, maxItems: 2 };
+const operand = { type: 'number', minimum: -1_000_000, maximum: 1_000_000 };
+const span: Schema = { type: 'array', items: operand, minItems: 2, maxItems: 2 };
 const oneOrMore = (values: readonly string[]): Schema => ({
   anyOf: [{ enum: values }, { type: 'array', minItems: 1, items: { enum: values } }],
 });
@@ -25,17 +28,17 @@ const conditions: Record<string, Schema> = {
   double: bool,
   nearDouble: bool,
   bondOf: num,
-  either: arr(num),
+  either: { type: 'array', items: num, minItems: 1, maxItems: 50 },
   bothMultiplesOf: { type: 'integer', minimum: 1 },
-  largerMultipleOf: { type: 'integer', minimum: 1 },
-  resultMultipleOf: { type: 'integer', minimum: 1 },
-  aMultipleOf: { type: 'integer', minimum: 1 },
-  denominators: arr(int),
+  largerMultipleOf: { type: 'integer', minimum: 1, maximum: 100_000 },
+  resultMultipleOf: { type: 'integer', minimum: 1, maximum: 100_000 },
+  aMultipleOf: { type: 'integer', minimum: 1, maximum: 100_000 },
+  denominators: { type: 'array', items: { type: 'integer', minimum: 1, maximum: 99 }, minItems: 1, maxItems: 50 },
   likeDenominators: bool,
   negative: bool,
   whole: bool,
 };
-const predicate: Schema = closed({ ...conditions, anyOf: { type: 'array', minItems: 1, items: closed(conditions) } });
+const predicate: Schema = closed({ ...conditions, anyOf: { type: 'array', minItems: 1, maxItems: 12, items: closed(conditions) } });
 const prerequisite = closed({ id: str, sort: oneOf('idea', 'heart') }, ['id', 'sort']);
 const skillFields: Record<string, Schema> = {
   title: str,
@@ -60,8 +63,10 @@ export const skillRoutes: readonly Route[] = [
     summary: 'Items that meet a predicate and items that do not, and the skills it overlaps',
     body: closed({ predicate, except: str }, ['predicate']),
     response: obj({ match: arr(str), miss: arr(str), overlaps: arr(obj({ skill: str, title: str, inside: num, covers: num })) }),
-    handle: ({ body }) => {
-      const graph = graphInUse();
+    handle: ({ db, body }) => {
+      const graph = graphOf(db);
+      const wrong = predicateProblem(body.predicate);
+      if (wrong) throw new ProblemError(wrong);
       const { match, miss } = exampleItems(body.predicate, examplesWanted);
       return {
         match: match.map(itemText),

@@ -1,9 +1,13 @@
-import { eq } from 'drizzle-orm';
-import type { PlannedMeeting } from '../../core/planning/planTerm';
+import { and, eq } from 'drizzle-orm';
+import { addDays, daysBetween, isTime, weekdayOf } from '../../core/shared/days';
+import type { PlannedMeeting, TermMeeting } from '../../core/planning/planTerm';
 import type { Db } from '../db/db';
 import { meetings, memberships, plans, terms } from '../db/schema';
 import { notFound, refuse } from '../http/problemError';
-import { type Job, startJob } from '../jobs/pool';
+import { type Job, startAfter, startJob } from '../jobs/pool';
+import { ownOf } from '../db/graphOf';
+import { wrote } from '../shared/versions';
+import { measureMissing } from '../shelf/measure';
 import { allLearners } from '../learners/learnerStore';
 import { planningInput, storePlan } from '../planning/planStore';
 
@@ -35,9 +39,10 @@ export function currentTerm(db: Db, today: string): TermRow | null {
 }
 
 /** Sets the term and its meetings; meetings that have a plan keep their date. */
-export function putTerm(db: Db, input: TermInput): { id: string; meetings: number } {
+export function putTerm(db: Db, input: TermInput, now: string): { id: string; meetings: number } {
   if (input.ends < input.starts) throw refuse('out-of-range', 'The term ends before it starts.', 'ends');
-  const days = (Date.parse(input.ends) - Date.parse(input.starts)) / 86_400_000;
+  const days = daysBetween(input.starts, input.ends);
+  if (!isTime(input.startsAt)) throw refuse('malformed', `"${input.startsAt}" is not a time of day like 09:30.`, 'startsAt');
   if (days > mostWeeks * 7) throw refuse('out-of-range', 'A term has at most 53 weeks.', 'ends');
   if (input.tables < 1) throw refuse('no-tables', 'There is no table to sit at. Give at least one.', 'tables');
   return db.transaction((tx) => {
@@ -60,9 +65,8 @@ export function putTerm(db: Db, input: TermInput): { id: string; meetings: numbe
       if (!planned.has(m.date)) tx.delete(meetings).where(eq(meetings.id, m.id)).run();
     let count = 0;
     for (let i = 0; i <= days; i++) {
-      const at = new Date(Date.parse(input.starts) + i * 86_400_000);
-      if (!input.weekdays.includes(at.getUTCDay() === 0 ? 7 : at.getUTCDay())) continue;
-      const date = at.toISOString().slice(0, 10);
+      const date = addDays(input.starts, i);
+      if (!input.weekdays.includes(weekdayOf(date))) continue;
       tx.insert(meetings)
         .values({
           id: crypto.randomUUID(),
@@ -73,6 +77,7 @@ export function putTerm(db: Db, input: TermInput): { id: string; meetings: numbe
           minutes: input.minutes,
           tables: input.tables,
           helpers: input.helpers,
+          changedAt: now,
         })
         .onConflictDoNothing()
         .run();
@@ -92,15 +97,19 @@ export function meetingsOf(db: Db, termId: string): MeetingRow[] {
     .sort((x, y) => (x.date < y.date ? -1 : 1));
 }
 
-export function updateMeeting(
-  db: Db,
-  id: string,
-  change: Partial<Pick<MeetingRow, 'off' | 'offBecause' | 'startsAt' | 'rounds' | 'minutes' | 'tables' | 'helpers'>>,
-): { id: string } {
+export type MeetingChange = Partial<Pick<MeetingRow, 'off' | 'offBecause' | 'startsAt' | 'rounds' | 'minutes' | 'tables' | 'helpers'>>;
+
+/** Changes a meeting and counts the change, so that calendars that have it take the newer one. */
+export function updateMeeting(db: Db, id: string, change: MeetingChange, now: string): { id: string } {
   const row = db.select().from(meetings).where(eq(meetings.id, id)).get();
   if (!row) throw notFound('meeting', id);
   if (Object.keys(change).length === 0) return { id };
-  db.update(meetings).set(change).where(eq(meetings.id, id)).run();
+  const done = db
+    .update(meetings)
+    .set({ ...change, version: row.version + 1, changedAt: now })
+    .where(and(eq(meetings.id, id), eq(meetings.version, row.version)))
+    .run();
+  wrote(done, row.version, () => row);
   return { id };
 }
 
@@ -151,12 +160,12 @@ export function presentOn(db: Db, date: string): string[] {
 }
 
 /** Plans every meeting still ahead by rolling the session model forward; plans made by hand stay. */
-export async function startTermPlan(
+export function startTermPlan(
   db: Db,
   today: string,
   now: string,
   options: { seed: number; secondsPerMeeting: number },
-): Promise<Job<{ planned: number }>> {
+): Job<{ planned: number; kept: number }> {
   const term = currentTerm(db, today);
   if (!term) throw refuse('not-found', 'There is no term yet. Say first when you meet.', 'term');
   const all = db.select().from(plans).all();
@@ -168,43 +177,51 @@ export async function startTermPlan(
   const learners = new Map(ahead.map((m) => [m.id, presentOn(db, m.date)]));
   if ([...learners.values()].every((l) => l.length === 0))
     throw refuse('nobody-present', 'There are no learners yet. Bring in a roster first.', 'present');
-  const input = await planningInput(
-    db,
-    ahead.map((m) => ({
-      date: m.date,
-      present: learners.get(m.id)!,
-      rounds: m.rounds,
-      minutes: m.minutes,
-      tables: m.tables,
-      helpers: m.helpers,
-    })),
-    today,
-    {
-      locks: [],
-      resting: [],
-      seed: options.seed,
-      secondsPerMeeting: options.secondsPerMeeting,
-      preparationMinutes: 120,
-    },
+  const wanted = ahead.map((m) => ({
+    date: m.date,
+    present: learners.get(m.id)!,
+    rounds: m.rounds,
+    minutes: m.minutes,
+    tables: m.tables,
+    helpers: m.helpers,
+  }));
+  const more = {
+    locks: [],
+    resting: [],
+    seed: options.seed,
+    secondsPerMeeting: options.secondsPerMeeting,
+    preparationMinutes: termPreparation,
+  };
+  return startAfter(measureMissing(db), () =>
+    startJob({ kind: 'plan', own: ownOf(db), input: planningInput(db, wanted, today, more) }, (planned: PlannedMeeting[]) =>
+      storeTerm(db, planned, wanted, options.seed, now),
+    ),
   );
-  return startJob({ kind: 'plan', input }, (planned: PlannedMeeting[]) => {
-    db.transaction(() => {
-      planned.forEach((meeting, i) => {
-        const m = ahead[i]!;
-        const old = planFor(db.select().from(plans).all(), m.date);
-        const request = {
-          date: m.date,
-          present: learners.get(m.id)!,
-          rounds: m.rounds,
-          minutes: m.minutes,
-          tables: m.tables,
-          helpers: m.helpers,
-          seed: options.seed + i,
-          preparationMinutes: 120,
-        };
-        storePlan(db, meeting, request, now, old?.forecast ? old : undefined, true);
-      });
+}
+
+const termPreparation = 120;
+
+/** Stores what was planned ahead; a meeting that somebody planned, changed or called off meanwhile keeps what it has. */
+function storeTerm(
+  db: Db,
+  planned: readonly PlannedMeeting[],
+  wanted: readonly TermMeeting[],
+  seed: number,
+  now: string,
+): { planned: number; kept: number } {
+  return db.transaction((tx) => {
+    let kept = 0;
+    planned.forEach((meeting, i) => {
+      const m = wanted[i]!;
+      const standing = tx.select().from(meetings).where(eq(meetings.date, m.date)).get();
+      const old = planFor(tx.select().from(plans).where(eq(plans.date, m.date)).all(), m.date);
+      if (!standing || standing.off || (old && (!old.forecast || old.playedAt))) {
+        kept++;
+        return;
+      }
+      const request = { ...m, present: [...m.present], seed: seed + i, preparationMinutes: termPreparation };
+      storePlan(tx, meeting, request, now, { ...(old ? { replace: old } : {}), forecast: true });
     });
-    return { planned: planned.length };
+    return { planned: planned.length - kept, kept };
   });
 }

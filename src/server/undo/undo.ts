@@ -1,7 +1,8 @@
-import { and, type Column, eq, isNull, sql } from 'drizzle-orm';
+import { and, type Column, eq, isNull, sql, type SQL } from 'drizzle-orm';
 import type { SQLiteTable } from 'drizzle-orm/sqlite-core';
-import { type OwnAdditions, graphWith, useOwnAdditions } from '../../contract/graphInUse';
+import { graphWith } from '../../contract/graphWith';
 import type { Db, Tx } from '../db/db';
+import { renewGraph } from '../db/graphOf';
 import { ownIn } from '../db/ownIn';
 import {
   changes,
@@ -17,32 +18,70 @@ import {
   variants,
 } from '../db/schema';
 import { ProblemError, refuse } from '../http/problemError';
+import { momentNow } from '../shared/clock';
+import { inUseBy } from './inUseBy';
 
 /** Keeps how to take an edit back. */
 export function recordChange(tx: Tx | Db, what: string, undo: UndoStep[]): string {
   const id = crypto.randomUUID();
-  tx.insert(changes).values({ id, at: new Date().toISOString(), what, undo }).run();
+  tx.insert(changes).values({ id, at: momentNow(), what, undo }).run();
   return id;
 }
 
-/** Takes back the latest change (or a named one); the skill graph must hold afterwards, or nothing is undone. */
+/** The step that takes back what a write changed in one row, and nothing else of it. */
+export function stepBack(
+  table: UndoStep['table'],
+  key: Record<string, unknown>,
+  before: Readonly<Record<string, unknown>>,
+  after: Readonly<Record<string, unknown>>,
+): UndoStep {
+  const changed = Object.keys(after).filter((name) => name !== 'version' && !same(before[name], after[name]));
+  const of = (row: Readonly<Record<string, unknown>>): Record<string, unknown> =>
+    Object.fromEntries(changed.map((name) => [name, row[name] ?? null]));
+  return { table, key, set: of(before), was: of(after) };
+}
+
+const same = (x: unknown, y: unknown): boolean => JSON.stringify(x ?? null) === JSON.stringify(y ?? null);
+
+/**
+ * Takes back the latest change (or a named one): only what it changed, and only while nothing newer stands on it; the skill
+ * graph must hold afterwards. @throws ProblemError in words where it cannot, and then nothing is undone.
+ */
 export function undoChange(db: Db, id: string | null, now: string): { undone: string; what: string } {
-  let own: OwnAdditions | null = null;
+  let graphChanged = false;
   const done = db.transaction((tx) => {
     const all = tx.select().from(changes).where(isNull(changes.undoneAt)).all();
     const change = id ? all.find((c) => c.id === id) : all.sort((x, y) => (x.at < y.at ? 1 : -1))[0];
     if (!change) throw refuse('not-found', id ? 'This change was undone already or does not exist.' : 'There is nothing to undo.', 'id');
-    for (const step of change.undo) applyUndo(tx, step);
+    refuseInUse(tx, change.undo);
+    try {
+      for (const step of change.undo) applyUndo(tx, step);
+    } catch (error) {
+      // A rule of the database that a newer edit would break.
+      if ((error as { code?: string }).code?.startsWith('SQLITE_CONSTRAINT')) throw standsInTheWay();
+      throw error;
+    }
     tx.update(changes).set({ undoneAt: now }).where(eq(changes.id, change.id)).run();
     if (change.undo.some((s) => tables[s.table].inGraph)) {
-      own = ownIn(tx);
-      const graph = graphWith(own);
+      graphChanged = true;
+      const graph = graphWith(ownIn(tx));
       if (!graph.ok) throw new ProblemError({ ...graph.problem, message: `${graph.problem.message} So this cannot be undone any more.` });
     }
     return { undone: change.id, what: change.what };
   });
-  if (own) useOwnAdditions(own);
+  if (graphChanged) renewGraph(db);
   return done;
+}
+
+const standsInTheWay = (): ProblemError =>
+  refuse('conflict', 'Something newer stands on this change, so it cannot be undone by itself. Undo what came after it first.', 'id');
+
+/** What a change added stays when it was used since. */
+function refuseInUse(tx: Tx, steps: readonly UndoStep[]): void {
+  const added = (table: UndoStep['table']): Set<string> =>
+    new Set(steps.flatMap((s) => ('delete' in s && s.table === table && typeof s.delete['id'] === 'string' ? [s.delete['id']] : [])));
+  const used = inUseBy(tx, { games: added('games'), variants: added('variants'), kinds: added('kinds') });
+  if (used) throw refuse('conflict', `${used} So it cannot be taken back; put it away instead.`, 'id');
 }
 
 /** What undo knows of a table: its key, and whether its rows are versioned or shape the skill graph. */
@@ -65,22 +104,40 @@ const tables: Readonly<Record<UndoStep['table'], UndoTable>> = {
   crosswalk: { rows: crosswalk, key: [crosswalk.frameworkId, crosswalk.identifier, crosswalk.skill], inGraph: true },
 };
 
+/** The rows that a key, or a part of it, names. */
+function named(table: UndoStep['table'], key: Readonly<Record<string, unknown>>): SQL {
+  const columns = tables[table].key.filter((column) => key[column.name] !== undefined);
+  if (columns.length === 0) throw new Error(`undo names no key of "${table}"`);
+  return and(...columns.map((column) => eq(column, key[column.name])))!;
+}
+
 function applyUndo(tx: Tx, step: UndoStep): void {
   const { rows, key, version } = tables[step.table];
+  const counted = version ? { version: sql`${version} + 1` } : {};
   if ('delete' in step) {
-    // A part of the key deletes all that share it: a version's things, say.
-    const named = key.filter((column) => step.delete[column.name] !== undefined);
-    if (named.length === 0) throw new Error(`undo names no key of "${step.table}"`);
-    tx.delete(rows)
-      .where(and(...named.map((column) => eq(column, step.delete[column.name]))))
+    tx.delete(rows).where(named(step.table, step.delete)).run();
+    return;
+  }
+  if ('set' in step) {
+    const now = tx.select().from(rows).where(named(step.table, step.key)).get() as Record<string, unknown> | undefined;
+    if (!now) throw standsInTheWay();
+    if (Object.entries(step.was).some(([name, value]) => !same(now[name], value)))
+      throw refuse(
+        'conflict',
+        'This was changed again since, so the older change cannot be undone by itself. Undo the newer one first.',
+        'id',
+      );
+    // Versions keep counting, so that a page that was open sees that something happened.
+    tx.update(rows)
+      .set({ ...step.set, ...counted } as never)
+      .where(named(step.table, step.key))
       .run();
     return;
   }
   if (step.table === 'ownSkills') refuseAnother(tx, step.put as typeof ownSkills.$inferSelect);
-  // Versions keep counting, so that a page that was open sees that something happened.
   tx.insert(rows)
     .values(step.put)
-    .onConflictDoUpdate({ target: [...key] as never, set: { ...step.put, ...(version ? { version: sql`${version} + 1` } : {}) } })
+    .onConflictDoUpdate({ target: [...key] as never, set: { ...step.put, ...counted } })
     .run();
 }
 

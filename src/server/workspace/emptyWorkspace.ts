@@ -1,4 +1,4 @@
-import { useOwnAdditions } from '../../contract/graphInUse';
+import { renewGraph } from '../db/graphOf';
 import type { Db } from '../db/db';
 import {
   bins,
@@ -60,6 +60,6 @@ export function emptyWorkspace(db: Db, confirm: string | undefined): { ok: true 
       tx.delete(table).run();
   });
   seedKinds(db);
-  useOwnAdditions({ skills: [], edges: [] });
+  renewGraph(db);
   return { ok: true };
 }

@@ -1,16 +1,15 @@
-import type { OwnAdditions } from '../../contract/graphInUse';
-import type { PlannedMeeting, PlanningInput } from '../../core/planning/planTerm';
+import type { OwnAdditions } from '../../contract/graphWith';
+import type { PlanningInput } from '../../core/planning/planTerm';
 import type { Problem } from '../../core/shared/codes';
 import type { SeatRequest } from '../../core/simulate/seats';
 import type { Precision } from '../../core/simulate/simulation';
-import type { Story } from '../../core/simulate/storyLog';
-import type { Fairness } from '../../core/simulate/fairness';
-import type { Change, Wish } from '../../core/simulate/searchChanges';
+import type { Wish } from '../../core/simulate/searchChanges';
 import type { TimeModel } from '../../core/simulate/timeModel';
-import type { SimulationResult } from '../../core/simulate/simulationResult';
 
 export interface SimulateTask {
   readonly kind: 'simulate';
+  /** Skills the owner added, which a worker cannot look up; none when left out. */
+  readonly own?: OwnAdditions;
   readonly mechanism: string;
   readonly parameters: object;
   readonly seats: number | readonly SeatRequest[];
@@ -23,6 +22,7 @@ export interface SimulateTask {
 
 export interface PlanTask {
   readonly kind: 'plan';
+  readonly own: OwnAdditions;
   readonly input: PlanningInput;
 }
 
@@ -49,6 +49,7 @@ export interface ChangesTask {
 /** Which single changes of several versions bring chances for one skill. */
 export interface GapTask {
   readonly kind: 'gap';
+  readonly own: OwnAdditions;
   readonly skill: string;
   readonly versions: readonly { readonly mechanism: string; readonly parameters: object; readonly seats: number }[];
   readonly seed: number;
@@ -70,23 +71,6 @@ export interface CrashTask {
 }
 
 export type Task = SimulateTask | FairnessTask | ChangesTask | GapTask | StoryTask | PlanTask | CrashTask;
-
-/** A task, and the skills the owner added, which a worker cannot look up. */
-export interface ToWorker {
-  readonly own: OwnAdditions;
-  readonly task: Task;
-}
-
-export interface TaskResults {
-  simulate: SimulationResult;
-  plan: PlannedMeeting[];
-  fairness: Fairness | null;
-  changes: readonly Change[];
-  /** By version, in the order asked. */
-  gap: readonly (readonly Change[])[];
-  story: Story;
-  crash: never;
-}
 
 export type FromWorker =
   | { readonly type: 'progress'; readonly share: number }

@@ -2,30 +2,32 @@ import './inlineMore';
 import { parentPort } from 'node:worker_threads';
 import { loadSolver } from '../../adapters/highs/solveModel';
 import { checkTable } from '../../contract/parameters';
-import { graphInUse, useOwnAdditions } from '../../contract/graphInUse';
+import { graphFor, noAdditions, type OwnAdditions } from '../../contract/graphWith';
 import { planTerm } from '../../core/planning/planTerm';
 import { Simulation } from '../../core/simulate/simulation';
 import { tellGame } from '../../core/simulate/storyLog';
 import { DEFAULT_TIME } from '../../core/simulate/timeModel';
 import { simulationResult } from '../../core/simulate/simulationResult';
 import { fairnessOf } from '../../core/simulate/fairness';
-import { onlySkill } from '../../core/skills/skillGraph';
+import { onlySkill, type SkillGraph } from '../../core/skills/skillGraph';
 import { searchChanges } from '../../core/simulate/searchChanges';
-import type { ChangesTask, FairnessTask, FromWorker, GapTask, SimulateTask, StoryTask, Task, ToWorker } from './messages';
+import type { ChangesTask, FairnessTask, FromWorker, GapTask, SimulateTask, StoryTask, Task } from './messages';
 
 const port = parentPort!;
 const send = (message: FromWorker): void => port.postMessage(message);
 /** At most so many progress messages a second. */
 const progressEveryMs = 80;
 
-let ownKey = '';
+let last: { readonly key: string; readonly graph: SkillGraph } | null = null;
 
-port.on('message', ({ own, task }: ToWorker) => {
-  const key = JSON.stringify(own);
-  if (key !== ownKey) {
-    useOwnAdditions(own);
-    ownKey = key;
-  }
+/** The graph a task is about: built anew only when the additions changed. */
+function graphOf(own: OwnAdditions | undefined): SkillGraph {
+  const key = JSON.stringify(own ?? noAdditions);
+  if (last?.key !== key) last = { key, graph: graphFor(own ?? noAdditions) };
+  return last.graph;
+}
+
+port.on('message', (task: Task) => {
   run(task).catch((error: unknown) =>
     send({ type: 'failed', problem: { code: 'worker-lost', message: error instanceof Error ? error.message : String(error) } }),
   );
@@ -40,7 +42,7 @@ async function run(task: Task): Promise<void> {
   if (task.kind === 'story') return story(task);
   const solve = await loadSolver();
   let last = 0;
-  const result = planTerm(graphInUse(), task.input, solve, (share) => {
+  const result = planTerm(graphOf(task.own), task.input, solve, (share) => {
     const now = performance.now();
     if (now - last < progressEveryMs) return;
     last = now;
@@ -72,7 +74,7 @@ function changes(task: ChangesTask): void {
 }
 
 function gap(task: GapTask): void {
-  const wish = { skill: task.skill, graph: onlySkill(graphInUse(), task.skill) };
+  const wish = { skill: task.skill, graph: onlySkill(graphOf(task.own), task.skill) };
   const result = task.versions.map((v, i) => {
     const table = checkTable(v.mechanism, v.parameters, v.seats);
     if (!table.ok) return [];
@@ -88,7 +90,7 @@ function gap(task: GapTask): void {
 function simulate(task: SimulateTask): void {
   const table = checkTable(task.mechanism, task.parameters, task.seats);
   if (!table.ok) return send({ type: 'failed', problem: table.problem });
-  const sim = new Simulation(table.value.mechanism, table.value.seats, graphInUse(), {
+  const sim = new Simulation(table.value.mechanism, table.value.seats, graphOf(task.own), {
     seed: task.seed,
     ...(task.games ? { games: task.games } : {}),
     ...(task.precision ? { precision: task.precision } : {}),

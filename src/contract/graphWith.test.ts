@@ -1,6 +1,6 @@
-import { afterEach, describe, expect, it } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import { wantedBy } from '../core/skills/skill';
-import { graphInUse, graphWith, useOwnAdditions } from './graphInUse';
+import { graphFor, graphWith, noAdditions } from './graphWith';
 import { shippedGraph } from './shippedData';
 
 const own = {
@@ -17,26 +17,21 @@ const own = {
   slips: [],
 };
 
-afterEach(() => useOwnAdditions({ skills: [], edges: [] }));
-
-describe('the graph in use', () => {
+describe('the graph with own additions', () => {
   it('is the shipped one until something is added, and again when it is taken away', () => {
-    expect(graphInUse()).toBe(shippedGraph());
-    useOwnAdditions({ skills: [own], edges: [] });
-    expect(graphInUse().skills.length).toBe(shippedGraph().skills.length + 1);
-    useOwnAdditions({ skills: [], edges: [] });
-    expect(graphInUse()).toBe(shippedGraph());
+    expect(graphFor(noAdditions)).toBe(shippedGraph());
+    expect(graphFor({ skills: [own], edges: [] }).skills.length).toBe(shippedGraph().skills.length + 1);
+    expect(graphFor({ skills: [], edges: [] })).toBe(shippedGraph());
   });
   it('sets an own skill on its line by age, and adds prerequisites to shipped ones', () => {
-    useOwnAdditions({ skills: [own], edges: [{ skill: 'add-in-20', needs: 'sums-to-nine', sort: 'heart' }] });
-    const graph = graphInUse();
+    const graph = graphFor({ skills: [own], edges: [{ skill: 'add-in-20', needs: 'sums-to-nine', sort: 'heart' }] });
     const line = graph.strands.find((s) => s.id === 'add')!.skills.map((id) => graph.skills[graph.indexOf.get(id)!]!.wantedAt.us);
     expect([...line].sort((x, y) => x - y)).toEqual(line);
     expect(graph.skills[graph.indexOf.get('add-in-20')!]!.prerequisites).toContainEqual({ id: 'sums-to-nine', sort: 'heart' });
   });
   it('takes the ages of a framework that was brought in, and falls back where it is silent', () => {
-    useOwnAdditions({ skills: [], edges: [], norms: { lamps: { 'make-ten': 9 } } });
-    const of = (id: string) => graphInUse().skills[graphInUse().indexOf.get(id)!]!;
+    const graph = graphFor({ skills: [], edges: [], norms: { lamps: { 'make-ten': 9 } } });
+    const of = (id: string) => graph.skills[graph.indexOf.get(id)!]!;
     expect(wantedBy(of('make-ten'), 'lamps')).toBe(9);
     expect(wantedBy(of('add-in-20'), 'lamps')).toBe(of('add-in-20').wantedAt.us);
   });
@@ -48,9 +43,8 @@ describe('the graph in use', () => {
       'unknown-skill',
     ],
     ['an id that is taken', { skills: [{ ...own, id: 'make-ten' }], edges: [] }, 'duplicate'],
-  ])('refuses %s and stays as it was', (_, additions, code) => {
+  ])('refuses %s', (_, additions, code) => {
     expect(graphWith(additions)).toMatchObject({ ok: false, problem: { code } });
-    expect(() => useOwnAdditions(additions)).toThrow();
-    expect(graphInUse()).toBe(shippedGraph());
+    expect(() => graphFor(additions)).toThrow();
   });
 });

@@ -10,10 +10,7 @@ export interface OwnAdditions {
   /** Ages by which frameworks that were brought in want a skill, by framework and skill. */
   readonly norms?: Readonly<Record<string, Readonly<Record<string, number>>>>;
 }
-const none: OwnAdditions = { skills: [], edges: [] };
-
-let own: OwnAdditions = none;
-let graph: SkillGraph | null = null;
+export const noAdditions: OwnAdditions = { skills: [], edges: [] };
 
 /** The shipped graph with additions, or what is wrong with them: a circle, an unknown skill, one id twice. */
 export function graphWith(additions: OwnAdditions): Result<SkillGraph> {
@@ -39,15 +36,10 @@ export function graphWith(additions: OwnAdditions): Result<SkillGraph> {
   );
 }
 
-/** From now on this process works with these additions. @throws when they are broken; check with `graphWith` first. */
-export function useOwnAdditions(additions: OwnAdditions): void {
+/** The shipped graph itself when nothing was added, else the one with additions. @throws when they are broken; check with `graphWith` first. */
+export function graphFor(additions: OwnAdditions): SkillGraph {
+  if (additions.skills.length + additions.edges.length + Object.keys(additions.norms ?? {}).length === 0) return shippedGraph();
   const built = graphWith(additions);
   if (!built.ok) throw new Error(built.problem.message);
-  own = additions;
-  graph = additions.skills.length + additions.edges.length + Object.keys(additions.norms ?? {}).length === 0 ? null : built.value;
+  return built.value;
 }
-
-export const ownAdditions = (): OwnAdditions => own;
-
-/** The skill graph this process works with: the shipped one, and what the owner added. */
-export const graphInUse = (): SkillGraph => graph ?? shippedGraph();

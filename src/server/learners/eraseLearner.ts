@@ -1,0 +1,110 @@
+import { existsSync, readdirSync } from 'node:fs';
+import { eq } from 'drizzle-orm';
+import type { Db } from '../db/db';
+import { databaseName, dataDirectory } from '../db/open';
+import { evidence, idempotency, learners, plans, type StoredRequest, type StoredRound } from '../db/schema';
+import { refuse } from '../http/problemError';
+import { forgetState } from '../evidence/learnerState';
+import { forgetFinishedJobs } from '../jobs/pool';
+import { learnerById } from './learnerStore';
+
+export interface Erased {
+  readonly erased: string;
+  readonly evidence: number;
+  /** Files beside the database that still hold the child, since they are copies of what was. */
+  readonly backups: string[];
+  /** The database file was made anew, so that no freed page holds a trace; false when the disk had no room for it. */
+  readonly cleaned: boolean;
+}
+
+/**
+ * Truly erases a child: the row, all evidence and memberships, every seat, rest and mention in plans, every kept answer that
+ * could name the child, and what is being calculated with it. Other children keep theirs.
+ */
+export function eraseLearner(db: Db, id: string, confirm: string): Erased {
+  const counted = db.transaction((tx) => {
+    const learner = learnerById(tx, id);
+    if (confirm !== learner.nickname) throw refuse('malformed', `To erase, repeat the nickname: confirm=${learner.nickname}`, 'confirm');
+    const rows = tx.select({ id: evidence.id }).from(evidence).where(eq(evidence.learnerId, id)).all().length;
+    const others = tx
+      .select({ nickname: learners.nickname })
+      .from(learners)
+      .all()
+      .map((l) => l.nickname)
+      .filter((name) => name !== learner.nickname);
+    for (const p of tx.select().from(plans).all())
+      tx.update(plans)
+        .set({
+          rounds: p.rounds.map((r) => roundWithout(r, id, learner.nickname, others)),
+          request: requestWithout(p.request, id),
+          locks: p.locks.filter((k) => k.learner !== id),
+          version: p.version + 1,
+        })
+        .where(eq(plans.id, p.id))
+        .run();
+    // A kept answer may hold a nickname, a birth month or a whole roster: its key stays, so that nothing is done twice, what it said goes.
+    for (const row of tx.select().from(idempotency).all())
+      if (row.body !== null && namesChild(JSON.stringify(row.body), id, learner.nickname, others))
+        tx.update(idempotency)
+          .set({ body: { erased: true } })
+          .where(eq(idempotency.key, row.key))
+          .run();
+    tx.delete(learners).where(eq(learners.id, id)).run();
+    return rows;
+  });
+  forgetFinishedJobs();
+  forgetState(db, id);
+  return { erased: id, evidence: counted, backups: backupsIn(dataDirectory()), cleaned: rewriteFile(db) };
+}
+
+function roundWithout(r: StoredRound, id: string, nickname: string, others: readonly string[]): StoredRound {
+  return {
+    tables: r.tables
+      .map((t) => ({
+        ...t,
+        seats: t.seats.filter((s) => s.learner !== id).map((s) => ({ ...s, why: withoutName(s.why, nickname, others) })),
+      }))
+      .filter((t) => t.seats.length > 0),
+    resting: r.resting.filter((l) => l !== id),
+  };
+}
+
+const requestWithout = (r: StoredRequest, id: string): StoredRequest => ({
+  ...r,
+  present: r.present.filter((l) => l !== id),
+  ...(r.resting ? { resting: r.resting.filter((x) => x.learner !== id) } : {}),
+});
+
+/** The sentence without the name as a word of its own; names that hold it (Al in Alder) stay. */
+export const withoutName = (sentence: string, nickname: string, others: readonly string[]): string =>
+  sentence.replace(asWord([nickname], others), (found) => (found === nickname ? 'another child' : found));
+
+/** Whether a text holds the child's id or nickname as a word of its own. */
+function namesChild(text: string, id: string, nickname: string, others: readonly string[]): boolean {
+  return [...text.matchAll(asWord([id, nickname], others))].some(([found]) => found === id || found === nickname);
+}
+
+/** Finds words and, before them, longer names that hold one, which are other children's. */
+function asWord(words: readonly string[], others: readonly string[]): RegExp {
+  const longer = others.filter((name) => words.some((w) => name.includes(w))).sort((x, y) => y.length - x.length);
+  const escaped = [...longer, ...words].map((name) => name.replace(/[.*+?^${}()|[\]\\]/g, '\\$&'));
+  return new RegExp(`(?<![\\p{L}\\p{N}-])(?:${escaped.join('|')})(?![\\p{L}\\p{N}-])`, 'gu');
+}
+
+/** Copies of the data beside it: before migrations and by hand. */
+function backupsIn(directory: string): string[] {
+  if (!existsSync(directory)) return [];
+  return readdirSync(directory).filter((f) => f.endsWith('.sqlite') && f !== databaseName && f !== 'lock.sqlite');
+}
+
+/** Freed pages are overwritten already; this also gives their room back. The erasing stands whether or not there is room for it. */
+function rewriteFile(db: Db): boolean {
+  try {
+    db.$client.pragma('wal_checkpoint(TRUNCATE)');
+    db.$client.exec('VACUUM');
+    db.$client.pragma('wal_checkpoint(TRUNCATE)');
+    return true;
+  } catch {
+    return false;
+  }
+}

@@ -1,0 +1,193 @@
+import { eq } from 'drizzle-orm';
+import { afterAll, afterEach, beforeEach, describe, expect, it } from 'vitest';
+import { meetings, plans, variants } from '../db/schema';
+import { closePool } from '../jobs/pool';
+import { createLearner } from '../learners/learnerStore';
+import { takeFromLibrary } from '../shelf/libraryRoutes';
+import { measureMissing } from '../shelf/measure';
+import { createGame, createVariant, setStock, updateVariant } from '../shelf/shelfStore';
+import { ask, problemOf, Workspace } from '../workspace.testing';
+import { planById } from './planStore';
+
+const today = '2026-11-10';
+const now = '2026-11-10T10:00:00.000Z';
+const day = `today=${today}`;
+const present = ['wren', 'fern', 'moss'];
+let place: Workspace;
+let id = '';
+
+beforeEach(async () => {
+  place = new Workspace();
+  for (const nickname of ['Wren', 'Fern', 'Moss']) createLearner(place.db, { nickname, born: '2018-03' }, today, now);
+  for (const game of ['two-lamps-lit', 'high-signal']) takeFromLibrary(place.db, game, now);
+  for (const kind of ['pip-die', 'number-deck-1-10', 'two-colour-counters', 'playing-cards', 'dice-tray']) setIfThere(kind);
+  const plan = await ask('POST', `/plans?${day}`, { present, rounds: 1, minutes: 20, tables: 1, helpers: 1, seconds: 0.1 });
+  id = plan.body.id;
+  // Whatever the planner found, these tests are about what happens to a session that has seats.
+  place.db
+    .update(plans)
+    .set({
+      status: 'good',
+      rounds: [
+        {
+          tables: [
+            {
+              game: 'two-lamps-lit',
+              helper: false,
+              seats: present.map((learner) => ({ learner, variant: 'two-lamps-lit-fives', why: 'x' })),
+            },
+          ],
+          resting: [],
+        },
+      ],
+    })
+    .run();
+});
+afterEach(() => place.remove());
+afterAll(closePool);
+
+function setIfThere(kind: string): void {
+  try {
+    setStock(place.db, kind, 4);
+  } catch {
+    // Not every kind is on every list.
+  }
+}
+const version = () => planById(place.db, id).version;
+const restingAll = { rounds: [{ tables: [], resting: present }], locks: [] };
+const edit = (v: number) => ask('PUT', `/plans/${id}?${day}`, { ...restingAll, version: v });
+const replan = (v: number, seconds = 1.5) => ask('POST', `/plans/${id}/replan?${day}`, { version: v, seconds });
+
+describe('two people at one session', () => {
+  it('an edit made while it is planned again stays, and the late plan is told', async () => {
+    const v = version();
+    const [late, edited] = await Promise.all([replan(v), edit(v)]);
+    expect(edited.status).toBe(200);
+    expect(late).toMatchObject({ status: 409, body: { error: { code: 'conflict', detail: { yours: v, current: v + 1 } } } });
+    expect(planById(place.db, id)).toMatchObject({ edited: true, version: v + 1, rounds: [{ tables: [], resting: present }] });
+  });
+  it('of two who plan it again at once one wins and the other is told', async () => {
+    const v = version();
+    const both = await Promise.all([replan(v, 0.3), replan(v, 0.3)]);
+    expect(both.map((a) => a.status).sort()).toEqual([200, 409]);
+    expect(version()).toBe(v + 1);
+  });
+  it('of six edits made at once while a new version is being played one is kept, and five are told', async () => {
+    const v = version();
+    createVariant(place.db, 'two-lamps-lit', { title: 'new', mechanism: 'sum-columns', parameters: { height: 7 } });
+    const all = await Promise.all(Array.from({ length: 6 }, () => edit(v)));
+    expect(all.map((a) => a.status).sort()).toEqual([200, 409, 409, 409, 409, 409]);
+    expect(all.find((a) => a.status === 409)!.body.error.detail.current).toBeDefined();
+  });
+  it('what took place is not planned over, nor edited', async () => {
+    const v = version();
+    const [late, played] = await Promise.all([replan(v), ask('POST', `/plans/${id}/played?${day}`, { played: true })]);
+    expect(played.status).toBe(200);
+    expect(late).toMatchObject({ status: 409, body: { error: { message: expect.stringContaining('was played') } } });
+    expect((await edit(v)).status).toBe(409);
+    expect(planById(place.db, id).rounds[0]!.tables[0]!.seats).toHaveLength(3);
+  });
+  it('a session thrown away while it is planned again stays thrown away', async () => {
+    const [late] = await Promise.all([replan(version(), 0.5), ask('DELETE', `/plans/${id}`)]);
+    expect(late.status).toBe(404);
+    expect(place.db.select().from(plans).all()).toEqual([]);
+  });
+});
+
+describe('a plan made again that seats nobody', () => {
+  it('keeps the last good session, its version and its place, and says what stood in the way', async () => {
+    const before = planById(place.db, id);
+    for (const game of ['two-lamps-lit', 'high-signal']) await ask('POST', `/games/${game}/retire`);
+    const answer = await replan(before.version, 0.2);
+    expect(answer).toMatchObject({
+      status: 200,
+      body: { status: 'good', version: before.version, failed: { relax: [expect.any(String)] } },
+    });
+    expect(planById(place.db, id)).toEqual(before);
+  });
+});
+
+describe('one bad version', () => {
+  it('is refused at the door, by POST and by PATCH', () => {
+    const game = createGame(place.db, { title: 'Lanterns' }, now);
+    const alone = { title: 'alone', mechanism: 'ask-for-cards', players: { min: 1, max: 1 } };
+    expect(problemOf(() => createVariant(place.db, game.id, alone))).toMatchObject({
+      code: 'out-of-range',
+      field: 'players',
+      message: expect.stringContaining('2 to 5'),
+    });
+    const good = createVariant(place.db, game.id, { title: 'four', mechanism: 'ask-for-cards' });
+    expect(problemOf(() => updateVariant(place.db, good.id, { players: { min: 30, max: 30 } }, 1))).toMatchObject({
+      code: 'out-of-range',
+      field: 'players',
+    });
+    expect(problemOf(() => createVariant(place.db, game.id, { title: 'old', ages: [-1e308, 1e308] }))).toMatchObject({ field: 'ages' });
+    expect(
+      problemOf(() =>
+        createVariant(place.db, game.id, {
+          title: 'twice',
+          materials: [
+            { kind: 'pip-die', quantity: 1 },
+            { kind: 'pip-die', quantity: 2 },
+          ],
+        }),
+      ),
+    ).toMatchObject({ code: 'duplicate', field: 'materials.1.kind' });
+  });
+  it('that got in takes only itself out, by name', async () => {
+    // Written past the door, as an older program may have done.
+    const row = { gameId: 'high-signal', agesMin: 5, agesMax: 9, playersMin: 2, playersMax: 4, minutes: 10, declared: [] };
+    place.db
+      .insert(variants)
+      .values([
+        { id: 'broken', title: 'broken', mechanism: 'running-total', parameters: { target: 'moon' }, ...row },
+        { id: 'lost', title: 'lost', mechanism: 'no-such-family', parameters: {}, ...row },
+      ])
+      .run();
+    await measureMissing(place.db)?.finished;
+    const profiles = await ask('GET', '/profiles');
+    expect(profiles.status).toBe(200);
+    const source = (v: string) => profiles.body.items.find((p: { variant: string }) => p.variant === v).source;
+    expect([source('broken'), source('lost'), source('two-lamps-lit-fives')]).toEqual(['faulty', 'faulty', 'calculated']);
+    expect((await ask('POST', '/recommendations', { learners: ['wren'] })).status).toBe(200);
+    expect((await ask('POST', `/plans?${day}`, { present, rounds: 1, minutes: 15, tables: 1, helpers: 1, seconds: 0.1 })).status).toBe(201);
+    expect((await ask('GET', '/variants/two-lamps-lit-fives/suits')).status).toBe(200);
+  });
+});
+
+describe('meetings', () => {
+  const term = {
+    title: 'Autumn',
+    starts: '2026-11-02',
+    ends: '2026-11-29',
+    weekdays: [2],
+    startsAt: '10:00',
+    rounds: 1,
+    minutes: 15,
+    tables: 1,
+    helpers: 1,
+  };
+  it('refuse a time that no clock shows, and the calendar stays readable', async () => {
+    expect(await ask('PUT', '/term', { ...term, startsAt: '25:99' })).toMatchObject({
+      status: 400,
+      body: { error: { field: 'startsAt', message: expect.stringContaining('09:30') } },
+    });
+    await ask('PUT', '/term', term);
+    const [first] = place.db.select().from(meetings).all();
+    for (const startsAt of ['99:99', 'half past nine', '9:30'])
+      expect((await ask('PATCH', `/meetings/${first!.id}`, { startsAt })).status).toBe(400);
+    expect((await ask('GET', `/term/calendar?${day}`)).status).toBe(200);
+  });
+  it('count their changes, so that calendars take the newer one, and leave nicknames at home', async () => {
+    await ask('PUT', '/term', term);
+    const meeting = place.db.select().from(meetings).where(eq(meetings.date, today)).get()!;
+    const sequences = async () =>
+      [...String((await ask('GET', `/term/calendar?${day}`)).body).matchAll(/SEQUENCE:(\d+)/g)].map((m) => Number(m[1]));
+    const before = await sequences();
+    await ask('PATCH', `/meetings/${meeting.id}`, { off: true, offBecause: 'snow' });
+    const after = await sequences();
+    expect(after.reduce((x, y) => x + y) - before.reduce((x, y) => x + y)).toBe(1);
+    expect((await ask('GET', `/term/calendar?${day}`)).body).not.toContain('Wren');
+    expect((await ask('GET', `/term/calendar?${day}&names=true`)).body).toContain('Wren');
+  });
+});

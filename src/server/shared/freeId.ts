@@ -1,0 +1,24 @@
+import { slugOf } from '../../core/content/cells';
+
+/** An id not used yet: the slug, then slug-2, slug-3 … */
+export function freeId(base: string, taken: (id: string) => boolean): string {
+  const slug = slugOf(base);
+  let id = slug;
+  for (let n = 2; taken(id); n++) id = `${slug}-${n}`;
+  return id;
+}
+
+/** The same for many in a row: counts on from where it stood, so that a thousand twins cost no more than one. */
+export function idGiver(taken: Iterable<string>): (base: string) => string {
+  const used = new Set(taken);
+  const next = new Map<string, number>();
+  return (base) => {
+    const slug = slugOf(base);
+    let n = next.get(slug) ?? 1;
+    let id = n === 1 ? slug : `${slug}-${n}`;
+    while (used.has(id)) id = `${slug}-${++n}`;
+    next.set(slug, n + 1);
+    used.add(id);
+    return id;
+  };
+}
