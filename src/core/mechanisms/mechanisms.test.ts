@@ -1,8 +1,10 @@
+import { readdirSync } from 'node:fs';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { checkTable } from '../../contract/parameters';
 import { shippedKinds } from '../../contract/shippedData';
 import { shippedLibrary } from '../../contract/shippedLibrary';
+import { mostExtra } from '../simulate/gameLog';
 import { tellGame } from '../simulate/storyLog';
 import type { SimulationResult } from '../simulate/simulationResult';
 import { checkValue } from './checkValues';
@@ -40,53 +42,19 @@ function trueResult(op: string, a: number, b: number): number {
   return a;
 }
 
-/** The families that must exist, by name. */
-const families = [
-  'sum-columns',
-  'track-race',
-  'running-total',
-  'pair-memory',
-  'ask-for-cards',
-  'edge-tiles',
-  'close-the-tiles',
-  'equation-draw',
-  'target-combine',
-  'digit-placement',
-  'neighbour-race',
-  'bound-guess',
-  'cover-grid',
-  'chain-cards',
-  'split-and-spill',
-  'balance-the-beam',
-  'story-cards',
-  'collect-all-that-show-it',
-  'stack-or-line-up',
-  'continue-the-pattern',
-  'cover-the-shape',
-  'mirror-it',
-  'part-whole-dice',
-  'task-hunt',
-  'match-sets',
-  'sequence-grid',
-  'call-and-claim',
-  'deal-order-puzzle',
-  'build-a-number',
-  'place-digit-hop',
-  'count-the-lot',
-  'measure-and-record',
-  'sort-and-graph',
-  'quick-look',
-  'fact-wheel',
-  'compare-cards',
-  'press-your-luck',
-  'take-away-piles',
-];
-
 describe('the registry', () => {
-  it('holds all 38 families, each once', () => {
-    expect(mechanisms.map((m) => m.id).sort()).toEqual([...families].sort());
+  it('holds every folder of the family directory, each once', () => {
+    const folders = readdirSync('src/core/mechanisms', { withFileTypes: true }).flatMap((f) => (f.isDirectory() ? [f.name] : []));
+    expect(mechanisms.map((m) => m.id).sort()).toEqual(folders.sort());
+    expect(folders.length).toBeGreaterThanOrEqual(38);
+  });
+  it('gives every family no more than its eight extra measures, and sheets that are known', () => {
+    for (const m of mechanisms) expect([m.id, m.extraMeasures.length <= mostExtra]).toEqual([m.id, true]);
   });
 });
+
+/** What the seat with least has at least of the seat with most, in a family's own example. */
+const leastShareOfSeat = 0.4;
 
 /** The library's versions of a family: real parameters for the laws below. */
 const versionsOf = (id: string): readonly object[] => [
@@ -135,6 +103,30 @@ describe.each(mechanisms.map((m) => [m.id, m] as const))('%s', (id, m) => {
       expect(result.items.length).toBeGreaterThan(0);
       for (const i of result.items) expect(Number.isFinite(i.result)).toBe(true);
     });
+  });
+
+  it('favours no seat where all play at the same time and alike', () => {
+    const seats = Math.min(4, m.seats.max);
+    if (seats < 2 || !m.simultaneous(m.defaults)) return;
+    const games = 2400;
+    const { wins } = run(
+      id,
+      {},
+      Array.from({ length: seats }, () => ({ policy: 'typical' as const })),
+      games,
+    ).outcomes;
+    const share = wins.reduce((a, b) => a + b, 0) / seats;
+    const error = Math.sqrt(Math.max(share * (1 - share), 1 / games) / games);
+    for (const [seat, w] of wins.entries()) expect([seat, Math.abs(w - share) <= 4.5 * error, wins]).toEqual([seat, true, wins]);
+  });
+
+  it('credits every seat that does mathematics', () => {
+    const seats = Math.min(3, m.seats.max);
+    const { items } = run(id, {}, seats, 160);
+    const bySeat = Array.from({ length: seats }, (_, s) => items.filter((i) => i.seat === s).reduce((sum, i) => sum + i.count, 0));
+    const most = Math.max(...bySeat);
+    // Who asks or calls may have less to do, but nobody has nothing.
+    for (const [seat, n] of bySeat.entries()) expect([seat, n >= most * leastShareOfSeat, bySeat]).toEqual([seat, true, bySeat]);
   });
 
   it('gives the same game for the same seed, and tells it as it was counted', () => {

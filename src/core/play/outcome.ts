@@ -1,3 +1,4 @@
+import { bestOf } from './bestOf';
 import type { GameLog } from '../simulate/gameLog';
 import { uniform, type Rng } from '../shared/rng';
 
@@ -15,15 +16,7 @@ export function slips(player: Player, rng: Rng): boolean {
 
 /** Settles a game by points, each player's head start added; a tie has no winner. */
 export function settle(log: GameLog, players: readonly Player[]): void {
-  let best = 0;
-  let tied = false;
   for (let s = 0; s < players.length; s++) log.scores[s]! += players[s]!.headStart;
-  for (let s = 1; s < players.length; s++) {
-    if (log.scores[s]! > log.scores[best]!) {
-      best = s;
-      tied = false;
-    } else if (log.scores[s] === log.scores[best]) tied = true;
-  }
-  log.winner = tied ? -1 : best;
+  log.winner = bestOf(log.scores, players.length);
   log.rounds = Math.ceil(log.turns / players.length);
 }

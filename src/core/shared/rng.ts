@@ -75,11 +75,12 @@ export function uniform(rng: Rng): number {
 }
 
 /** Fisher–Yates on the first `length` places. */
-export function shuffle(rng: Rng, values: Int32Array | number[], length: number): void {
+export function shuffle<T>(rng: Rng, values: Int32Array | T[], length: number): void {
+  const list = values as T[];
   for (let i = length - 1; i > 0; i--) {
     const j = below(rng, i + 1);
-    const kept = values[i] as number;
-    values[i] = values[j] as number;
-    values[j] = kept;
+    const kept = list[i]!;
+    list[i] = list[j]!;
+    list[j] = kept;
   }
 }

@@ -23,6 +23,9 @@ const ticksOf = (seconds: number): number => Math.round(seconds * ticksASecond);
 /** More moves than this take no longer to weigh; also written out in `turn`, which runs hottest. */
 const mostWeighed = 511;
 
+/** Measures of its own that a family may report. */
+export const mostExtra = 8;
+
 /**
  * What one game reports while it is played. Dense typed arrays and plain numbers only:
  * the turn loop allocates nothing.
@@ -49,8 +52,8 @@ export class GameLog {
   capped = false;
   /** Whether sentences are listened to; when not, the hottest loops leave them out. */
   readonly telling: boolean = false;
-  /** A mechanism's own measures (flips, tens landed on), by index. */
-  readonly extra = new Float64Array(8);
+  /** A mechanism's own measures (flips, tens landed on), by index; at most `mostExtra`. */
+  readonly extra = new Float64Array(mostExtra);
   private readonly strideSeat: number;
   private readonly handlingTicks: number;
   /** Ticks of handling and choosing, by number of moves. */

@@ -2,13 +2,13 @@ import { type Mechanism, type PlayGame, type Seat, TURN_CAP } from '../mechanism
 import { createRng, reseed, type Rng } from '../shared/rng';
 import type { SkillGraph } from '../skills/skillGraph';
 import { ItemClasses } from './classes';
-import { GameLog } from './gameLog';
+import { GameLog, mostExtra } from './gameLog';
 import { tallyShape, type TallyShape } from './itemChannel';
 import { DEFAULT_TIME, type TimeModel } from './timeModel';
 import { ratioOf } from './ratio';
 
 /** Raised whenever a change of rules or counting makes old results differ. */
-export const ENGINE = '6';
+export const ENGINE = '7';
 
 export interface Precision {
   /** Relative standard error asked of the mean number of turns. */
@@ -57,7 +57,7 @@ const FIRST = 11;
 const SECOND = 12;
 const RESULT = 13;
 const EXTRA = 14;
-const HEAD = EXTRA + 8;
+const HEAD = EXTRA + mostExtra;
 
 /**
  * One simulation, advanced batch by batch so that a worker can report progress and stop.

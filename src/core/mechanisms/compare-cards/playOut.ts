@@ -1,3 +1,4 @@
+import { bestOf } from '../../play/bestOf';
 import { Deck, leftOf, numberCards } from '../../play/deck';
 import { compareFractions, fractionCode } from '../../items/fraction';
 import { settle } from '../../play/outcome';
@@ -98,21 +99,18 @@ function fractionOf(p: CompareParameters, first: number, second: number): number
   return first < second ? fractionCode(first, second) : fractionCode(second, first);
 }
 
-/** Who takes the round, −1 when several are equal; everyone compares with the best so far. */
+/** Who takes the round, −1 when several are equal; everyone compares the own with the best of the others. */
 function compareAll(values: Int32Array, p: CompareParameters, log: GameLog): number {
-  let best = 0;
-  let tied = false;
-  for (let s = 1; s < values.length; s++) {
-    const a = values[s]!;
-    const b = values[best]!;
-    const order = p.join === 'fraction' ? compareFractions(a, b) : a - b;
+  const order = p.join === 'fraction' ? compareFractions : (a: number, b: number): number => a - b;
+  const better = p.goal === 'higher' ? order : (a: number, b: number): number => order(b, a);
+  if (values.length === 1) return -1;
+  for (let s = 0; s < values.length; s++) {
+    let other = s === 0 ? 1 : 0;
+    for (let o = 0; o < values.length; o++) if (o !== s && better(values[o]!, values[other]!) > 0) other = o;
+    const [a, b] = [values[s]!, values[other]!];
     log.item(s, COMPARE, a, b);
-    if (p.howMuchMore && order !== 0) log.item(s, MORE, order > 0 ? a : b, order > 0 ? b : a);
-    if (order === 0) tied = true;
-    else if (order > 0 === (p.goal === 'higher')) {
-      best = s;
-      tied = false;
-    }
+    const difference = order(a, b);
+    if (p.howMuchMore && difference !== 0) log.item(s, MORE, difference > 0 ? a : b, difference > 0 ? b : a);
   }
-  return values.length === 1 || tied ? -1 : best;
+  return bestOf(values, values.length, better);
 }

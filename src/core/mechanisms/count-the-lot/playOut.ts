@@ -36,9 +36,10 @@ function countersLot(p: LotParameters, s: number, pieces: number, log: GameLog):
   log.turn(s, 1);
   if (p.group === 1) log.item(s, COUNT, pieces, 0);
   else {
-    let at: number = p.group;
+    // The first group is one too; what is left over is counted on by ones, also where the lot is smaller than a group.
+    let at = 0;
     for (; at + p.group <= pieces; at += p.group) log.item(s, SKIP, at, p.group);
-    for (at = Math.min(at, pieces); at < pieces; at++) log.item(s, SKIP, at, 1);
+    for (; at < pieces; at++) log.item(s, SKIP, at, 1);
   }
   if (p.recount && log.scores.length > 1) log.item((s + 1) % log.scores.length, COUNT, pieces, 0);
   log.note(s, 0, pieces, pieces);

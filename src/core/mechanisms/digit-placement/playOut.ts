@@ -1,3 +1,4 @@
+import { bestOf } from '../../play/bestOf';
 import { Deck } from '../../play/deck';
 import { settle } from '../../play/outcome';
 import type { Rng } from '../../shared/rng';
@@ -21,6 +22,7 @@ export function createTable(seats: readonly Seat<PlacementParameters>[]): PlayGa
   const common = seats[0]!.parameters;
   const widest = Math.max(...seats.map((s) => s.parameters.columns));
   const numbers = new Float64Array(count);
+  const worth = new Float64Array(count);
   const digits = new Int32Array(widest);
 
   const drawDigits = (rng: Rng): void => {
@@ -50,7 +52,7 @@ export function createTable(seats: readonly Seat<PlacementParameters>[]): PlayGa
         if (worthOfNumber(seat.parameters, numbers[s]!) === 0 && seat.parameters.goal !== 'nearest')
           log.extra[1]! += 1 / count / common.rounds;
       }
-      score(seats, numbers, log);
+      score(seats, numbers, worth, log);
     }
     settle(log, seats);
   };
@@ -65,17 +67,24 @@ function reportCost(placer: Placer, s: number, columns: Int32Array, digit: numbe
   log.note(s, 2, digit, Math.round(cost));
 }
 
-/** Best number of the round scores one; each compares with the best so far, and with the neighbour for the tally. */
-function score(seats: readonly Seat<PlacementParameters>[], numbers: Float64Array, log: GameLog): void {
-  let best = 0;
-  for (let s = 1; s < numbers.length; s++) {
-    log.item(s, COMPARE, numbers[s]!, numbers[best]!);
-    if (worthOfNumber(seats[s]!.parameters, numbers[s]!) > worthOfNumber(seats[best]!.parameters, numbers[best]!)) best = s;
-  }
-  for (let s = 0; s < numbers.length; s++) {
-    const other = numbers.length > 1 ? numbers[(s + 1) % numbers.length]! : 10 ** seats[0]!.parameters.columns - 1;
+/** Best number of the round scores one, a tie nobody; each compares with the best of the others, and with the neighbour for the tally. */
+function score(seats: readonly Seat<PlacementParameters>[], numbers: Float64Array, worth: Float64Array, log: GameLog): void {
+  const count = numbers.length;
+  for (let s = 0; s < count; s++) worth[s] = worthOfNumber(seats[s]!.parameters, numbers[s]!);
+  for (let s = 0; s < count; s++) {
+    if (count > 1) log.item(s, COMPARE, numbers[s]!, numbers[bestBeside(worth, s)]!);
+    const other = count > 1 ? numbers[(s + 1) % count]! : 10 ** seats[0]!.parameters.columns - 1;
     if (seats[s]!.parameters.tally) log.item(s, GAP, Math.max(numbers[s]!, other), Math.min(numbers[s]!, other));
   }
+  const best = bestOf(worth, count);
+  if (best < 0) return;
   log.scores[best]!++;
   log.note(best, 1, numbers[best]!, 0);
+}
+
+/** Who stands best among the others. */
+function bestBeside(worth: Float64Array, own: number): number {
+  let best = own === 0 ? 1 : 0;
+  for (let s = 0; s < worth.length; s++) if (s !== own && worth[s]! > worth[best]!) best = s;
+  return best;
 }

@@ -53,11 +53,12 @@ export function createTable(seats: readonly Seat<EquationParameters>[]): PlayGam
       }
       // A look for an equation is work too: one pair is tried and checked.
       if (held[s]! >= 2 && hand[0] !== WILD && hand[1] !== WILD)
-        log.item(
+        lookAt(
           s,
           p.operations.includes('add') ? 0 : allowed[s]!.indexOf(1),
           Math.max(hand[0]!, hand[1]!),
-          Math.max(1, Math.min(hand[0]!, hand[1]!)),
+          Math.min(hand[0]!, hand[1]!),
+          log,
         );
       log.note(s, 1, held[s]!, deck.left);
       const left = deck.left;
@@ -69,6 +70,12 @@ export function createTable(seats: readonly Seat<EquationParameters>[]): PlayGam
     log.extra[0] = deck.left;
     settle(log, seats);
   };
+}
+
+/** A pair that is tried is an item only where it gives a whole number, as the equation must. */
+function lookAt(s: number, op: number, larger: number, smaller: number, log: GameLog): void {
+  if (fourOperations[op] === 'divide' && (smaller === 0 || larger % smaller !== 0)) return;
+  log.item(s, op, larger, smaller);
 }
 
 /** Takes the used places out of the hand, largest place first. */

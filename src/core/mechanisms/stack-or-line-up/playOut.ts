@@ -1,3 +1,4 @@
+import { bestOf } from '../../play/bestOf';
 import { between } from '../../play/deck';
 import { settle, slips } from '../../play/outcome';
 import { type Rng, uniform } from '../../shared/rng';
@@ -47,15 +48,14 @@ function build(seat: Seat<StackParameters>, s: number, rng: Rng, log: GameLog): 
 }
 
 function countInSteps(step: number, s: number, height: number, log: GameLog): void {
-  let at = step;
+  let at = 0;
   for (; at + step <= height; at += step) log.item(s, SKIP, at, step);
   for (; at < height; at++) log.item(s, SKIP, at, 1);
 }
 
 function compareAll(seats: readonly Seat<StackParameters>[], heights: Int32Array, log: GameLog): void {
-  let best = 0;
-  for (let s = 1; s < heights.length; s++) if (heights[s]! > heights[best]!) best = s;
-  log.scores[best]!++;
+  const best = bestOf(heights, heights.length);
+  if (best >= 0) log.scores[best]!++;
   if (heights.length === 1) return;
   for (let s = 0; s < heights.length; s++) {
     const { compare } = seats[s]!.parameters;

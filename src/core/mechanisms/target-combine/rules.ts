@@ -1,3 +1,4 @@
+import { greatestCommonDivisor } from '../../items/fraction';
 import { below, type Rng, shuffle } from '../../shared/rng';
 import type { CombineOperation, TargetCombineParameters } from './parameters';
 import { solveTarget, starsOf, type Step } from './solver';
@@ -120,21 +121,38 @@ export function randomLine(
   report: (op: CombineOperation, a: number, b: number) => void,
 ): number | null {
   const scale = scaleOf(p);
-  const values = Array.from(numbers, (n) => n / scale);
+  // Numbers stay whole over whole, so that tenths and thirds are what they are.
+  const values: Ratio[] = Array.from(numbers, (n) => lowest(n, scale));
   while (values.length > 1) {
     shuffle(rng, values, values.length);
     let x = values.pop()!;
     let y = values.pop()!;
     const op = p.operations[below(rng, p.operations.length)]!;
-    if ((op === 'subtract' || op === 'divide') && x < y && p.intermediates !== 'integer') [x, y] = [y, x];
-    if (op === 'divide' && (y === 0 || (p.intermediates !== 'rational' && p.intermediates !== 'non-negative' && x % y !== 0))) {
+    const less = x[0] * y[1] < y[0] * x[1];
+    if ((op === 'subtract' || op === 'divide') && less && p.intermediates !== 'integer') [x, y] = [y, x];
+    const broken = op === 'divide' && y[0] !== 0 && (x[0] * y[1]) % (x[1] * y[0]) !== 0;
+    if (op === 'divide' && (y[0] === 0 || (p.intermediates !== 'rational' && p.intermediates !== 'non-negative' && broken))) {
       if (p.operations.length === 1) return null;
       values.push(x, y);
       if (!p.operations.some((o) => o !== 'divide')) return null;
       continue;
     }
-    report(op, x, y);
-    values.push(op === 'add' ? x + y : op === 'subtract' ? x - y : op === 'multiply' ? x * y : x / y);
+    report(op, x[0] / x[1], y[0] / y[1]);
+    values.push(joined(op, x, y));
   }
-  return values[0]!;
+  return values[0]![0] / values[0]![1];
+}
+
+/** A number as whole over whole, in lowest terms, the lower one positive. */
+type Ratio = readonly [top: number, bottom: number];
+
+function lowest(top: number, bottom: number): Ratio {
+  const shared = (greatestCommonDivisor(top, bottom) || 1) * (bottom < 0 ? -1 : 1);
+  return [top / shared, bottom / shared];
+}
+
+function joined(op: CombineOperation, [a, b]: Ratio, [c, d]: Ratio): Ratio {
+  if (op === 'add') return lowest(a * d + c * b, b * d);
+  if (op === 'subtract') return lowest(a * d - c * b, b * d);
+  return op === 'multiply' ? lowest(a * c, b * d) : lowest(a * d, b * c);
 }
