@@ -23,7 +23,7 @@ export default defineConfig({
     },
   },
   vite: {
-    ssr: { external: ['better-sqlite3', 'highs'] },
+    ssr: { external: ['better-sqlite3', 'highs', 'pino', 'pino-roll'] },
     build: { target: 'es2022' },
   },
 });

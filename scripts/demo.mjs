@@ -5,7 +5,7 @@ import { createInterface } from 'node:readline/promises';
 import { ensureInstalled, stop } from './ensureInstalled.mjs';
 import { checkPort, readOptions, serve } from './serve.mjs';
 
-const options = readOptions(process.argv.slice(2));
+const options = readOptions(process.argv.slice(2), {}, 'npm run demo -- [options]');
 ensureInstalled();
 await checkPort(options);
 const { buildAll } = await import('./build.mjs');
@@ -13,7 +13,10 @@ await buildAll();
 const database = resolve(options.data, 'zeitgeber.sqlite');
 if (options.reset && existsSync(database)) {
   await askBeforeReset();
+  // A server that works on these files would go on writing into nowhere.
+  const release = await holdAlone();
   for (const end of ['', '-wal', '-shm']) rmSync(database + end, { force: true });
+  release();
 }
 process.env.ZEITGEBER_DATA = resolve(options.data);
 process.env.ZEITGEBER_DEMO = '1';
@@ -31,4 +34,18 @@ async function askBeforeReset() {
   const answer = await ask.question(`Throw away everything in ${resolve(options.data)} and start anew? Type yes: `);
   ask.close();
   if (answer.trim().toLowerCase() !== 'yes') stop('Nothing was changed.');
+}
+
+/** Takes the lock of the data directory, or says that another process has it. */
+async function holdAlone() {
+  const { default: Database } = await import('better-sqlite3');
+  const held = new Database(resolve(options.data, 'lock.sqlite'), { timeout: 200 });
+  try {
+    held.pragma('locking_mode = EXCLUSIVE');
+    held.exec('BEGIN EXCLUSIVE; CREATE TABLE IF NOT EXISTS held (pid INTEGER); COMMIT;');
+  } catch {
+    held.close();
+    stop(`Another Zeitgeber is already using ${resolve(options.data)}. Close it first; nothing was thrown away.`);
+  }
+  return () => held.close();
 }

@@ -1,27 +1,10 @@
+import { createServer as createHttpServer } from 'node:http';
 import { createServer } from 'node:net';
 import { resolve } from 'node:path';
+import compression from 'compression';
 import { stop } from './ensureInstalled.mjs';
-
-const loopback = new Set(['127.0.0.1', 'localhost', '::1']);
-
-/** Reads --data DIR, --port N, --host H, --reset, --yes. */
-export function readOptions(argv, usual = {}) {
-  const options = { data: '.zeitgeber', port: 4321, host: '127.0.0.1', reset: false, yes: false, ...usual };
-  for (let i = 0; i < argv.length; i++) {
-    const word = argv[i];
-    const value = () => argv[++i] ?? stop(`${word} needs a value after it.`);
-    if (word === '--data') options.data = value();
-    else if (word === '--port') options.port = Number(value());
-    else if (word === '--host') options.host = value();
-    else if (word === '--reset') options.reset = true;
-    else if (word === '--yes') options.yes = true;
-    else stop(`"${word}" is not an option here. Options: --data DIR, --port N, --reset.`);
-  }
-  if (!Number.isInteger(options.port) || options.port < 1 || options.port > 65535) stop(`--port takes a number from 1 to 65535.`);
-  if (!loopback.has(options.host))
-    stop(`Zeitgeber only listens on this machine (127.0.0.1) until sharing exists; --host ${options.host} is refused.`);
-  return options;
-}
+import { guarded } from './guarded.mjs';
+export { readOptions } from './options.mjs';
 
 function portIsFree(host, port) {
   return new Promise((done) => {
@@ -37,11 +20,19 @@ export async function checkPort({ host, port }) {
 
 /** Starts the built server in this process and prints the address once it answers. */
 export async function serve({ host, port, data }, message) {
-  process.env.HOST = host;
-  process.env.PORT = String(port);
+  // What the program writes is nobody else's to read.
+  process.umask(0o077);
   process.env.ZEITGEBER_DATA = resolve(data);
+  process.env.ZEITGEBER_SERVER = '1';
+  process.env.ASTRO_NODE_AUTOSTART = 'disabled';
   process.env.ASTRO_NODE_LOGGING = 'disabled';
-  await import(new URL('../dist/server/entry.mjs', import.meta.url).href);
+  const { handler } = await import(new URL('../dist/server/entry.mjs', import.meta.url).href);
+  const compress = compression({ threshold: 1024 });
+  const server = createHttpServer((request, response) => {
+    if (!guarded(request, response)) return;
+    compress(request, response, () => handler(request, response));
+  });
+  server.listen(port, host);
   for (let i = 0; i < 100; i++) {
     const answer = await fetch(`http://${host}:${port}/api/v1/health`).catch(() => null);
     if (answer?.ok) {

@@ -1,7 +1,7 @@
 import { renderToStaticMarkup } from 'react-dom/server';
 import { describe, expect, it } from 'vitest';
 import { ObservedGrid } from './charts/ObservedGrid';
-import { mostStops } from './foldLine';
+import { mostStops } from '../core/group/foldLine';
 import { type DiagramLine, LineDiagram, type LineSkill } from './LineDiagram';
 
 const skill = (n: number, more: Partial<LineSkill> = {}): LineSkill => ({

@@ -1,5 +1,5 @@
 import { type KeyboardEvent, useEffect, useRef, useState } from 'react';
-import { foldFrom, mostStops } from './foldLine';
+import { foldFrom, mostStops } from '../core/group/foldLine';
 import { SignalArm } from './SignalArm';
 import styles from './lines.module.css';
 

@@ -1,8 +1,9 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import { Button } from '../../ui/Button';
 import { Empty, Failure, Loading } from '../../ui/Empty';
 import { Light } from '../../ui/Light';
+import { Tabs } from '../../ui/Tabs';
 import { api, get, link, type Page } from '../shared/api';
 import { useTellUndo } from '../shared/useTellUndo';
 import { App, messageOf, useTell } from '../shared/App';
@@ -10,13 +11,15 @@ import panel from '../shared/panel.module.css';
 import type { GameWire, KindWire, VariantWire } from '../shared/types';
 import { GameDialog } from '../shelf/GameDialog';
 import styles from './game.module.css';
-import { Bench } from './Bench';
-import { Compare } from './Compare';
 import { Practice } from './Practice';
 import { useMechanisms } from './useMechanism';
 import { useSkills } from '../shared/useSkills';
-import { VariantDialog } from './VariantDialog';
-import { Watch } from './Watch';
+
+// What is opened seldom comes when it is opened: it brings all rule families along.
+const Bench = lazy(async () => ({ default: (await import('./Bench')).Bench }));
+const Compare = lazy(async () => ({ default: (await import('./Compare')).Compare }));
+const Watch = lazy(async () => ({ default: (await import('./Watch')).Watch }));
+const VariantDialog = lazy(async () => ({ default: (await import('./VariantDialog')).VariantDialog }));
 
 export default function GameView({ id, version }: { id: string; version: string | null }) {
   return (
@@ -49,22 +52,27 @@ function Main({
   const skills = useSkills();
   const mechanism = useMechanisms()?.find((m) => m.id === variant.mechanism);
   const open = variant.mechanism ? views : views.slice(0, 1);
-  return (
-    <div>
-      {open.length > 1 && (
-        <div className={styles.views} role="tablist" aria-label="Ways to look at it">
-          {open.map((v) => (
-            <button key={v} type="button" role="tab" aria-selected={v === view} onClick={() => setView(v)}>
-              {viewWords[v]}
-            </button>
-          ))}
-        </div>
-      )}
+  const panelOf = (
+    <Suspense fallback={<Loading what="Setting up the bench …" />}>
       {view === 'practises' && <Practice variant={variant} others={others} onSaved={onSaved} />}
       {view !== 'practises' && (!mechanism || !skills) && <Loading what="Setting up the bench …" />}
       {view === 'bench' && mechanism && skills && <Bench variant={variant} mechanism={mechanism} skills={skills} onSaved={onSaved} />}
       {view === 'watch' && mechanism && <Watch variant={variant} mechanism={mechanism} />}
       {view === 'compare' && skills && <Compare variant={variant} others={others} skills={skills} />}
+    </Suspense>
+  );
+  if (open.length === 1) return <div>{panelOf}</div>;
+  return (
+    <div>
+      <Tabs
+        label="Ways to look at it"
+        className={styles.views}
+        tabs={open.map((id) => ({ id, title: viewWords[id] }))}
+        chosen={view}
+        onChoose={setView}
+      >
+        {panelOf}
+      </Tabs>
     </div>
   );
 }
@@ -116,13 +124,6 @@ function Game({ id, version }: { id: string; version: string | null }) {
           Add a version
         </Button>
       </div>
-      <div className={styles.versions} role="tablist" aria-label="Versions">
-        {inUse.map((v) => (
-          <button key={v.id} type="button" role="tab" aria-selected={v.id === variant?.id} onClick={() => setChosen(v.id)}>
-            {v.title}
-          </button>
-        ))}
-      </div>
       {!variant ? (
         <Empty title="No version yet">
           <p>
@@ -134,93 +135,101 @@ function Game({ id, version }: { id: string; version: string | null }) {
           </Button>
         </Empty>
       ) : (
-        <div className={styles.columns}>
-          <aside className={styles.facts}>
-            <section className={panel.sheet}>
-              <h2>{variant.title}</h2>
-              <dl className={styles.dl}>
-                <dt>Ages</dt>
-                <dd>
-                  {variant.ages[0]}–{variant.ages[1]}
-                </dd>
-                <dt>Players</dt>
-                <dd>
-                  {variant.players.min === variant.players.max ? variant.players.min : `${variant.players.min}–${variant.players.max}`}
-                </dd>
-                <dt>Given time</dt>
-                <dd>{variant.minutes} min</dd>
-                <dt>Helper</dt>
-                <dd>{helperWords[variant.helper]}</dd>
-                {variant.preparationMinutes > 0 && (
-                  <>
-                    <dt>Getting ready</dt>
-                    <dd>{variant.preparationMinutes} min</dd>
-                  </>
-                )}
-                {variant.mechanism && (
-                  <>
-                    <dt>How it plays</dt>
-                    <dd>{variant.mechanism.replaceAll('-', ' ')}</dd>
-                  </>
-                )}
-              </dl>
-              <h3>Things</h3>
-              <ul className={styles.things}>
-                {variant.materials.map((m) => {
-                  const kind = kinds.data?.items.find((k) => k.id === m.kind);
-                  const state =
-                    !kind || kind.plentiful || kind.quantity >= m.quantity ? 'there' : kind.quantity === 0 ? 'missing' : 'short';
-                  return (
-                    <li key={m.kind}>
-                      <Light state={state} /> {m.quantity} × {(kind?.title ?? m.kind).toLowerCase()}
-                      {kind?.caution && <small>{kind.caution}</small>}
-                    </li>
-                  );
-                })}
-                {variant.materials.length === 0 && <li className={panel.soft}>nothing named</li>}
-              </ul>
-              <div className={panel.row}>
-                <Button onClick={() => setEditing('variant')}>Change version</Button>
-                <Button onClick={() => change.mutate(`/variants/${variant.id}/retire`)}>Put away</Button>
-              </div>
-            </section>
-            {g.rules.length > 0 && (
+        <Tabs
+          label="Versions"
+          className={styles.versions}
+          tabs={inUse.map((v) => ({ id: v.id, title: v.title }))}
+          chosen={variant.id}
+          onChoose={setChosen}
+        >
+          <div className={styles.columns}>
+            <aside className={styles.facts}>
               <section className={panel.sheet}>
-                <h2>Rules</h2>
-                <ol className={styles.rules}>
-                  {g.rules.map((r) => (
-                    <li key={r}>{r}</li>
-                  ))}
-                </ol>
-              </section>
-            )}
-            {away.length > 0 && (
-              <section className={panel.sheet}>
-                <h2>Versions put away</h2>
-                <ul className={panel.list}>
-                  {away.map((v) => (
-                    <li key={v.id}>
-                      {v.title}{' '}
-                      <Button kind="plain" onClick={() => change.mutate(`/variants/${v.id}/restore`)}>
-                        bring back
-                      </Button>
-                    </li>
-                  ))}
+                <h2>{variant.title}</h2>
+                <dl className={styles.dl}>
+                  <dt>Ages</dt>
+                  <dd>
+                    {variant.ages[0]}–{variant.ages[1]}
+                  </dd>
+                  <dt>Players</dt>
+                  <dd>
+                    {variant.players.min === variant.players.max ? variant.players.min : `${variant.players.min}–${variant.players.max}`}
+                  </dd>
+                  <dt>Given time</dt>
+                  <dd>{variant.minutes} min</dd>
+                  <dt>Helper</dt>
+                  <dd>{helperWords[variant.helper]}</dd>
+                  {variant.preparationMinutes > 0 && (
+                    <>
+                      <dt>Getting ready</dt>
+                      <dd>{variant.preparationMinutes} min</dd>
+                    </>
+                  )}
+                  {variant.mechanism && (
+                    <>
+                      <dt>How it plays</dt>
+                      <dd>{variant.mechanism.replaceAll('-', ' ')}</dd>
+                    </>
+                  )}
+                </dl>
+                <h3>Things</h3>
+                <ul className={styles.things}>
+                  {variant.materials.map((m) => {
+                    const kind = kinds.data?.items.find((k) => k.id === m.kind);
+                    const state =
+                      !kind || kind.plentiful || kind.quantity >= m.quantity ? 'there' : kind.quantity === 0 ? 'missing' : 'short';
+                    return (
+                      <li key={m.kind}>
+                        <Light state={state} /> {m.quantity} × {(kind?.title ?? m.kind).toLowerCase()}
+                        {kind?.caution && <small>{kind.caution}</small>}
+                      </li>
+                    );
+                  })}
+                  {variant.materials.length === 0 && <li className={panel.soft}>nothing named</li>}
                 </ul>
+                <div className={panel.row}>
+                  <Button onClick={() => setEditing('variant')}>Change version</Button>
+                  <Button onClick={() => change.mutate(`/variants/${variant.id}/retire`)}>Put away</Button>
+                </div>
               </section>
-            )}
-          </aside>
-          <Main
-            key={variant.id}
-            variant={variant}
-            others={inUse}
-            onSaved={(saved, c) => {
-              setChosen(saved);
-              refresh();
-              tellUndo('Saved.', c);
-            }}
-          />
-        </div>
+              {g.rules.length > 0 && (
+                <section className={panel.sheet}>
+                  <h2>Rules</h2>
+                  <ol className={styles.rules}>
+                    {g.rules.map((r) => (
+                      <li key={r}>{r}</li>
+                    ))}
+                  </ol>
+                </section>
+              )}
+              {away.length > 0 && (
+                <section className={panel.sheet}>
+                  <h2>Versions put away</h2>
+                  <ul className={panel.list}>
+                    {away.map((v) => (
+                      <li key={v.id}>
+                        {v.title}{' '}
+                        <Button kind="plain" onClick={() => change.mutate(`/variants/${v.id}/restore`)}>
+                          bring back
+                        </Button>
+                      </li>
+                    ))}
+                  </ul>
+                </section>
+              )}
+            </aside>
+            <Main
+              key={variant.id}
+              variant={variant}
+              others={inUse}
+              onSaved={(saved, c) => {
+                setChosen(saved);
+                refresh();
+                tellUndo('Saved.', c);
+              }}
+            />
+          </div>
+        </Tabs>
       )}
       {editing === 'game' && (
         <GameDialog
@@ -235,6 +244,7 @@ function Game({ id, version }: { id: string; version: string | null }) {
         />
       )}
       {(editing === 'variant' || editing === 'new') && (
+        <Suspense>
         <VariantDialog
           game={g}
           variant={editing === 'variant' ? variant : null}
@@ -247,6 +257,7 @@ function Game({ id, version }: { id: string; version: string | null }) {
             tellUndo('Saved.', c);
           }}
         />
+        </Suspense>
       )}
       <p>
         <a href={link('/shelf')}>Back to the shelf</a>

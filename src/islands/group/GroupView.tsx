@@ -155,7 +155,7 @@ function Matrix({ map, skills, name }: { map: GroupMapWire; skills: Skills; name
           const y = head + i * row + 20;
           return (
             <g key={l}>
-              <a href={link(`/learners/${l}`)}>
+              <a href={link(`/learners/${l}`)} tabIndex={-1}>
                 <text x={0} y={y + 2} className={styles.name}>
                   {name(l)}
                 </text>
@@ -183,29 +183,33 @@ function Matrix({ map, skills, name }: { map: GroupMapWire; skills: Skills; name
           );
         })}
       </svg>
-      <table className={styles.hidden}>
-        <caption>Learners by skills</caption>
-        <thead>
-          <tr>
-            <th scope="col">Learner</th>
-            {map.skills.map((s) => (
-              <th key={s} scope="col">
-                {skills.title(s)}
-              </th>
-            ))}
-          </tr>
-        </thead>
-        <tbody>
-          {map.learners.map((l, i) => (
-            <tr key={l}>
-              <th scope="row">{name(l)}</th>
-              {map.skills.map((s, k) => (
-                <td key={s}>{words(map.cells[i]![k]!)}</td>
+      <div className="visually-hidden">
+        <table>
+          <caption>Learners by skills</caption>
+          <thead>
+            <tr>
+              <th scope="col">Learner</th>
+              {map.skills.map((s) => (
+                <th key={s} scope="col">
+                  {skills.title(s)}
+                </th>
               ))}
             </tr>
-          ))}
-        </tbody>
-      </table>
+          </thead>
+          <tbody>
+            {map.learners.map((l, i) => (
+              <tr key={l}>
+                <th scope="row">
+                  <a href={link(`/learners/${l}`)}>{name(l)}</a>
+                </th>
+                {map.skills.map((s, k) => (
+                  <td key={s}>{words(map.cells[i]![k]!)}</td>
+                ))}
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
       <p className={`${panel.soft} ${panel.small}`}>
         Sorted both ways, most held first; it is no ranking, only a way to see who stands near whom. Hollow: assumed. Glow: good next.
       </p>

@@ -42,7 +42,7 @@ export function HelpNext({
     placeholderData: (before) => before,
   });
   return (
-    <section className={`${panel.sheet} ${styles.help}`}>
+    <section className={panel.sheet}>
       <h2>{title}</h2>
       <div className={`${panel.row} ${panel.small}`}>
         <label>

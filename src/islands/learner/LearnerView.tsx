@@ -1,15 +1,13 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
 import { heldAt } from '../../core/mastery/parameters';
 import { statusWords } from '../../text/sentences';
 import { Button } from '../../ui/Button';
-import { Dialog } from '../../ui/Dialog';
 import { Failure, Loading } from '../../ui/Empty';
-import { Field } from '../../ui/Field';
 import { LineDiagram } from '../../ui/LineDiagram';
 import { LinkButton } from '../../ui/LinkButton';
 import { SignalArm } from '../../ui/SignalArm';
-import { api, get, link, type Page } from '../shared/api';
+import { get, link, type Page } from '../shared/api';
 import { App, messageOf, useTell } from '../shared/App';
 import panel from '../shared/panel.module.css';
 import type { EstimateWire, EvidenceWire, LearnerWire } from '../shared/types';
@@ -24,6 +22,8 @@ import { OpenNow } from './OpenNow';
 import styles from './learner.module.css';
 import { NoteDialog } from './NoteDialog';
 import { SheetDialog } from './SheetDialog';
+import { download } from './download';
+import { EraseDialog } from './EraseDialog';
 import { WhyPanel } from './WhyPanel';
 
 export default function LearnerView({ id, focus }: { id: string; focus: string | null }) {
@@ -99,7 +99,7 @@ function Learner({ id, first }: { id: string; first: string | null }) {
       </div>
       <div className={styles.columns}>
         <div className={styles.left}>
-          <section className={`${panel.sheet} ${styles.map}`}>
+          <section className={panel.sheet} aria-label="The map">
             <div className={styles.scroll}>
               <LineDiagram lines={lines} junctions={junctions} focus={focus} onFocus={setFocus} />
             </div>
@@ -144,7 +144,9 @@ function Learner({ id, first }: { id: string; first: string | null }) {
             <div className={panel.row}>
               <LinkButton href={link(`/learners/${id}/mine`)}>What {l.nickname} can see</LinkButton>
               <Button onClick={() => setDialog('edit')}>Change</Button>
-              <Button onClick={() => void download(id, l.nickname)}>Export everything</Button>
+              <Button onClick={() => void download(id, l.nickname).catch((e: unknown) => tell(messageOf(e), { bad: true }))}>
+                Export everything
+              </Button>
               <Button kind="danger" onClick={() => setDialog('erase')}>
                 Erase
               </Button>
@@ -217,39 +219,5 @@ function Legend() {
       </span>
       <span>arc: how sure</span>
     </p>
-  );
-}
-
-async function download(id: string, nickname: string): Promise<void> {
-  const data = await get<unknown>(`/learners/${id}/export`);
-  const a = document.createElement('a');
-  a.href = URL.createObjectURL(new Blob([JSON.stringify(data, null, 2)], { type: 'application/json' }));
-  a.download = `${nickname}.json`;
-  a.click();
-  URL.revokeObjectURL(a.href);
-}
-
-function EraseDialog({ learner, onClose }: { learner: LearnerWire; onClose: () => void }) {
-  const [typed, setTyped] = useState('');
-  const erase = useMutation({
-    mutationFn: () => api<{ backups: string[] }>('DELETE', `/learners/${learner.id}?confirm=${encodeURIComponent(typed)}`),
-    onSuccess: () => void (location.href = link('/learners')),
-  });
-  return (
-    <Dialog title={`Erase ${learner.nickname}`} onClose={onClose}>
-      <p>
-        Everything about this child goes: notes, map, seats in plans. It cannot be undone. Backups made before still hold it and are named
-        afterwards.
-      </p>
-      <Field label={`Type ${learner.nickname} to erase`} error={erase.error ? messageOf(erase.error) : null}>
-        {(p) => <input {...p} value={typed} onChange={(e) => setTyped(e.target.value)} />}
-      </Field>
-      <div className={panel.actions}>
-        <Button onClick={onClose}>Keep</Button>
-        <Button kind="danger" disabled={typed !== learner.nickname || erase.isPending} onClick={() => erase.mutate()}>
-          Erase everything
-        </Button>
-      </div>
-    </Dialog>
   );
 }

@@ -54,7 +54,7 @@ export function LearnerDialog({
         permanentSupports: permanent,
         withoutNorms,
         accommodations: allowances,
-        ...(group.trim() ? { group: group.trim() } : {}),
+        group: group.trim() === '' ? null : group.trim(),
       };
       return learner
         ? api<{ id: string }>('PATCH', `/learners/${learner.id}`, { ...body, version: learner.version })

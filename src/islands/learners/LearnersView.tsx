@@ -1,20 +1,19 @@
-import { useQueries, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useState } from 'react';
-import { heldAt } from '../../core/mastery/parameters';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useMemo, useState } from 'react';
 import { Button } from '../../ui/Button';
 import { Dialog } from '../../ui/Dialog';
 import { Empty, Failure, Loading } from '../../ui/Empty';
 import { LinkButton } from '../../ui/LinkButton';
-import { foldFrom } from '../../ui/foldLine';
 import { SignalArm } from '../../ui/SignalArm';
 import { get, link, type Page } from '../shared/api';
 import { HelpNext } from '../learner/HelpNext';
-import { goodNext } from '../shared/goodNext';
 import { ageWords } from '../shared/words';
 import { App, messageOf } from '../shared/App';
 import panel from '../shared/panel.module.css';
-import type { EstimateWire, LearnerWire } from '../shared/types';
-import { useSkills } from '../shared/useSkills';
+import type { LearnerWire } from '../shared/types';
+import { type Skills, useSkills } from '../shared/useSkills';
+import { useWindowRows } from '../shared/useWindowRows';
+import { SpacerRow } from '../../ui/SpacerRow';
 import { LearnerDialog } from './LearnerDialog';
 import styles from './learners.module.css';
 
@@ -28,17 +27,14 @@ export default function LearnersView() {
 
 /** Distance between two small arms. */
 const armPitch = 7.8;
-/** Arms drawn of each line: those around the edge of what is there. */
+/** Room for seven arms of a line. */
 const armsShown = 7;
 
-function edgeOf(ids: readonly string[], map: ReadonlyMap<string, EstimateWire>): readonly string[] {
-  const from = foldFrom(
-    ids.map((id) => map.get(id)?.asSeen ?? 0),
-    -1,
-    null,
-    armsShown,
-  );
-  return ids.slice(from, from + armsShown);
+interface ShortMapWire {
+  learner: string;
+  seen: boolean;
+  next: string[];
+  lines: { held: number; arms: [number, boolean][] }[];
 }
 
 /** Learners × strands: how far each line is signalled clear, and what is good next. */
@@ -46,18 +42,16 @@ function Learners() {
   const client = useQueryClient();
   const skills = useSkills();
   const learners = useQuery({ queryKey: ['learners'], queryFn: () => get<Page<LearnerWire>>('/learners?limit=5000') });
-  const maps = useQueries({
-    queries: (learners.data?.items ?? []).map((l) => ({
-      queryKey: ['mastery', l.id, 'short'],
-      queryFn: () => get<Page<EstimateWire>>(`/learners/${l.id}/mastery?limit=1000&steps=false`),
-    })),
-  });
+  const maps = useQuery({ queryKey: ['maps'], queryFn: () => get<Page<ShortMapWire>>('/maps?limit=5000') });
   const [adding, setAdding] = useState(false);
   const [together, setTogether] = useState<readonly string[]>([]);
   const [asking, setAsking] = useState(false);
+  const rows = useMemo(() => groupedRows(learners.data?.items ?? []), [learners.data]);
+  const list = useWindowRows<HTMLTableSectionElement>(rows.length, 46);
   if (learners.error) return <Failure message={messageOf(learners.error)} />;
   if (!learners.data || !skills) return <Loading />;
-  const groups = [...new Set(learners.data.items.map((l) => l.group ?? 'No group'))];
+  const mapOf = new Map(maps.data?.items.map((m) => [m.learner, m]));
+  const columns = skills.strands.length + 3;
   return (
     <>
       <div className={panel.head}>
@@ -110,73 +104,36 @@ function Learners() {
                   </th>
                 ))}
                 <th scope="col">Good next</th>
-                <th scope="col" />
+                <th scope="col">
+                  <span className="visually-hidden">Placement</span>
+                </th>
               </tr>
             </thead>
-            {groups.map((group) => (
-              <tbody key={group}>
-                <tr>
-                  <th colSpan={skills.strands.length + 3} className={styles.group} scope="colgroup">
-                    {group}
-                  </th>
-                </tr>
-                {learners.data.items.map((l, i) => {
-                  if ((l.group ?? 'No group') !== group) return null;
-                  const map = new Map(maps[i]?.data?.items.map((e) => [e.skill, e]));
-                  const next = goodNext([...map.values()], skills, l).slice(0, 2);
-                  const seen = [...map.values()].some((e) => e.seen);
-                  return (
-                    <tr key={l.id}>
-                      <td>
-                        <input
-                          type="checkbox"
-                          className={styles.tick}
-                          aria-label={`${l.nickname} at this table`}
-                          checked={together.includes(l.id)}
-                          onChange={() => setTogether(together.includes(l.id) ? together.filter((x) => x !== l.id) : [...together, l.id])}
-                        />
-                        <a href={link(`/learners/${l.id}`)} className={styles.name}>
-                          {l.nickname}
-                        </a>
-                        <span className={panel.soft}>{ageWords(l.born)}</span>
-                      </td>
-                      {skills.strands.map((s) => (
-                        <td key={s.id}>
-                          <svg
-                            viewBox={`0 0 ${armsShown * armPitch + 6} 22`}
-                            width={armsShown * armPitch + 6}
-                            height="22"
-                            role="img"
-                            aria-label={strandWords(s.skills, map)}
-                          >
-                            <path d={`M3 17H${armsShown * armPitch}`} stroke="var(--rule-strong)" />
-                            {edgeOf(s.skills, map).map((id, k) => {
-                              const e = map.get(id);
-                              return e ? (
-                                <SignalArm
-                                  key={id}
-                                  x={5 + k * armPitch}
-                                  y={17}
-                                  size={0.5}
-                                  mastery={e.asSeen}
-                                  seen={e.seen}
-                                  interval={null}
-                                  hue={`var(--strand-${s.hue})`}
-                                />
-                              ) : null;
-                            })}
-                          </svg>
-                        </td>
-                      ))}
-                      <td className={styles.next}>{maps[i]?.data ? next.map((e) => skills.byId.get(e.skill)!.short).join('; ') : '…'}</td>
-                      <td>
-                        <a href={link(`/learners/${l.id}/place`)}>{seen ? 'place again' : 'place'}</a>
-                      </td>
-                    </tr>
-                  );
-                })}
-              </tbody>
-            ))}
+            <tbody ref={list.holder}>
+              <SpacerRow height={list.before} columns={columns} />
+              {list.shown.map((n) => {
+                const row = rows[n]!;
+                return typeof row === 'string' ? (
+                  <tr key={`group ${row}`} ref={list.measure} data-index={n}>
+                    <th colSpan={columns} className={styles.group} scope="colgroup">
+                      {row}
+                    </th>
+                  </tr>
+                ) : (
+                  <LearnerRow
+                    key={row.id}
+                    index={n}
+                    measure={list.measure}
+                    learner={row}
+                    map={mapOf.get(row.id)}
+                    skills={skills}
+                    together={together.includes(row.id)}
+                    onTick={() => setTogether(together.includes(row.id) ? together.filter((x) => x !== row.id) : [...together, row.id])}
+                  />
+                );
+              })}
+              <SpacerRow height={list.after} columns={columns} />
+            </tbody>
           </table>
           <p className={`${panel.soft} ${panel.small}`}>
             An arm a step, the seven around the edge of each line: flat not yet, raised growing, upright on their own; hollow where nobody
@@ -212,7 +169,69 @@ function Learners() {
   );
 }
 
-function strandWords(ids: readonly string[], map: ReadonlyMap<string, EstimateWire>): string {
-  const held = ids.filter((id) => (map.get(id)?.asSeen ?? 0) >= heldAt).length;
-  return `${held} of ${ids.length} on their own`;
+/** Learners under the names of their groups, in the order in which they come. */
+function groupedRows(all: readonly LearnerWire[]): readonly (string | LearnerWire)[] {
+  const groups = [...new Set(all.map((l) => l.group ?? 'No group'))];
+  return groups.flatMap((g) => [g, ...all.filter((l) => (l.group ?? 'No group') === g)]);
+}
+
+function LearnerRow({
+  learner: l,
+  index,
+  measure,
+  map,
+  skills,
+  together,
+  onTick,
+}: {
+  learner: LearnerWire;
+  index: number;
+  measure: ((row: Element | null) => void) | undefined;
+  map: ShortMapWire | undefined;
+  skills: Skills;
+  together: boolean;
+  onTick: () => void;
+}) {
+  return (
+    <tr ref={measure} data-index={index}>
+      <td>
+        <input type="checkbox" className={styles.tick} aria-label={`${l.nickname} at this table`} checked={together} onChange={onTick} />
+        <a href={link(`/learners/${l.id}`)} className={styles.name}>
+          {l.nickname}
+        </a>
+        <span className={panel.soft}>{ageWords(l.born)}</span>
+      </td>
+      {skills.strands.map((strand, n) => (
+        <td key={strand.id}>
+          {map && (
+            <svg
+              viewBox={`0 0 ${armsShown * armPitch + 6} 22`}
+              width={armsShown * armPitch + 6}
+              height="22"
+              role="img"
+              aria-label={`${map.lines[n]!.held} of ${strand.skills.length} on their own`}
+            >
+              <path d={`M3 17H${armsShown * armPitch}`} stroke="var(--rule-strong)" />
+              {map.lines[n]!.arms.map(([height, seen], k) => (
+                <SignalArm
+                  key={k}
+                  x={5 + k * armPitch}
+                  y={17}
+                  size={0.5}
+                  mastery={height}
+                  seen={seen}
+                  interval={null}
+                  hue={`var(--strand-${strand.hue})`}
+                />
+              ))}
+            </svg>
+          )}
+        </td>
+      ))}
+      <td className={styles.next}>{map ? map.next.map((k) => skills.byId.get(k)!.short).join('; ') : '…'}</td>
+      <td>
+        <a href={link(`/learners/${l.id}/place`)}>{map?.seen ? 'place again' : 'place'}</a>
+      </td>
+    </tr>
+  );
 }

@@ -1,5 +1,5 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { operationHue, operationWords } from '../../text/itemText';
 import type { ProfileSummary } from '../../core/simulate/profileSummary';
 import type { Operation } from '../../core/items/item';
@@ -11,7 +11,9 @@ import { api, get, link, type Page } from '../shared/api';
 import { useTellUndo } from '../shared/useTellUndo';
 import { App, messageOf, useTell } from '../shared/App';
 import panel from '../shared/panel.module.css';
+import { wordsOf } from '../shared/search';
 import { type Skills, useSkills } from '../shared/useSkills';
+import { useWindowRows } from '../shared/useWindowRows';
 import styles from './library.module.css';
 
 interface LibraryVersion {
@@ -32,22 +34,22 @@ interface LibraryGameWire {
   readonly variants: readonly LibraryVersion[];
 }
 
-export default function LibraryView() {
+export default function LibraryView({ text }: { text: string | null }) {
   return (
     <App>
-      <Library />
+      <Library first={text} />
     </App>
   );
 }
 
 /** Games that came with the app: choose by what they practise, take them onto the shelf. */
-function Library() {
+function Library({ first }: { first: string | null }) {
   const client = useQueryClient();
   const tell = useTell();
   const tellUndo = useTellUndo();
   const skills = useSkills();
   const library = useQuery({ queryKey: ['library'], queryFn: () => get<Page<LibraryGameWire>>('/library?limit=1000') });
-  const [text, setText] = useState('');
+  const [text, setText] = useState(first ?? '');
   const [bin, setBin] = useState('');
   const [age, setAge] = useState('');
   const [open, setOpen] = useState<string | null>(null);
@@ -60,10 +62,14 @@ function Library() {
     },
     onError: (e) => tell(messageOf(e), { bad: true }),
   });
+  const all = useMemo(() => library.data?.items ?? [], [library.data]);
+  const shown = useMemo(
+    () => (skills ? all.filter((g) => (bin === '' || g.bin === bin) && matches(g, text, age, skills)) : []),
+    [all, bin, text, age, skills],
+  );
+  const list = useWindowRows<HTMLUListElement>(shown.length, 150);
   if (library.error) return <Failure message={messageOf(library.error)} />;
   if (!library.data || !skills) return <Loading what="Unrolling the catalogue …" />;
-  const all = library.data.items;
-  const shown = all.filter((g) => (bin === '' || g.bin === bin) && matches(g, text, age, skills));
   return (
     <>
       <div className={panel.head}>
@@ -97,76 +103,80 @@ function Library() {
         {shown.length} of {all.length} games, {shown.reduce((n, g) => n + g.variants.length, 0)} versions. Folk games and our own, with
         dice, cards and paper. Every number is calculated from the rules.
       </p>
-      <ul className={styles.games}>
-        {shown.map((g) => (
-          <li key={g.id} className={styles.game}>
-            <div className={styles.head}>
-              <h2>{g.title}</h2>
-              <span className={panel.soft}>
-                {g.bin} · {g.plays.toLowerCase()}
-              </span>
-              <span className={panel.spring} />
-              <Button kind="plain" onClick={() => setOpen(open === g.id ? null : g.id)}>
-                {open === g.id ? 'Less' : 'Rules and practice'}
-              </Button>
-              {g.onShelf ? (
-                <span className={styles.owned}>on your shelf</span>
-              ) : (
-                <Button kind="main" onClick={() => take.mutate(g)} disabled={take.isPending}>
-                  Take it
+      <ul ref={list.holder} className={styles.games}>
+        {list.before > 0 && <li aria-hidden="true" style={{ height: list.before }} />}
+        {list.shown
+          .map((i) => shown[i]!)
+          .map((g, n) => (
+            <li key={g.id} ref={list.measure} data-index={list.shown[n]} className={styles.game}>
+              <div className={styles.head}>
+                <h2>{g.title}</h2>
+                <span className={panel.soft}>
+                  {g.bin} · {g.plays.toLowerCase()}
+                </span>
+                <span className={panel.spring} />
+                <Button kind="plain" onClick={() => setOpen(open === g.id ? null : g.id)}>
+                  {open === g.id ? 'Less' : 'Rules and practice'}
                 </Button>
-              )}
-            </div>
-            <table className={styles.versions}>
-              <tbody>
-                {g.variants.map((v) => (
-                  <tr key={v.id}>
-                    <th scope="row">{v.title}</th>
-                    <td>
-                      {v.ages[0]}–{v.ages[1]} years
-                    </td>
-                    <td>{v.players.min === v.players.max ? v.players.min : `${v.players.min}–${v.players.max}`} players</td>
-                    <td>{v.profile ? `${Math.round(v.profile.minutes[1])} min` : ''}</td>
-                    <td className={styles.practice}>{v.profile ? mainPractice(v.profile, skills) : ''}</td>
-                  </tr>
-                ))}
-              </tbody>
-            </table>
-            {open === g.id && (
-              <div className={styles.more}>
-                <ol>
-                  {g.rules.map((r) => (
-                    <li key={r}>{r}</li>
-                  ))}
-                </ol>
-                <div>
-                  {g.variants.map(
-                    (v) =>
-                      v.profile && (
-                        <div key={v.id}>
-                          <h3>{v.title}</h3>
-                          <ShareBar
-                            label={v.title}
-                            shares={v.profile.mix.map(([op, share]) => ({
-                              title: operationWords[op as Operation],
-                              share,
-                              error: null,
-                              fill: `var(--strand-${operationHue(op)})`,
-                            }))}
-                          />
-                          <p className={`${panel.soft} ${panel.small}`}>
-                            {v.profile.games.toLocaleString('en')} simulated games of {v.profile.seats};{' '}
-                            {v.profile.minutes.map((m) => m.toFixed(0)).join(', ')} minutes (short, usual, long);{' '}
-                            {(v.profile.idleTurns * 100).toFixed(0)} % of turns with nothing to do.
-                          </p>
-                        </div>
-                      ),
-                  )}
-                </div>
+                {g.onShelf ? (
+                  <span className={styles.owned}>on your shelf</span>
+                ) : (
+                  <Button kind="main" onClick={() => take.mutate(g)} disabled={take.isPending}>
+                    Take it
+                  </Button>
+                )}
               </div>
-            )}
-          </li>
-        ))}
+              <table className={styles.versions}>
+                <tbody>
+                  {g.variants.map((v) => (
+                    <tr key={v.id}>
+                      <th scope="row">{v.title}</th>
+                      <td>
+                        {v.ages[0]}–{v.ages[1]} years
+                      </td>
+                      <td>{v.players.min === v.players.max ? v.players.min : `${v.players.min}–${v.players.max}`} players</td>
+                      <td>{v.profile ? `${Math.round(v.profile.minutes[1])} min` : ''}</td>
+                      <td className={styles.practice}>{v.profile ? mainPractice(v.profile, skills) : ''}</td>
+                    </tr>
+                  ))}
+                </tbody>
+              </table>
+              {open === g.id && (
+                <div className={styles.more}>
+                  <ol>
+                    {g.rules.map((r) => (
+                      <li key={r}>{r}</li>
+                    ))}
+                  </ol>
+                  <div>
+                    {g.variants.map(
+                      (v) =>
+                        v.profile && (
+                          <div key={v.id}>
+                            <h3>{v.title}</h3>
+                            <ShareBar
+                              label={v.title}
+                              shares={v.profile.mix.map(([op, share]) => ({
+                                title: operationWords[op as Operation],
+                                share,
+                                error: null,
+                                fill: `var(--strand-${operationHue(op)})`,
+                              }))}
+                            />
+                            <p className={`${panel.soft} ${panel.small}`}>
+                              {v.profile.games.toLocaleString('en')} simulated games of {v.profile.seats};{' '}
+                              {v.profile.minutes.map((m) => m.toFixed(0)).join(', ')} minutes (short, usual, long);{' '}
+                              {(v.profile.idleTurns * 100).toFixed(0)} % of turns with nothing to do.
+                            </p>
+                          </div>
+                        ),
+                    )}
+                  </div>
+                </div>
+              )}
+            </li>
+          ))}
+        {list.after > 0 && <li aria-hidden="true" style={{ height: list.after }} />}
       </ul>
       {shown.length === 0 && <p>Nothing in the library fits. Take a word or the age away.</p>}
     </>
@@ -188,18 +198,19 @@ function mainPractice(p: ProfileSummary, skills: Skills): string {
 
 function matches(g: LibraryGameWire, text: string, age: string, skills: Skills): boolean {
   if (age !== '' && !g.variants.some((v) => v.ages[0] <= Number(age) && v.ages[1] >= Number(age))) return false;
-  const words = text.toLowerCase().split(/\s+/).filter(Boolean);
-  const hay = [
-    g.title,
-    g.bin,
-    g.plays,
-    ...g.variants.flatMap((v) => [
-      v.title,
-      ...(v.profile?.doses.map(([id]) => skills.title(id)) ?? []),
-      ...(v.profile?.mix.map(([op]) => operationWords[op as Operation]) ?? []),
-    ]),
-  ]
-    .join(' ')
-    .toLowerCase();
-  return words.every((w) => hay.includes(w));
+  const words = wordsOf(text);
+  if (words.length === 0) return true;
+  const said = wordsOf(
+    [
+      g.title,
+      g.bin,
+      g.plays,
+      ...g.variants.flatMap((v) => [
+        v.title,
+        ...(v.profile?.doses.filter(([, dose]) => dose >= leastDose).map(([id]) => skills.title(id)) ?? []),
+        ...(v.profile?.mix.map(([op]) => operationWords[op as Operation]) ?? []),
+      ]),
+    ].join(' '),
+  );
+  return words.every((w) => said.some((x) => x.startsWith(w)));
 }

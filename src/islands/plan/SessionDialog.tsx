@@ -24,7 +24,7 @@ export function SessionDialog({ date, meeting, onClose }: { date: string; meetin
   });
   const [running, setRunning] = useState<number | null>(null);
   const [problem, setProblem] = useState<ApiError | null>(null);
-  const [key] = useState(writeKey);
+  const sent = useRef({ what: '', key: '' });
   const stopper = useRef<AbortController | null>(null);
   const all = learners.data?.items ?? [];
   const present = all.filter((l) => !away.has(l.id)).map((l) => l.id);
@@ -33,12 +33,10 @@ export function SessionDialog({ date, meeting, onClose }: { date: string; meetin
     setRunning(0);
     stopper.current = new AbortController();
     try {
-      const started = await api<{ job?: string; id?: string }>(
-        'POST',
-        '/plans?wait=0',
-        { date: day, present, ...shape, seconds: 2 },
-        key + present.length + JSON.stringify(shape) + day,
-      );
+      const body = { date: day, present, ...shape, seconds: 2 };
+      // The key belongs to exactly what is sent; pressed twice it is one plan.
+      if (sent.current.what !== JSON.stringify(body)) sent.current = { what: JSON.stringify(body), key: writeKey() };
+      const started = await api<{ job?: string; id?: string }>('POST', '/plans?wait=0', body, sent.current.key);
       const id = started.id ?? (await follow<{ plan: string }>(started.job!, setRunning, stopper.current.signal)).plan;
       location.href = link(`/plan/${id}`);
     } catch (error) {

@@ -12,7 +12,7 @@ import { useSkills } from '../shared/useSkills';
 import { usePlanChoice } from '../shared/usePlanChoice';
 import { dayWords, pageToday } from '../shared/words';
 import styles from './play.module.css';
-import { TableNotes } from './TableNotes';
+import { TableNotes, unsentTables } from './TableNotes';
 
 export default function PlayView({ plan }: { plan: string | null }) {
   return (
@@ -82,6 +82,9 @@ function Play({ asked }: { asked: string | null }) {
       />
     );
   }
+  const unsent = unsentTables(p);
+  const waiting = new Map(unsent.map((u) => [`${u.round}|${u.table}`, u.taps]));
+  const taps = unsent.reduce((sum, u) => sum + u.taps, 0);
   const noted = new Set(notes.data?.items.filter((n) => !n.retracted).map((n) => `${n.variant}|${n.learner}`));
   return (
     <div className={styles.start}>
@@ -105,13 +108,19 @@ function Play({ asked }: { asked: string | null }) {
                   <span className={styles.tableNo}>Table {i + 1}</span>
                   <b>{t.title}</b>
                   <span>{t.seats.map((s) => nickname(s.learner)).join(', ')}</span>
-                  <small>{done > 0 ? `${done} of ${t.seats.length} noted` : 'nothing noted yet'}</small>
+                  <small>{tableWords(done, t.seats.length, waiting.get(`${r}|${i}`) ?? 0)}</small>
                 </button>
               );
             })}
           </div>
         </section>
       ))}
+      {taps > 0 && (
+        <p className={styles.unsent} role="status">
+          {taps === 1 ? 'One tap is' : `${taps} taps are`} on this device only. Open the {unsent.length === 1 ? 'table' : 'tables'} and say
+          “Done here” to send {taps === 1 ? 'it' : 'them'}.
+        </p>
+      )}
       <div className={panel.actions}>
         {p.playedAt ? (
           <LinkButton kind="main" href={link(`/review?plan=${p.id}`)}>
@@ -125,4 +134,9 @@ function Play({ asked }: { asked: string | null }) {
       </div>
     </div>
   );
+}
+
+function tableWords(noted: number, seats: number, waiting: number): string {
+  const sent = noted > 0 ? `${noted} of ${seats} noted` : waiting > 0 ? '' : 'nothing noted yet';
+  return [sent, waiting > 0 ? `${waiting} not sent yet` : ''].filter(Boolean).join(', ');
 }

@@ -28,6 +28,18 @@ const blank = (skill: string | null): SeatNote => ({ skill, result: null, how: n
 const tools = ['bead-frame', 'hundred-chart', 'number-line'];
 
 /** Three taps a child, at the table, on a phone; kept in this browser until they are sent. */
+/** Taps of a session that are on this device and not sent yet, by round and table. */
+export function unsentTables(plan: PlanWire): { round: number; table: number; taps: number }[] {
+  return plan.rounds.flatMap((r, round) =>
+    r.tables.flatMap((_, table) => {
+      const taps = Object.values(readKept(placeOf(plan.id, round, table)).notes).filter((n) => n.result !== null).length;
+      return taps > 0 ? [{ round, table, taps }] : [];
+    }),
+  );
+}
+
+const placeOf = (plan: string, round: number, table: number): string => `zeitgeber-notes|${plan}|${round}|${table}`;
+
 export function TableNotes({
   plan,
   at,
@@ -49,7 +61,7 @@ export function TableNotes({
   onBack: () => void;
   onDone: () => void;
 }) {
-  const place = `zeitgeber-notes|${plan.id}|${at.round}|${at.table}`;
+  const place = placeOf(plan.id, at.round, at.table);
   const [kept, setKept] = useState<Kept>(() => readKept(place));
   const [allRules, setAllRules] = useState(false);
   const noteOf = (learner: string): SeatNote =>

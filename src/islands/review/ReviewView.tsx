@@ -3,7 +3,7 @@ import { statusWords } from '../../text/sentences';
 import { DoseBars } from '../../ui/charts/DoseBars';
 import { Empty, Failure, Loading } from '../../ui/Empty';
 import { LinkButton } from '../../ui/LinkButton';
-import { armAngle, SignalArm } from '../../ui/SignalArm';
+import { SignalArm } from '../../ui/SignalArm';
 import { get, link } from '../shared/api';
 import { App, messageOf } from '../shared/App';
 import panel from '../shared/panel.module.css';
@@ -154,7 +154,7 @@ function Move({ learner, m, skills }: { learner: string; m: Moved; skills: Skill
           <SignalArm x={0} y={0} size={0.8} mastery={m.before} seen interval={null} hue={hue} />
         </g>
         <path
-          d={still ? 'M24 -7h8' : armAngle(m.after) >= armAngle(m.before) ? 'M24 -4l6 -6m0 0h-5m5 0v5' : 'M24 -10l6 6m0 0h-5m5 0v-5'}
+          d={still ? 'M24 -7h8' : m.after > m.before ? 'M24 -4l6 -6m0 0h-5m5 0v5' : 'M24 -10l6 6m0 0h-5m5 0v-5'}
           stroke="var(--soft)"
           fill="none"
           strokeWidth="1.4"

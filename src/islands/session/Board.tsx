@@ -14,6 +14,7 @@ interface BoardProps {
   /** Variants that the server chose for moved seats. */
   checked: readonly { tables: { game: string; seats: { learner: string; variant: string }[] }[] }[] | null;
   nickname: (id: string) => string;
+  gameTitle: (id: string) => string;
   violations: readonly Violation[];
   chosen: { round: number; table: number } | null;
   onChoose: (at: { round: number; table: number }) => void;
@@ -26,8 +27,7 @@ interface BoardProps {
 export function Board(props: BoardProps) {
   const { plan, draft } = props;
   const rows = Math.max(...draft.rounds.map((r) => r.tables.length));
-  const title = (game: string): string =>
-    plan.rounds.flatMap((r) => r.tables).find((t) => t.game === game)?.title ?? game.replaceAll('-', ' ');
+  const title = props.gameTitle;
   return (
     <div className={styles.boardWrap}>
       <table className={styles.board}>
@@ -222,6 +222,7 @@ function Token({
       className={styles.token}
       data-dragging={isDragging}
       data-learner={learner}
+      data-round={round}
       aria-pressed={grabbed}
       aria-label={`${name}, ${version}`}
       title={version}

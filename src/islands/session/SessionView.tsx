@@ -4,10 +4,12 @@ import { useEffect, useMemo, useState } from 'react';
 import { Button } from '../../ui/Button';
 import { Failure, Loading } from '../../ui/Empty';
 import { LinkButton } from '../../ui/LinkButton';
-import { api, get, link, type Page } from '../shared/api';
+import { isTyping } from '../frame/keys';
+import { api, ApiError, follow, get, link, type Page } from '../shared/api';
+import { useLeaveGuard } from '../shared/useLeaveGuard';
 import { App, messageOf, useTell } from '../shared/App';
 import panel from '../shared/panel.module.css';
-import type { KindWire, LearnerWire, PlanWire, VariantWire } from '../shared/types';
+import type { GameWire, KindWire, LearnerWire, PlanWire, VariantWire } from '../shared/types';
 import { dayWords } from '../shared/words';
 import { Board } from './Board';
 import { type Draft, draftOf, moveLearner, type Violation } from './edit';
@@ -29,19 +31,38 @@ function Session({ id }: { id: string }) {
   const plan = useQuery({ queryKey: ['plan', id], queryFn: () => get<PlanWire>(`/plans/${id}`), refetchOnWindowFocus: false });
   const learners = useQuery({ queryKey: ['learners'], queryFn: () => get<Page<LearnerWire>>('/learners?limit=5000') });
   const variants = useQuery({ queryKey: ['variants'], queryFn: () => get<Page<VariantWire>>('/variants?limit=5000&retired=true') });
+  const games = useQuery({ queryKey: ['games', 'all'], queryFn: () => get<Page<GameWire>>('/games?limit=5000&retired=true') });
   const kinds = useQuery({ queryKey: ['kinds'], queryFn: () => get<Page<KindWire>>('/kinds?limit=5000') });
   const [history, setHistory] = useState<Draft[]>([]);
   const [at, setAt] = useState(-1);
   const [chosen, setChosen] = useState<{ round: number; table: number } | null>({ round: 0, table: 0 });
+  const [failed, setFailed] = useState<readonly string[] | null>(null);
+  const [clash, setClash] = useState<string | null>(null);
   const [grabbed, setGrabbed] = useState<{ round: number; learner: string } | null>(null);
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }));
+  const stored = plan.data;
   useEffect(() => {
-    if (!plan.data) return;
-    setHistory([draftOf(plan.data)]);
+    if (!stored) return;
+    setHistory([draftOf(stored)]);
     setAt(0);
-  }, [plan.data]);
+  }, [stored]);
   const draft = history[at] ?? null;
   const dirty = at > 0;
+  useLeaveGuard(dirty);
+  const step = (by: -1 | 1): void => setAt((n) => Math.min(history.length - 1, Math.max(0, n + by)));
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent): void => {
+      if (event.key === 'Escape') setGrabbed(null);
+      if (!(event.ctrlKey || event.metaKey) || isTyping(event.target) || document.querySelector('dialog[open]')) return;
+      const key = event.key.toLowerCase();
+      const by = key === 'z' && !event.shiftKey ? -1 : key === 'y' || (key === 'z' && event.shiftKey) ? 1 : 0;
+      if (by === 0) return;
+      event.preventDefault();
+      setAt((n) => Math.min(history.length - 1, Math.max(0, n + by)));
+    };
+    addEventListener('keydown', onKey);
+    return () => removeEventListener('keydown', onKey);
+  }, [history.length]);
   const change = (next: Draft): void => {
     setHistory((h) => [...h.slice(0, at + 1), next]);
     setAt((n) => n + 1);
@@ -54,39 +75,50 @@ function Session({ id }: { id: string }) {
         objective: number;
         rounds: { tables: { game: string; seats: { learner: string; variant: string }[] }[] }[];
       }>('POST', `/plans/${id}/check`, { rounds: draft!.rounds, locks: draft!.locks }),
-    enabled: draft !== null && plan.data?.status !== 'infeasible' && (dirty || !plan.data?.playedAt),
+    enabled: draft !== null && stored?.status !== 'infeasible' && (dirty || !stored?.playedAt),
     placeholderData: (old) => old,
   });
+  const refused = (error: unknown): void => {
+    if (error instanceof ApiError && error.problem.code === 'conflict') setClash(error.message);
+    else tell(messageOf(error), { bad: true });
+  };
   const save = useMutation({
-    mutationFn: () => api('PUT', `/plans/${id}`, { ...draft!, version: plan.data!.version }),
-    onSuccess: () => {
-      void client.invalidateQueries({ queryKey: ['plan', id] });
-      tell('The plan is saved.');
+    mutationFn: () => api<{ violations: Violation[] }>('PUT', `/plans/${id}`, { ...draft!, version: stored!.version }),
+    onSuccess: ({ violations: broken }) => {
+      void client.invalidateQueries();
+      setFailed(null);
+      tell(
+        broken.length === 0
+          ? 'The plan is saved.'
+          : `Saved as you set it, though ${broken.length === 1 ? 'a rule is' : `${broken.length} rules are`} broken.`,
+      );
     },
-    onError: (e) => tell(messageOf(e), { bad: true }),
+    onError: refused,
   });
   const replan = useMutation({
     mutationFn: async () => {
-      if (dirty) await api('PUT', `/plans/${id}`, { ...draft!, version: plan.data!.version });
-      return api<PlanWire>('POST', `/plans/${id}/replan`, {
-        locks: draft!.locks,
-        version: plan.data!.version + (dirty ? 1 : 0),
-        seed: plan.data!.request.seed + 1,
-      });
+      let version = stored!.version;
+      if (dirty) version = (await api<{ version: number }>('PUT', `/plans/${id}`, { ...draft!, version })).version;
+      return planAgain(id, { locks: draft!.locks, version, seed: stored!.request.seed + 1 });
     },
-    onSuccess: () => {
-      void client.invalidateQueries({ queryKey: ['plan', id] });
-      tell('Planned again around what is fixed.');
+    onSuccess: (answer) => {
+      void client.invalidateQueries();
+      setFailed(answer.failed?.relax ?? null);
+      if (!answer.failed) tell('Planned again around what is fixed.');
     },
-    onError: (e) => tell(messageOf(e), { bad: true }),
+    onError: refused,
   });
   const nickname = useMemo(() => {
     const names = new Map(learners.data?.items.map((l) => [l.id, l.nickname]));
     return (l: string): string => names.get(l) ?? l;
   }, [learners.data]);
+  const gameTitle = useMemo(() => {
+    const titles = new Map(games.data?.items.map((g) => [g.id, g.title]));
+    return (g: string): string => titles.get(g) ?? stored?.rounds.flatMap((r) => r.tables).find((t) => t.game === g)?.title ?? g;
+  }, [games.data, stored]);
   if (plan.error) return <Failure message={messageOf(plan.error)} />;
-  if (!plan.data || !draft || !variants.data || !learners.data) return <Loading what="Laying the tables …" />;
-  const p = plan.data;
+  if (!stored || !draft || !variants.data || !learners.data) return <Loading what="Laying the tables …" />;
+  const p = stored;
   const asPlayed = p.playedAt !== null && !dirty;
   const violations = asPlayed ? [] : (check.data?.violations ?? []);
   const worth = dirty ? (check.data?.objective ?? p.objective) : p.objective;
@@ -100,33 +132,82 @@ function Session({ id }: { id: string }) {
   function put(round: number, learner: string, table: number | 'rest'): void {
     const here = draft!.rounds[round]!.tables.findIndex((t) => t.seats.some((s) => s.learner === learner));
     setGrabbed(null);
+    // The button that was pressed goes; the child it was about stays under the fingers.
+    requestAnimationFrame(() => document.querySelector<HTMLElement>(`[data-round="${round}"][data-learner="${learner}"]`)?.focus());
     if (here === table) return;
     change(moveLearner(draft!, round, learner, table));
     if (table !== 'rest') setChosen({ round, table });
   }
 
+  /** Saves this draft over what somebody else saved meanwhile; theirs stays in the history of this page. */
+  async function keepMine(): Promise<void> {
+    setClash(null);
+    try {
+      const current = await get<PlanWire>(`/plans/${id}`);
+      await api('PUT', `/plans/${id}`, { ...draft!, version: current.version });
+      await client.invalidateQueries();
+      tell('Yours is kept.');
+    } catch (error) {
+      refused(error);
+    }
+  }
   return (
-    <DndContext id="session" sensors={sensors} onDragEnd={dropped}>
+    <DndContext id="session" sensors={sensors} onDragEnd={dropped} accessibility={{ screenReaderInstructions: { draggable: howToMove } }}>
       <div className={panel.head}>
         <h1>{dayWords(p.date)}</h1>
         <span>
           <b className={panel.num}>{p.request.present.length}</b> present, <b className={panel.num}>{p.request.helpers}</b> helpers
         </span>
         <span className={panel.spring} />
-        <Button disabled={at <= 0} onClick={() => setAt(at - 1)}>
+        <Button disabled={at <= 0} onClick={() => step(-1)}>
           Undo
         </Button>
-        <Button disabled={at >= history.length - 1} onClick={() => setAt(at + 1)}>
+        <Button disabled={at >= history.length - 1} onClick={() => step(1)}>
           Redo
         </Button>
         <LinkButton href={link(`/prep?plan=${id}`)}>Gather</LinkButton>
         <Button title="Keeps every table that is fixed" disabled={replan.isPending || p.playedAt !== null} onClick={() => replan.mutate()}>
           {replan.isPending ? 'Working …' : 'Plan again'}
         </Button>
-        <Button kind="main" disabled={!dirty || save.isPending} onClick={() => save.mutate()}>
+        <Button kind="main" disabled={!dirty || save.isPending || p.playedAt !== null} onClick={() => save.mutate()}>
           Save
         </Button>
       </div>
+      {clash && (
+        <section className={styles.infeasible} role="alert">
+          <h2>Two of you at once</h2>
+          <p>{clash}</p>
+          <div className={panel.row}>
+            <Button
+              kind="main"
+              onClick={() => {
+                setClash(null);
+                void client.invalidateQueries();
+              }}
+            >
+              Take theirs
+            </Button>
+            <Button onClick={() => void keepMine()}>Keep mine over theirs</Button>
+            <Button onClick={() => setClash(null)}>Look again first</Button>
+          </div>
+        </section>
+      )}
+      {failed && (
+        <section className={styles.infeasible} role="alert">
+          <h2>Not planned again</h2>
+          <p>No plan fits around what is fixed, so the session stays as it was. What would help:</p>
+          <ul>
+            {failed.map((r) => (
+              <li key={r}>{r}</li>
+            ))}
+          </ul>
+          <div className={panel.row}>
+            {draft.locks.length > 0 && <Button onClick={() => change({ ...draft, locks: [] })}>Loosen what is fixed</Button>}
+            <LinkButton href={link(`/plan?date=${p.date}`)}>Change the session</LinkButton>
+            <Button onClick={() => setFailed(null)}>Close</Button>
+          </div>
+        </section>
+      )}
       {p.status === 'infeasible' ? (
         <section className={styles.infeasible} role="alert">
           <h2>No plan fits</h2>
@@ -163,6 +244,7 @@ function Session({ id }: { id: string }) {
               kinds={kinds.data?.items ?? []}
               checked={check.data?.rounds ?? null}
               nickname={nickname}
+              gameTitle={gameTitle}
               violations={violations}
               chosen={chosen}
               onChoose={setChosen}
@@ -172,11 +254,24 @@ function Session({ id }: { id: string }) {
               onChange={change}
             />
             {chosen && draft.rounds[chosen.round]?.tables[chosen.table] && (
-              <TablePanel plan={p} draft={draft} at={chosen} nickname={nickname} onChange={change} />
+              <TablePanel plan={p} draft={draft} at={chosen} nickname={nickname} gameTitle={gameTitle} onChange={change} />
             )}
           </div>
         </>
       )}
     </DndContext>
   );
+}
+
+const howToMove = 'Press Enter to pick the child up, then Tab to “put here” at a table and press Enter. Escape lets the child go.';
+
+type Replanned = PlanWire & { failed?: { relax: string[] } };
+
+/** Plans again; when it takes longer than one answer may wait, follows the work to its end. */
+async function planAgain(id: string, body: object): Promise<Replanned> {
+  const answer = await api<Replanned | { job: string }>('POST', `/plans/${id}/replan`, body);
+  if (!('job' in answer)) return answer;
+  const done = await follow<{ plan: string; failed: null | string[] }>(answer.job, () => undefined);
+  const plan = await get<PlanWire>(`/plans/${done.plan}`);
+  return done.failed ? { ...plan, failed: { relax: done.failed } } : plan;
 }

@@ -4,7 +4,7 @@ import { api } from '../shared/api';
 import panel from '../shared/panel.module.css';
 import type { PlanWire } from '../shared/types';
 import { useSkills } from '../shared/useSkills';
-import { changeGame, type Draft } from './edit';
+import { changeGame, type Draft, playedElsewhere } from './edit';
 import styles from './session.module.css';
 
 interface Suggestion {
@@ -12,6 +12,7 @@ interface Suggestion {
   title: string;
   value: number;
   reasons: string[];
+  seats: { learner: string; variant: string; variantTitle: string }[];
 }
 
 /** Why these children sit here, what each will meet, and what could be played instead. */
@@ -20,10 +21,12 @@ export function TablePanel({
   draft,
   at,
   nickname,
+  gameTitle,
   onChange,
 }: {
   plan: PlanWire;
   draft: Draft;
+  gameTitle: (id: string) => string;
   at: { round: number; table: number };
   nickname: (id: string) => string;
   onChange: (d: Draft) => void;
@@ -38,14 +41,16 @@ export function TablePanel({
       api<{ items: Suggestion[]; excluded: { title: string; because: string }[] }>('POST', '/recommendations', {
         learners,
         minutes: plan.request.minutes,
-        limit: 5,
+        limit: 12,
       }),
     enabled: learners.length > 0,
   });
+  const twice = playedElsewhere(draft, at.round, learners);
+  const offers = others.data?.items.filter((o) => o.game !== table.game && !twice.has(o.game)) ?? [];
   return (
     <aside className={`${panel.sheet} ${styles.panel}`} aria-live="polite">
       <h2>
-        {stored?.title ?? table.game.replaceAll('-', ' ')}, table {at.table + 1}, round {at.round + 1}
+        {gameTitle(table.game)}, table {at.table + 1}, round {at.round + 1}
       </h2>
       {stored?.helper && <p className={panel.small}>A helper is bound to this table.</p>}
       <ul className={panel.list}>
@@ -71,22 +76,19 @@ export function TablePanel({
       </ul>
       <h3>Instead of this</h3>
       <ul className={panel.list}>
-        {others.data?.items
-          .filter((o) => o.game !== table.game)
-          .slice(0, 3)
-          .map((o) => (
-            <li key={o.game} className={styles.instead}>
-              <span>
-                <b className={panel.num}>{o.title}</b>
-                <br />
-                <small>{o.reasons[0]}</small>
-              </span>
-              <Button onClick={() => onChange(changeGame(draft, at.round, at.table, o.game))}>Swap</Button>
-            </li>
-          ))}
-        {others.data && others.data.items.filter((o) => o.game !== table.game).length === 0 && (
-          <li className={panel.soft}>Nothing else on the shelf serves these children together.</li>
-        )}
+        {offers.slice(0, 3).map((o) => (
+          <li key={o.game} className={styles.instead}>
+            <span>
+              <b className={panel.num}>{o.title}</b>
+              <br />
+              <small>
+                {[...new Set(o.seats.map((s) => s.variantTitle))].join(', ')}. {o.reasons[0]}
+              </small>
+            </span>
+            <Button onClick={() => onChange(changeGame(draft, at.round, at.table, o.game, o.seats))}>Swap</Button>
+          </li>
+        ))}
+        {others.data && offers.length === 0 && <li className={panel.soft}>Nothing else on the shelf serves these children together.</li>}
       </ul>
     </aside>
   );

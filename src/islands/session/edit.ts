@@ -52,17 +52,40 @@ export function moveLearner(draft: Draft, round: number, learner: string, to: nu
   return { rounds, locks: draft.locks.filter((k) => !(k.round === round && k.learner === learner)) };
 }
 
-/** Another game for a table, with the same learners. */
-export function changeGame(draft: Draft, round: number, table: number, game: string): Draft {
+/** Another game for a table, with the same learners, each with the version that was offered for them. */
+export function changeGame(
+  draft: Draft,
+  round: number,
+  table: number,
+  game: string,
+  offered: readonly { readonly learner: string; readonly variant: string }[] = [],
+): Draft {
+  const variantOf = new Map(offered.map((s) => [s.learner, s.variant]));
   const old = draft.rounds[round]!.tables[table]!;
   return {
     rounds: draft.rounds.map((r, i) =>
       i === round
-        ? { ...r, tables: r.tables.map((t, j) => (j === table ? { game, seats: t.seats.map(({ learner }) => ({ learner })) } : t)) }
+        ? {
+            ...r,
+            tables: r.tables.map((t, j) =>
+              j === table ? { game, seats: t.seats.map(({ learner }) => seatOf(learner, variantOf.get(learner))) } : t,
+            ),
+          }
         : r,
     ),
     locks: draft.locks.filter((k) => !(k.round === round && k.game === old.game)),
   };
+}
+
+const seatOf = (learner: string, variant: string | undefined): EditSeat => (variant ? { learner, variant } : { learner });
+
+/** Games that these learners play in other rounds, so that none is offered twice. */
+export function playedElsewhere(draft: Draft, round: number, learners: readonly string[]): ReadonlySet<string> {
+  return new Set(
+    draft.rounds.flatMap((r, i) =>
+      i === round ? [] : r.tables.filter((t) => t.seats.some((s) => learners.includes(s.learner))).map((t) => t.game),
+    ),
+  );
 }
 
 /** Fixes a whole table, or lets it go. */

@@ -1,5 +1,5 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
-import { createContext, type ReactNode, useCallback, useContext, useMemo, useRef, useState } from 'react';
+import { createContext, type ReactNode, useCallback, useContext, useRef, useState } from 'react';
 import { ApiError } from './api';
 import styles from './app.module.css';
 
@@ -24,12 +24,13 @@ export function messageOf(error: unknown): string {
 
 const noticeMs = 9000;
 
+/** One for all islands of a page, so that the strip sees what a view changed. */
+export const queryClient = new QueryClient({
+  defaultOptions: { queries: { retry: 1, staleTime: 5000, refetchOnWindowFocus: true } },
+});
+
 /** What every island stands in: server state and notices. */
 export function App({ children }: { children: ReactNode }) {
-  const client = useMemo(
-    () => new QueryClient({ defaultOptions: { queries: { retry: 1, staleTime: 5000, refetchOnWindowFocus: true } } }),
-    [],
-  );
   const [notices, setNotices] = useState<Notice[]>([]);
   const serial = useRef(0);
   const close = useCallback((id: number) => setNotices((list) => list.filter((n) => n.id !== id)), []);
@@ -45,7 +46,7 @@ export function App({ children }: { children: ReactNode }) {
     [close],
   );
   return (
-    <QueryClientProvider client={client}>
+    <QueryClientProvider client={queryClient}>
       <NoticeContext.Provider value={tell}>
         {children}
         <div className={styles.notices} role="status" aria-live="polite">

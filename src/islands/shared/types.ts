@@ -70,7 +70,7 @@ export interface DoseWire {
 export interface ProfileSummary {
   variant: string;
   game: string;
-  source: 'calculated' | 'declared' | 'none';
+  source: 'calculated' | 'declared' | 'none' | 'measuring' | 'faulty';
   minutes: number;
   doses: { skill: string; perTenMinutes: number }[];
 }

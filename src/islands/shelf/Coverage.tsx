@@ -1,3 +1,4 @@
+import { type KeyboardEvent, useRef, useState } from 'react';
 import panel from '../shared/panel.module.css';
 import type { ProfileSummary } from '../shared/types';
 import type { Skills } from '../shared/useSkills';
@@ -16,15 +17,39 @@ export function Coverage({
   onChoose,
 }: {
   skills: Skills;
-  profiles: readonly ProfileSummary[];
+  /** Null while they are not known. */
+  profiles: readonly ProfileSummary[] | null;
   chosen: string | null;
   onChoose: (skill: string) => void;
 }) {
+  const section = useRef<HTMLElement>(null);
+  const order = skills.strands.flatMap((s) => s.skills);
+  const [at, setAt] = useState<string | null>(null);
+  const stop = at ?? chosen ?? order[0];
   const count = new Map<string, number>();
-  for (const p of profiles) for (const d of p.doses) if (d.perTenMinutes >= leastDose) count.set(d.skill, (count.get(d.skill) ?? 0) + 1);
+  for (const p of profiles ?? [])
+    for (const d of p.doses) if (d.perTenMinutes >= leastDose) count.set(d.skill, (count.get(d.skill) ?? 0) + 1);
   const holes = skills.list.filter((s) => !count.get(s.id)).length;
+  /** One stop for all dots: arrows go along a line and from line to line. */
+  function onKey(event: KeyboardEvent): void {
+    const here = order.indexOf(stop ?? '');
+    const line = skills.strands.findIndex((s) => s.skills.includes(stop ?? ''));
+    const beside = (by: number): number => {
+      const other = skills.strands[line + by];
+      if (!other) return here;
+      return order.indexOf(other.skills[Math.min(other.skills.length - 1, skills.strands[line]!.skills.indexOf(stop ?? ''))]!);
+    };
+    const to = { ArrowRight: here + 1, ArrowLeft: here - 1, ArrowDown: beside(1), ArrowUp: beside(-1), Home: 0, End: order.length - 1 }[
+      event.key
+    ];
+    const next = to === undefined ? undefined : order[to];
+    if (next === undefined) return;
+    event.preventDefault();
+    setAt(next);
+    section.current?.querySelector<SVGGElement>(`[data-skill="${next}"]`)?.focus();
+  }
   return (
-    <section className={`${panel.sheet} ${styles.coverage}`} aria-label="What the shelf covers">
+    <section ref={section} className={`${panel.sheet} ${styles.coverage}`} aria-label="What the shelf covers" onKeyDown={onKey}>
       <h2>What the shelf covers</h2>
       <p className={`${panel.soft} ${panel.small}`}>Each dot is a step; the larger, the more versions practise it. Hollow: none.</p>
       {skills.strands.map((strand) => {
@@ -41,7 +66,9 @@ export function Coverage({
                   <g
                     key={id}
                     role="button"
-                    tabIndex={0}
+                    tabIndex={id === stop ? 0 : -1}
+                    data-skill={id}
+                    onFocus={() => setAt(id)}
                     aria-pressed={chosen === id}
                     aria-label={`${skills.title(id)}: ${n} versions`}
                     className={styles.dot}
@@ -66,7 +93,11 @@ export function Coverage({
         );
       })}
       <p className={panel.small}>
-        <b className={panel.num}>{holes}</b> of {skills.list.length} steps have no game yet. Choose a dot to see its games.
+        {profiles === null ? 'Counting …' : null}
+        <b className={panel.num} hidden={profiles === null}>
+          {holes}
+        </b>{' '}
+        of {skills.list.length} steps have no game yet. Choose a dot to see its games.
       </p>
     </section>
   );

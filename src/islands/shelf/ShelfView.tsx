@@ -8,7 +8,10 @@ import { api, get, link, type Page } from '../shared/api';
 import { App, messageOf, useTell } from '../shared/App';
 import panel from '../shared/panel.module.css';
 import type { GameWire, KindWire, ProfileSummary, VariantWire } from '../shared/types';
+import { wordsOf } from '../shared/search';
 import { type Skills, useSkills } from '../shared/useSkills';
+import { useWindowRows } from '../shared/useWindowRows';
+import { SpacerRow } from '../../ui/SpacerRow';
 import { Coverage } from './Coverage';
 import { GameDialog } from './GameDialog';
 import styles from './shelf.module.css';
@@ -18,32 +21,38 @@ interface Bin {
   title: string;
 }
 
+type ProfilesWire = Page<ProfileSummary> & { measuring: { job: string; left: number } | null };
+
 interface Row {
   game: GameWire;
   variant: VariantWire | null;
   profile: ProfileSummary | undefined;
 }
 
-export default function ShelfView() {
+export default function ShelfView({ text, skill }: { text: string | null; skill: string | null }) {
   return (
     <App>
-      <Shelf />
+      <Shelf first={{ text, skill }} />
     </App>
   );
 }
 
-function Shelf() {
+function Shelf({ first }: { first: { text: string | null; skill: string | null } }) {
   const client = useQueryClient();
   const tell = useTell();
   const skills = useSkills();
   const games = useQuery({ queryKey: ['games', 'all'], queryFn: () => get<Page<GameWire>>('/games?limit=5000&retired=true') });
   const variants = useQuery({ queryKey: ['variants'], queryFn: () => get<Page<VariantWire>>('/variants?limit=5000') });
-  const profiles = useQuery({ queryKey: ['profiles'], queryFn: () => get<Page<ProfileSummary>>('/profiles?limit=5000') });
+  const profiles = useQuery({
+    queryKey: ['profiles'],
+    queryFn: () => get<ProfilesWire>('/profiles?limit=20000'),
+    refetchInterval: (q) => (q.state.data?.measuring ? 1500 : false),
+  });
   const bins = useQuery({ queryKey: ['bins'], queryFn: () => get<Page<Bin>>('/bins?limit=5000') });
   const kinds = useQuery({ queryKey: ['kinds'], queryFn: () => get<Page<KindWire>>('/kinds?limit=5000') });
   const [bin, setBin] = useState<string | null>(null);
-  const [text, setText] = useState('');
-  const [skill, setSkill] = useState<string | null>(null);
+  const [text, setText] = useState(first.text ?? '');
+  const [skill, setSkill] = useState<string | null>(first.skill);
   const [adding, setAdding] = useState(false);
   const undo = useMutation({
     mutationFn: () => api<{ what: string }>('POST', '/undo', {}),
@@ -57,9 +66,15 @@ function Shelf() {
     () => rowsOf(games.data?.items, variants.data?.items, profiles.data?.items),
     [games.data, variants.data, profiles.data],
   );
-  const shown = rows.filter((r) => matches(r, { bin, text, skill }, skills));
+  const wanted = useMemo(() => {
+    const fitting = rows.filter((r) => matches(r, { bin, text, skill }, skills, kinds.data?.items ?? [], bins.data?.items ?? []));
+    return skill ? fitting.sort((x, y) => doseOf(y, skill) - doseOf(x, skill)) : fitting;
+  }, [rows, bin, text, skill, skills, kinds.data, bins.data]);
+  const list = useWindowRows<HTMLTableSectionElement>(wanted.length, 62);
   if (games.error) return <Failure message={messageOf(games.error)} />;
-  if (!games.data || !variants.data || !skills) return <Loading what="Opening the bins …" />;
+  // Nothing is shown before all of it is known: a shelf half read would say what is not so.
+  if (!games.data || !variants.data || !skills || !bins.data || !kinds.data) return <Loading what="Opening the bins …" />;
+  const measuring = profiles.data?.measuring ?? null;
   const inUse = games.data.items.filter((g) => !g.retired);
   return (
     <>
@@ -86,6 +101,11 @@ function Shelf() {
           Add a game
         </Button>
       </div>
+      {measuring && (
+        <p className={panel.soft} role="status">
+          {measuring.left} {measuring.left === 1 ? 'version is' : 'versions are'} being played by the machine; their numbers follow.
+        </p>
+      )}
       {games.data.items.length === 0 ? (
         <Empty title="The shelf is empty">
           <p>
@@ -129,26 +149,31 @@ function Shelf() {
                   <th scope="col">Things</th>
                 </tr>
               </thead>
-              <tbody>
-                {shown.map((r) => (
+              <tbody ref={list.holder}>
+                <SpacerRow height={list.before} columns={5} />
+                {list.shown.map((i) => (
                   <ShelfRow
-                    key={r.variant?.id ?? r.game.id}
-                    row={r}
+                    key={wanted[i]!.variant?.id ?? wanted[i]!.game.id}
+                    index={i}
+                    measure={list.measure}
+                    row={wanted[i]!}
+                    skill={skill}
                     skills={skills}
-                    kinds={kinds.data?.items ?? []}
+                    kinds={kinds.data.items}
                     loading={profiles.isLoading}
                   />
                 ))}
+                <SpacerRow height={list.after} columns={5} />
               </tbody>
             </table>
             <p className={`${panel.soft} ${panel.small}`}>
-              {shown.length} of {rows.length} versions shown. Bars without outline are calculated from the rules; outlined ones are the
-              owner’s word.
+              {wanted.length} of {rows.length} versions. Bars without outline are calculated from the rules; outlined ones are the owner’s
+              word.
             </p>
           </div>
           <Coverage
             skills={skills}
-            profiles={profiles.data?.items ?? []}
+            profiles={profiles.data?.items ?? null}
             chosen={skill}
             onChoose={(s) => setSkill(s === skill ? null : s)}
           />
@@ -179,43 +204,59 @@ function rowsOf(games: readonly GameWire[] = [], variants: readonly VariantWire[
   });
 }
 
+/** Chances for one skill, for sorting. */
+const doseOf = (r: Row, skill: string): number => r.profile?.doses.find((d) => d.skill === skill)?.perTenMinutes ?? 0;
+
 function matches(
   { game, variant, profile }: Row,
   asked: { bin: string | null; text: string; skill: string | null },
   skills: Skills | null,
+  kinds: readonly KindWire[],
+  bins: readonly Bin[],
 ): boolean {
   if (asked.bin === 'away' ? !game.retired : game.retired) return false;
   if (asked.bin && asked.bin !== 'away' && game.bin !== asked.bin) return false;
   if (asked.skill && !profile?.doses.some((d) => d.skill === asked.skill && d.perTenMinutes >= 1)) return false;
-  const words = asked.text.trim().toLowerCase();
-  if (words === '') return true;
-  const top = profile?.doses.slice(0, 6).map((d) => skills?.title(d.skill)) ?? [];
-  return [
-    game.title,
-    variant?.title,
-    game.notes,
-    game.condition,
-    ...top,
-    ...(variant?.materials.map((m) => m.kind.replaceAll('-', ' ')) ?? []),
-  ].some((t) => t?.toLowerCase().includes(words));
+  const words = wordsOf(asked.text);
+  if (words.length === 0) return true;
+  const said = wordsOf(
+    [
+      game.title,
+      variant?.title,
+      game.notes,
+      game.condition,
+      bins.find((b) => b.id === game.bin)?.title,
+      ...(profile?.doses.filter((d) => d.perTenMinutes >= 1).map((d) => skills?.title(d.skill)) ?? []),
+      ...(variant?.materials.map((m) => kinds.find((k) => k.id === m.kind)?.title ?? m.kind) ?? []),
+    ].join(' '),
+  );
+  return words.every((w) => said.some((x) => x.startsWith(w)));
 }
 
 const scale = 2.4;
 
 function ShelfRow({
   row: { game, variant, profile },
+  index,
+  measure,
+  skill,
   skills,
   kinds,
   loading,
 }: {
   row: Row;
+  index: number;
+  measure: ((row: Element | null) => void) | undefined;
+  /** Chosen to look for: its chances stand first. */
+  skill: string | null;
   skills: Skills;
   kinds: readonly KindWire[];
   loading: boolean;
 }) {
   const byKind = new Map(kinds.map((k) => [k.id, k]));
+  const doses = [...(profile?.doses ?? [])].sort((x, y) => Number(y.skill === skill) - Number(x.skill === skill)).slice(0, 2);
   return (
-    <tr className={game.retired ? styles.away : undefined}>
+    <tr ref={measure} data-index={index} className={game.retired ? styles.away : undefined}>
       <td>
         <a href={link(`/shelf/${game.id}${variant ? `?version=${variant.id}` : ''}`)} className={styles.title}>
           {game.title}
@@ -223,8 +264,9 @@ function ShelfRow({
         <span className={styles.version}>{variant?.title ?? 'no version yet'}</span>
       </td>
       <td>
-        {loading && variant?.mechanism && <span className={panel.soft}>being played …</span>}
-        {profile?.doses.slice(0, 2).map((d) => (
+        {(loading || profile?.source === 'measuring') && variant?.mechanism && <span className={panel.soft}>being played …</span>}
+        {profile?.source === 'faulty' && <span className={panel.soft}>cannot be played as it stands; open it to mend it</span>}
+        {doses.map((d) => (
           <div key={d.skill} className={styles.dose}>
             <svg width={Math.min(120, d.perTenMinutes * scale) + 2} height="11" aria-hidden="true">
               <rect
@@ -233,7 +275,7 @@ function ShelfRow({
                 width={Math.min(120, d.perTenMinutes * scale)}
                 height="9"
                 fill={`var(--strand-${skills.strandOf(d.skill)?.hue ?? 'slate'})`}
-                className={profile.source === 'declared' ? styles.declared : undefined}
+                className={profile?.source === 'declared' ? styles.declared : undefined}
               />
             </svg>
             <b>{Math.round(d.perTenMinutes)}</b> <span>{skills.byId.get(d.skill)?.title}</span>
@@ -241,8 +283,10 @@ function ShelfRow({
         ))}
         {profile?.source === 'none' && <span className={panel.soft}>nobody has said yet</span>}
       </td>
-      <td className={panel.num}>{profile ? Math.round(profile.minutes) : variant?.minutes}</td>
-      <td className={panel.num}>
+      <td className={panel.num} data-label="minutes">
+        {profile ? Math.round(profile.minutes) : variant?.minutes}
+      </td>
+      <td className={panel.num} data-label="players">
         {variant
           ? variant.players.min === variant.players.max
             ? variant.players.min

@@ -5,6 +5,7 @@ import { getTableName, is } from 'drizzle-orm';
 import { drizzle } from 'drizzle-orm/better-sqlite3';
 import { migrate } from 'drizzle-orm/better-sqlite3/migrator';
 import { SQLiteTable } from 'drizzle-orm/sqlite-core';
+import { openLog } from '../shared/log';
 import { projectPath } from '../shared/projectPath';
 import { StartupError } from '../shared/startupError';
 import journal from './migrations/meta/_journal.json';
@@ -21,7 +22,9 @@ export const dataDirectory = (): string => resolve(process.env['ZEITGEBER_DATA']
 
 /** The workspace's database, opened and migrated once. @throws StartupError with one clear line when it cannot be used. */
 export function openDb(): Db {
-  opened ??= openAt(dataDirectory());
+  if (opened) return opened;
+  opened = openAt(dataDirectory());
+  if (process.env['ZEITGEBER_SERVER'] === '1') openLog(dataDirectory());
   return opened;
 }
 

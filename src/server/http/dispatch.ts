@@ -116,7 +116,9 @@ async function run(route: Route, context: RequestContext, sent: Sent | null): Pr
   if (!route.waits) return finish(() => route.handle(context));
   const result = await route.handle(context);
   if (result instanceof Commit) return finish(result.work);
-  if (sent) keepAnswer(db, sent, replyOf(route, result));
+  // Where work goes on as a job there is no answer yet to keep; what it stores has an id made of the key.
+  const reply = replyOf(route, result);
+  if (sent && reply.status !== 202) keepAnswer(db, sent, reply);
   return result;
 }
 

@@ -59,7 +59,7 @@ export async function onceOnly(db: Db, sent: Sent, work: () => Promise<Answer>):
     const row = { key: sent.key, route: sent.route, sent: sent.hash, state: 'pending' as const, createdAt: momentNow() };
     db.insert(idempotency).values(row).onConflictDoUpdate({ target: idempotency.key, set: row }).run();
     const answer = await work();
-    if (answer.status >= 300) letGo(db, sent.key);
+    if (answer.status >= 300 || answer.status === 202) letGo(db, sent.key);
     settle(answer);
     return answer;
   } catch (error) {

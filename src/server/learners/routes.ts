@@ -10,6 +10,7 @@ import { evidenceCsv, evidenceStatements } from '../evidence/exportEvidence';
 import { importEvidence } from '../evidence/importEvidence';
 import { metInGames } from './metInGames';
 import { placementNext } from './placement';
+import { shortMaps } from './shortMaps';
 import { importRoster } from './importRoster';
 import { eraseLearner } from './eraseLearner';
 import { allLearners, createLearner, exportLearner, groupOf, learnerById, updateLearner, type LearnerRow } from './learnerStore';
@@ -124,6 +125,21 @@ export const learnerRoutes: readonly Route[] = [
     response: list(obj({ skill: str, chances: int, sessions: int })),
     waits: true,
     handle: async ({ db, params, query }) => page(await metInGames(db, params['id']!), query),
+  },
+  {
+    method: 'GET',
+    path: '/maps',
+    summary: 'Every learner’s map at a glance, in one answer',
+    query: pageQuery,
+    response: list(
+      obj({
+        learner: str,
+        seen: bool,
+        next: arr(str),
+        lines: arr(obj({ held: int, arms: arr({ type: 'array', prefixItems: [num, bool], minItems: 2, maxItems: 2 }) })),
+      }),
+    ),
+    handle: ({ db, query, today }) => page(shortMaps(db, today), query),
   },
   {
     method: 'POST',

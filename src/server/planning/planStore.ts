@@ -122,7 +122,7 @@ export type FullRequest = PlanRequest & { date: string };
 /** What a plan job ends with: the stored plan, and why nobody found a seat when the last good session was kept. */
 export interface PlannedJob {
   readonly plan: string;
-  readonly failed: readonly StoredObstacle[] | null;
+  readonly failed: readonly string[] | null;
 }
 
 /** Plans one session in a worker and stores it when done; versions that were never played are played first. */
@@ -152,7 +152,8 @@ export function startPlan(
   return startAfter(measureMissing(db), () =>
     startJob({ kind: 'plan', own: ownOf(db), input: planningInput(db, [meeting], today, more) }, ([planned]: PlannedMeeting[]) => {
       // A plan made anew that seats nobody leaves the last good session as it is, with what stood in the way.
-      if (where.replace && planned!.status === 'infeasible') return { plan: where.replace.id, failed: planned!.obstacles };
+      if (where.replace && planned!.status === 'infeasible')
+        return { plan: where.replace.id, failed: relaxSentences(db, planned!.obstacles) };
       return { plan: storePlan(db, planned!, r, now, { ...where, forecast: false }), failed: null };
     }),
   );

@@ -5,7 +5,7 @@ import { daysBetween } from '../../core/shared/days';
 import { exclusionReason, suggestionReasons } from '../../text/sentences';
 import type { Db } from '../db/db';
 import { graphOf } from '../db/graphOf';
-import { plans, type StoredObstacle, type StoredTable } from '../db/schema';
+import { plans, type StoredTable } from '../db/schema';
 import { masteryOf, needsOf } from '../evidence/evidenceStore';
 import { refuse } from '../http/problemError';
 import {
@@ -42,7 +42,7 @@ import { answerOf, waitQuery } from '../simulations/routes';
 import { currentTerm, meetingsOf, planFor, putTerm, startTermPlan, termView, updateMeeting } from '../term/termStore';
 import { eq } from 'drizzle-orm';
 import { completeRounds, editPlan, refusePlayed } from './editPlan';
-import { checkRounds, planById, type PlanRequest, playedBefore, relaxSentences, startPlan, titles } from './planStore';
+import { checkRounds, planById, type PlanRequest, playedBefore, startPlan, titles } from './planStore';
 import { wirePlan } from './wirePlan';
 
 async function recommendations({ db, body, today }: RequestContext): Promise<object> {
@@ -139,9 +139,9 @@ function calendar({ db, today, query }: RequestContext): Reply {
 }
 
 /** A plan that found no seats and left the last good session in its place says so beside it. */
-async function answerPlan(db: Db, id: string, failed: readonly StoredObstacle[] | null): Promise<object> {
+async function answerPlan(db: Db, id: string, failed: readonly string[] | null): Promise<object> {
   const wire = await wirePlan(db, planById(db, id));
-  return failed ? { ...wire, failed: { relax: relaxSentences(db, failed) } } : wire;
+  return failed ? { ...wire, failed: { relax: failed } } : wire;
 }
 
 export const planningRoutes: readonly Route[] = [

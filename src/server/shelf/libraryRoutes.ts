@@ -15,8 +15,8 @@ export const libraryRoutes: readonly Route[] = [
     method: 'GET',
     path: '/library',
     summary: 'Games that ship with the app, with their measured profiles',
-    query: pageQuery,
-    response: list(obj({ id: str, title: str, bin: str, mechanism: str, rules: arr(str), variants: arr(any) })),
+    query: { ...pageQuery, short: { enum: ['true'] } },
+    response: list(obj({ id: str, title: str, bin: str, mechanism: str, rules: arr(str), variants: arr(any) }, ['id', 'title'])),
     handle: ({ db, query }) => {
       const owned = new Set(
         db
@@ -25,6 +25,11 @@ export const libraryRoutes: readonly Route[] = [
           .all()
           .map((g) => nameKey(g.title)),
       );
+      if (query['short'] === 'true')
+        return page(
+          shippedLibrary.map(({ id, title }) => ({ id, title })),
+          query,
+        );
       return page(
         shippedLibrary.map((g) => ({
           ...g,

@@ -9,7 +9,10 @@ import { profileOf } from '../simulations/profileOf';
 import { usualSeats } from '../simulations/profileStore';
 import type { SkillGraph } from '../../core/skills/skillGraph';
 import { breadthsOf } from '../../core/skills/breadth';
-import { offersOf } from './offers';
+import type { Offer } from '../../core/recommend/offer';
+import { practised } from '../../core/recommend/valueOf';
+import { settleMeasures } from './measure';
+import { offersNow } from './offers';
 import { answerOf, waitQuery } from '../simulations/routes';
 import { startGapHelp } from './gapHelp';
 import { suitsHere } from './suits';
@@ -28,6 +31,29 @@ let breadth: { graph: SkillGraph; values: Float64Array } | null = null;
 function breadthsIn(graph: SkillGraph): Float64Array {
   if (breadth?.graph !== graph) breadth = { graph, values: breadthsOf(graph) };
   return breadth.values;
+}
+
+/** A page waits so long for versions that are new. */
+const profilesWaitMs = 1200;
+/** Chances in ten minutes below this are no practice and are left out of lists. */
+const leastListed = 0.5;
+
+/** A version's practice in short: what tells most first, broad skills counting less. */
+function shortProfile(o: Offer, { skills }: SkillGraph, breadth: Float64Array): object {
+  const doses: { skill: string; perTenMinutes: number; telling: number }[] = [];
+  for (const k of practised(o.doses)) {
+    const dose = o.doses[k]!;
+    if (dose >= leastListed)
+      doses.push({ skill: skills[k]!.id, perTenMinutes: Math.round(dose * 10) / 10, telling: dose / Math.sqrt(breadth[k]!) });
+  }
+  doses.sort((x, y) => y.telling - x.telling);
+  return {
+    variant: o.variant,
+    game: o.game,
+    source: o.source,
+    minutes: o.minutes,
+    doses: doses.map(({ skill, perTenMinutes }) => ({ skill, perTenMinutes })),
+  };
 }
 
 const importResponse = obj(
@@ -238,28 +264,23 @@ export const shelfRoutes: readonly Route[] = [
   {
     method: 'GET',
     path: '/profiles',
-    summary: 'What every variant in use practises, in short',
-    query: pageQuery,
-    response: list(obj({ variant: str, game: str, source: str, minutes: num, doses: arr(obj({ skill: str, perTenMinutes: num })) })),
+    summary: 'What every variant in use practises, in short; what is not measured yet follows by the job',
+    query: { ...pageQuery, limit: { type: 'integer', minimum: 1, maximum: 20000, default: 100 } },
+    response: obj(
+      {
+        items: arr(obj({ variant: str, game: str, source: str, minutes: num, doses: arr(obj({ skill: str, perTenMinutes: num })) })),
+        total: int,
+        measuring: nullable(obj({ job: str, left: int })),
+      },
+      ['items', 'total', 'measuring'],
+    ),
     waits: true,
     handle: async ({ db, query }) => {
       const graph = graphOf(db);
-      const { skills, indexOf } = graph;
+      const measuring = await settleMeasures(db, profilesWaitMs);
       const breadth = breadthsIn(graph);
-      const telling = (d: { skill: string; perTenMinutes: number }): number => d.perTenMinutes / Math.sqrt(breadth[indexOf.get(d.skill)!]!);
-      const offers = await offersOf(db);
-      return page(
-        offers.map((o) => ({
-          variant: o.variant,
-          game: o.game,
-          source: o.source,
-          minutes: o.minutes,
-          doses: Array.from(o.doses, (d, k) => ({ skill: skills[k]!.id, perTenMinutes: Math.round(d * 10) / 10 }))
-            .filter((d) => d.perTenMinutes > 0)
-            .sort((x, y) => telling(y) - telling(x)),
-        })),
-        query,
-      );
+      const found = page(offersNow(db), query);
+      return { ...found, items: found.items.map((o) => shortProfile(o, graph, breadth)), measuring };
     },
   },
   {

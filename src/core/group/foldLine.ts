@@ -1,4 +1,4 @@
-import { heldAt } from '../core/mastery/parameters';
+import { heldAt } from '../mastery/parameters';
 
 /** How many stops of a line are drawn at once; the rest is folded to its ends. */
 export const mostStops = 11;

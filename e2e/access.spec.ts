@@ -1,0 +1,276 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, type Page, test } from '@playwright/test';
+import { readFileSync } from 'node:fs';
+
+/** A workspace with something on every page: twenty games, nine children, notes, a term, a session. */
+const today = '2026-11-10';
+const at = (path: string): string => `${path}${path.includes('?') ? '&' : '?'}today=${today}`;
+let child = '';
+let game = '';
+let session = '';
+
+test.describe.configure({ mode: 'serial' });
+
+test.beforeAll(async ({ request }) => {
+  test.setTimeout(240_000);
+  const api = async (method: 'get' | 'post' | 'put' | 'delete', path: string, data?: unknown) => {
+    const answer = await request[method](`/api/v1${at(path)}`, data === undefined ? {} : { data });
+    expect([path, answer.status(), answer.ok() ? '' : await answer.text()]).toEqual([path, answer.status(), '']);
+    return answer.json();
+  };
+  await api('delete', '/workspace?confirm=empty');
+  await api('post', '/imports/shelf', { text: readFileSync('examples/shelf.csv', 'utf8'), commit: true });
+  await api('post', '/imports/roster', { text: readFileSync('examples/roster.csv', 'utf8'), commit: true });
+  await api('post', '/imports/evidence', { text: readFileSync('examples/notes.csv', 'utf8'), commit: true });
+  const learners = (await api('get', '/learners')).items as { id: string }[];
+  child = learners[0]!.id;
+  game = 'honey-ladder';
+  for (const kind of ['number-deck-1-10', 'pip-die', 'pair-cards', 'dot-cards', 'target-cards']) await api('put', `/kinds/${kind}/stock`, { quantity: 6 });
+  await api('put', '/term', { title: 'Autumn', starts: '2026-11-02', ends: '2026-12-13', weekdays: [2, 5], startsAt: '10:00', rounds: 2, minutes: 15, tables: 3, helpers: 2 });
+  const plan = await api('post', '/plans?wait=30', { present: learners.map((l) => l.id), rounds: 2, minutes: 15, tables: 4, helpers: 2, seconds: 0.3 });
+  session = plan.id;
+});
+
+const pages = (): [string, string][] => [
+  ['shelf', '/shelf'],
+  ['library', '/shelf/library'],
+  ['game', `/shelf/${game}`],
+  ['learners', '/learners'],
+  ['learner', `/learners/${child}`],
+  ['placement', `/learners/${child}/place`],
+  ['script', `/learners/${child}/script`],
+  ['mine', `/learners/${child}/mine`],
+  ['group', '/learners/group'],
+  ['skills', '/learners/skills'],
+  ['frameworks', '/learners/frameworks'],
+  ['roster import', '/learners/import'],
+  ['notes import', '/learners/evidence'],
+  ['term', '/plan'],
+  ['session', `/plan/${session}`],
+  ['prep', '/prep'],
+  ['play', '/play'],
+  ['review', '/review'],
+  ['not there', '/learners/nobody-of-that-name'],
+  ['no such page', '/nowhere'],
+];
+
+async function opened(page: Page, path: string): Promise<void> {
+  await page.goto(at(path));
+  await expect(page.locator('h1').first()).toBeVisible();
+  await page.waitForLoadState('networkidle');
+}
+
+async function violations(page: Page): Promise<string[]> {
+  const { violations: found } = await new AxeBuilder({ page }).analyze();
+  return found.flatMap((v) => v.nodes.slice(0, 3).map((n) => `${v.id}: ${n.target.join(' ')} ${n.failureSummary?.split('\n')[1]?.trim() ?? ''}`));
+}
+
+for (const scheme of ['light', 'dark'] as const)
+  for (const width of [1280, 390])
+    test(`every page is open to everybody, ${scheme}, ${width} wide`, async ({ page }) => {
+      test.setTimeout(300_000);
+      await page.emulateMedia({ colorScheme: scheme });
+      await page.setViewportSize({ width, height: 800 });
+      const wrong: Record<string, string[]> = {};
+      for (const [name, path] of pages()) {
+        await opened(page, path);
+        const found = await violations(page);
+        const sideways = await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
+        if (sideways > 0) found.push(`scrolls ${sideways} px sideways`);
+        if (found.length > 0) wrong[name] = found;
+      }
+      expect(wrong).toEqual({});
+    });
+
+test('every dialog is open to everybody, closes by Escape, and gives the focus back', async ({ page }) => {
+  test.setTimeout(240_000);
+  const dialogs: [string, string][] = [
+    ['/shelf', 'Add a game'],
+    [`/shelf/${game}`, 'Change'],
+    [`/shelf/${game}`, 'Add a version'],
+    [`/shelf/${game}`, 'Change version'],
+    ['/learners', 'Add a learner'],
+    [`/learners/${child}`, 'Note something'],
+    [`/learners/${child}`, 'Sheet of ten'],
+    [`/learners/${child}`, 'Erase'],
+    ['/plan', 'When we meet'],
+    ['/plan', 'Plan a session'],
+    ['/learners/skills', 'Add a skill'],
+    ['/plan', 'Keys'],
+    ['/plan', 'Go to'],
+  ];
+  for (const scheme of ['light', 'dark'] as const) {
+    await page.emulateMedia({ colorScheme: scheme });
+    for (const [path, button] of dialogs) {
+      await opened(page, path);
+      const opener = page.getByRole('button', { name: button, exact: button !== 'Go to' }).first();
+      await opener.focus();
+      await page.keyboard.press('Enter');
+      await expect(page.locator('dialog[open]')).toBeVisible();
+      expect([button, await violations(page)]).toEqual([button, []]);
+      await page.keyboard.press('Escape');
+      await expect(page.locator('dialog[open]')).toHaveCount(0);
+      await expect(opener, `${path} ${button}`).toBeFocused();
+    }
+  }
+});
+
+test('what was typed is asked about before a dialog goes', async ({ page }) => {
+  await opened(page, '/learners');
+  await page.getByRole('button', { name: 'Add a learner' }).click();
+  await page.getByLabel('Nickname or initials').fill('Zed');
+  await page.keyboard.press('Escape');
+  await expect(page.getByText('What you typed is not saved.')).toBeVisible();
+  await page.getByRole('button', { name: 'Go on' }).click();
+  await expect(page.getByLabel('Nickname or initials')).toHaveValue('Zed');
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: 'Leave it' }).first().click();
+  await expect(page.locator('dialog[open]')).toHaveCount(0);
+});
+
+test('tabs go by arrows, have a panel, and are one stop', async ({ page }) => {
+  await opened(page, `/shelf/${game}`);
+  const list = page.getByRole('tablist', { name: 'Ways to look at it' });
+  await list.getByRole('tab', { selected: true }).focus();
+  await page.keyboard.press('ArrowRight');
+  const chosen = list.getByRole('tab', { selected: true });
+  await expect(chosen).toBeFocused();
+  await expect(chosen).toHaveText('Bench: turn a number');
+  const panel = page.locator(`[id="${await chosen.getAttribute('aria-controls')}"]`);
+  await expect(panel).toHaveAttribute('role', 'tabpanel');
+  await expect(panel).toHaveAttribute('aria-labelledby', (await chosen.getAttribute('id'))!);
+  await page.keyboard.press('End');
+  await page.keyboard.press('ArrowRight');
+  await expect(list.getByRole('tab', { selected: true })).toHaveText('What it practises');
+  expect(await list.locator('[tabindex="0"]').count()).toBe(1);
+});
+
+test('the question mark opens the list of keys, and single letters can be switched off', async ({ page }) => {
+  await opened(page, '/learners');
+  await page.keyboard.press('?');
+  await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
+  await expect(page.getByText('Prep: what to gather')).toBeVisible();
+  await page.getByLabel('Single letters open places').uncheck();
+  await page.keyboard.press('Escape');
+  await expect(page.locator('dialog[open]')).toHaveCount(0);
+  await page.keyboard.press('s');
+  await page.waitForTimeout(300);
+  expect(new URL(page.url()).pathname).toBe('/learners');
+  await page.keyboard.press('?');
+  await page.getByLabel('Single letters open places').check();
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('s');
+  await expect(page).toHaveURL(/\/shelf/);
+});
+
+test('an edit of a session that is not saved asks before it goes', async ({ page }) => {
+  await opened(page, `/plan/${session}`);
+  const token = page.locator('[data-round="0"][data-learner]').first();
+  await token.focus();
+  await page.keyboard.press('Enter');
+  await page.getByRole('button', { name: /^let .* rest$/ }).click();
+  await expect(page.locator('[data-round="0"][data-learner]:focus')).toHaveCount(1);
+  let asked = '';
+  page.once('dialog', (d) => {
+    asked = d.type();
+    void d.dismiss();
+  });
+  await page.locator('h1').click();
+  await page.keyboard.press('l');
+  await expect.poll(() => asked).toBe('beforeunload');
+  expect(new URL(page.url()).pathname).toBe(`/plan/${session}`);
+  await page.keyboard.press('Control+z');
+  await expect(page.getByRole('button', { name: 'Save', exact: true })).toBeDisabled();
+});
+
+test('the strip knows at once what a view changed', async ({ page }) => {
+  await opened(page, '/plan');
+  await page.getByRole('button', { name: 'no meeting' }).last().click();
+  await expect(page.getByRole('group', { name: /Term line/ }).getByRole('link', { name: /no meeting/ })).toHaveCount(1);
+});
+
+test('titles name what a page is about', async ({ page }) => {
+  const name = (await (await page.request.get(`/api/v1/learners/${child}`)).json()).nickname as string;
+  await opened(page, `/learners/${child}`);
+  await expect(page).toHaveTitle(new RegExp(`^${name} · `));
+  await opened(page, `/shelf/${game}`);
+  await expect(page).toHaveTitle(/^Honey Ladder · /);
+  await opened(page, `/plan/${session}`);
+  await expect(page).toHaveTitle(/^Session 2026-11-10 · /);
+});
+
+test('what is not there is told by a page of our own with a way back', async ({ page }) => {
+  for (const [path, back] of [
+    ['/learners/nobody', 'To the learners'],
+    ['/shelf/nothing', 'To the shelf'],
+    ['/plan/never', 'To the plan'],
+    ['/nowhere/at/all', 'To the shelf'],
+  ] as const) {
+    const answer = await page.goto(at(path));
+    expect([path, answer!.status()]).toEqual([path, 404]);
+    await expect(page.getByRole('heading', { level: 1, name: 'Not here' })).toBeVisible();
+    await expect(page.getByRole('link', { name: back })).toBeVisible();
+  }
+});
+
+test('pages have few stops for the tabulator, letters that can be read, and little script', async ({ page }) => {
+  test.setTimeout(180_000);
+  for (const [name, path] of pages()) {
+    let bytes = 0;
+    const client = await page.context().newCDPSession(page);
+    await client.send('Network.enable');
+    await client.send('Network.setCacheDisabled', { cacheDisabled: true });
+    const scripts = new Set<string>();
+    client.on('Network.responseReceived', (e) => {
+      if (e.type === 'Script') scripts.add(e.requestId);
+    });
+    client.on('Network.loadingFinished', (e) => {
+      if (scripts.has(e.requestId)) bytes += e.encodedDataLength;
+    });
+    await opened(page, path);
+    const stops = await page.evaluate(
+      () =>
+        [...document.querySelectorAll<HTMLElement>('a[href], button, input, select, textarea, [tabindex]')].filter(
+          (e) => e.tabIndex >= 0 && !e.hasAttribute('disabled') && e.getClientRects().length > 0,
+        ).length,
+    );
+    const tiny = await page.evaluate(() => {
+      const found = new Set<string>();
+      const walk = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT);
+      for (let n = walk.nextNode(); n; n = walk.nextNode()) {
+        const e = n.parentElement!;
+        if (!n.textContent?.trim() || e.closest('.visually-hidden, script, style, title, [hidden]')) continue;
+        let size = parseFloat(getComputedStyle(e).fontSize);
+        const svg = e.closest('svg');
+        if (svg?.viewBox.baseVal?.width) size *= svg.getBoundingClientRect().width / svg.viewBox.baseVal.width;
+        if (size < 10.95 && e.getClientRects().length > 0) found.add(`${size.toFixed(1)} ${n.textContent.trim().slice(0, 20)}`);
+      }
+      return [...found].slice(0, 5);
+    });
+    expect([name, stops < 120 ? 'few' : stops, tiny, bytes < 200_000 ? 'light' : bytes]).toEqual([name, 'few', [], 'light']);
+    await client.detach();
+  }
+});
+
+test('printed pages fit Letter and A4 in one column of text', async ({ page }) => {
+  test.setTimeout(180_000);
+  const pagesOf = (pdf: Buffer): number => (pdf.toString('latin1').match(/\/Type\s*\/Page[^s]/g) ?? []).length;
+  const most: [string, number][] = [
+    [`/learners/${child}/script`, 8],
+    ['/prep', 3],
+    [`/plan/${session}`, 3],
+    [`/learners/${child}`, 8],
+    ['/review', 4],
+    ['/shelf', 5],
+  ];
+  for (const [path, limit] of most)
+    for (const format of ['Letter', 'A4'] as const) {
+      await opened(page, path);
+      await page.emulateMedia({ media: 'print' });
+      const column = await page.evaluate(() => document.querySelector('main')!.getBoundingClientRect().width / window.innerWidth);
+      expect([path, column > 0.9]).toEqual([path, true]);
+      const count = pagesOf(await page.pdf({ format, margin: { top: '0.4in', bottom: '0.4in', left: '0.4in', right: '0.4in' } }));
+      expect([path, format, count >= 1 && count <= limit ? 'fits' : count]).toEqual([path, format, 'fits']);
+      await page.emulateMedia({ media: 'screen' });
+    }
+});

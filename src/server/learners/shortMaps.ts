@@ -1,0 +1,47 @@
+import { foldFrom } from '../../core/group/foldLine';
+import { goodNext } from '../../core/mastery/goodNext';
+import { heldAt } from '../../core/mastery/parameters';
+import { monthsBetween } from '../../core/shared/days';
+import { wantedBy } from '../../core/skills/skill';
+import type { Db } from '../db/db';
+import { graphOf } from '../db/graphOf';
+import { masteryOf } from '../evidence/evidenceStore';
+import { allLearners } from './learnerStore';
+
+/** Arms drawn of each line: those around the edge of what is there. */
+const armsShown = 7;
+const nextShown = 2;
+
+export interface ShortMap {
+  readonly learner: string;
+  /** Somebody has noted something about this child. */
+  readonly seen: boolean;
+  readonly next: readonly string[];
+  /** Line by line, in the order of the skill graph: steps held, and arms around the edge as [height, seen]. */
+  readonly lines: readonly { readonly held: number; readonly arms: readonly (readonly [height: number, seen: boolean])[] }[];
+}
+
+/** All maps at a glance, in one answer. */
+export function shortMaps(db: Db, today: string): ShortMap[] {
+  const graph = graphOf(db);
+  return allLearners(db).map((l) => {
+    const all = masteryOf(db, l, today);
+    const of = (id: string) => all[graph.indexOf.get(id)!]!;
+    const age = monthsBetween(l.born, today) / 12;
+    return {
+      learner: l.id,
+      seen: all.some((e) => e.seen),
+      next: goodNext(all, age, (k) => wantedBy(graph.skills[graph.indexOf.get(k)!]!, l.framework))
+        .slice(0, nextShown)
+        .map((e) => e.skill),
+      lines: graph.strands.map((s) => {
+        const heights = s.skills.map((id) => of(id).asSeen);
+        const from = foldFrom(heights, -1, null, armsShown);
+        return {
+          held: heights.filter((h) => h >= heldAt).length,
+          arms: s.skills.slice(from, from + armsShown).map((id) => [Math.round(of(id).asSeen * 1000) / 1000, of(id).seen] as const),
+        };
+      }),
+    };
+  });
+}
