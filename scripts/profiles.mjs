@@ -4,4 +4,4 @@ import { ensureInstalled } from './ensureInstalled.mjs';
 ensureInstalled();
 const { buildWorkers } = await import('./buildWorkers.mjs');
 await buildWorkers();
-process.exit(spawnSync(process.execPath, ['dist/scripts/profileLibrary.mjs'], { stdio: 'inherit' }).status ?? 1);
+process.exit(spawnSync(process.execPath, ['dist/scripts/profileLibrary.mjs', ...process.argv.slice(2)], { stdio: 'inherit' }).status ?? 1);

@@ -1,4 +1,4 @@
-import { writeFileSync } from 'node:fs';
+import { readFileSync, writeFileSync } from 'node:fs';
 import { libraryPrecision, librarySeed, shippedLibrary } from '../contract/shippedLibrary';
 import { usualSeats } from '../core/simulate/usualSeats';
 import { profileSummary, type ProfileSummary } from '../core/simulate/profileSummary';
@@ -7,11 +7,20 @@ import { closePool, startJob } from '../server/jobs/pool';
 
 /** Plays every shipped version to the library's precision on both cores and writes the profiles. */
 const began = performance.now();
-const profiles: Record<string, ProfileSummary> = {};
+/** `--only ID`: one game, or all of one family; the other profiles stay as they are. */
+const only = process.argv.includes('--only') ? process.argv[process.argv.indexOf('--only') + 1] : undefined;
+const chosen = shippedLibrary.filter((g) => only === undefined || g.id === only || g.mechanism === only);
+if (chosen.length === 0) {
+  console.error(`There is no game and no family "${only ?? ''}" in the library.`);
+  process.exit(1);
+}
+const profiles: Record<string, ProfileSummary> = only
+  ? (JSON.parse(readFileSync('data/library/profiles.json', 'utf8')) as Record<string, ProfileSummary>)
+  : {};
 const slow: [number, string][] = [];
 let failed = 0;
 await Promise.all(
-  shippedLibrary.flatMap((game) =>
+  chosen.flatMap((game) =>
     game.variants.map(async (variant) => {
       const name = `${game.id}/${variant.id}`;
       const job = await startJob<SimulationResult>({
@@ -41,7 +50,7 @@ writeFileSync(
 );
 await closePool();
 console.log(
-  `${Object.keys(profiles).length} versions profiled in ${((performance.now() - began) / 1000).toFixed(0)} s; most games: ${slow
+  `${slow.length} versions profiled in ${((performance.now() - began) / 1000).toFixed(0)} s; most games: ${slow
     .sort((x, y) => y[0] - x[0])
     .slice(0, 5)
     .map(([n, v]) => `${v} ${n}`)

@@ -69,7 +69,7 @@ describe('reading a CASE package', () => {
     ['one identifier twice', pack([item(2), item(2)], []), 'duplicate', 'CFItems.1.identifier'],
     ['an item without a statement', pack([item(2, { fullStatement: ' ' })], []), 'malformed', 'CFItems.0.fullStatement'],
     ['a child of nothing', pack([item(2)], [association(1, 'isChildOf', 2, 77)]), 'dangling', 'CFAssociations.0.destinationNodeURI'],
-    ['an order that begins nowhere', pack([item(2)], [association(1, 'precedes', 55, 2)]), 'dangling', 'CFAssociations.0.originNodeURI'],
+    ['a child that is nowhere', pack([item(2)], [association(1, 'isChildOf', 55, 2)]), 'dangling', 'CFAssociations.0.originNodeURI'],
     ['a circle', pack([item(2), item(3)], [association(1, 'precedes', 2, 3), association(2, 'precedes', 3, 2)]), 'cycle', 'CFAssociations'],
   ] as const)('refuses %s by name', (_, raw, code, field) => {
     expect(readCase(raw)).toMatchObject({ ok: false, problem: { code, field } });
@@ -125,4 +125,59 @@ describe('proposing matches', () => {
   });
   it('proposes nothing for words that mean nothing here', () =>
     expect(proposeMatches(graph, index, 'SB.2', 'Sing a cheerful tune.', [])).toEqual([]));
+});
+
+describe('a nested framework', () => {
+  const read = (items: object[], links: object[]) => {
+    const reading = readCase(pack(items, links));
+    if (!reading.ok) throw new Error(reading.problem.message);
+    return reading.value;
+  };
+  it('stands in tree order, siblings by their numbers', () => {
+    const { expectations } = read(
+      [item(2), item(3), item(4), item(5), item(6)],
+      [
+        association(1, 'isChildOf', 2, 1, { sequenceNumber: 1 }),
+        association(2, 'isChildOf', 3, 1, { sequenceNumber: 2 }),
+        association(3, 'isChildOf', 4, 2, { sequenceNumber: 2 }),
+        association(4, 'isChildOf', 5, 2, { sequenceNumber: 1 }),
+        association(5, 'isChildOf', 6, 3, { sequenceNumber: 1 }),
+      ],
+    );
+    expect(expectations.map((e) => e.code)).toEqual(['SB.2', 'SB.5', 'SB.4', 'SB.3', 'SB.6']);
+  });
+  it('may say what comes before it elsewhere', () => {
+    const { external } = read(
+      [item(2)],
+      [association(1, 'isChildOf', 2, 1), association(2, 'precedes', 2, 77), association(3, 'precedes', 78, 2)],
+    );
+    expect(external.get(id(2))).toEqual(['77', '78']);
+  });
+  it('is refused when a parent is missing, and when things lead in a circle', () => {
+    expect(readCase(pack([item(2)], [association(1, 'isChildOf', 2, 9)]))).toMatchObject({ ok: false, problem: { code: 'dangling' } });
+    const round = readCase(
+      pack(
+        [item(2), item(3), item(4)],
+        [association(1, 'precedes', 2, 3), association(2, 'precedes', 3, 4), association(3, 'precedes', 4, 2)],
+      ),
+    );
+    expect(round).toMatchObject({ ok: false, problem: { code: 'cycle' } });
+  });
+  it('of any depth and length is read to its end', () => {
+    const n = 20_000;
+    const { expectations } = read(
+      [...Array.from({ length: n }, (_, i) => item(1000 + i)), item(2, { fullStatement: '<'.repeat(80_000) })],
+      Array.from({ length: n - 1 }, (_, i) => association(100_000 + i, 'isChildOf', 1001 + i, 1000 + i)),
+    );
+    expect(expectations).toHaveLength(n + 1);
+    expect(expectations[n - 1]!.code).toBe(`SB.${1000 + n - 1}`);
+  });
+  it.each([
+    ['<p>Add &mdash; or take away &#39;by ten&#39;.</p>', "Add — or take away 'by ten'."],
+    ['Say that 3 < 5 and 5 > 3', 'Say that 3 < 5 and 5 > 3'],
+    ['Half of 1 &lt; 2&nbsp;halves', 'Half of 1 < 2 halves'],
+    ['a<br/>b<!-- not this -->c', 'a b c'],
+  ])('reads the statement %s', (written, meant) => {
+    expect(read([item(2, { fullStatement: written })], []).expectations[0]!.statement).toBe(meant);
+  });
 });

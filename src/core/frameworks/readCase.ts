@@ -1,3 +1,4 @@
+import { decodeHTML } from 'entities';
 import { fail, ok, type Problem, type Result } from '../shared/codes';
 
 /** One expectation of a framework, as far as this app reads it. */
@@ -19,8 +20,10 @@ export interface FrameworkReading {
   readonly expectations: readonly Expectation[];
   /** Codes or URIs of other frameworks that an expectation is said to match, by identifier. */
   readonly external: ReadonlyMap<string, readonly string[]>;
+  /** Skills that expectations were tied to when this app wrote the file. */
+  readonly ties: readonly { readonly identifier: string; readonly skill: string; readonly relation: 'same' | 'related' }[];
   readonly remarks: readonly string[];
-  /** The package, unwrapped, as it came. */
+  /** The package, unwrapped, as it came, without such ties. */
   readonly source: Readonly<Record<string, unknown>>;
 }
 
@@ -28,16 +31,26 @@ type Json = Readonly<Record<string, unknown>>;
 const uuid = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i;
 const isObject = (x: unknown): x is Json => typeof x === 'object' && x !== null && !Array.isArray(x);
 const text = (x: unknown): string => (typeof x === 'string' ? x.trim() : '');
-/** Tags and entities of a statement, taken out. */
-const plain = (s: string): string =>
-  s
-    .replace(/<[^>]*>/g, ' ')
-    .replace(/&nbsp;/g, ' ')
-    .replace(/&amp;/g, '&')
-    .replace(/&lt;/g, '<')
-    .replace(/&gt;/g, '>')
-    .replace(/\s+/g, ' ')
-    .trim();
+/** Tags and entities of a statement, taken out; a bracket that opens no tag stays. Looks at each letter once. */
+function plain(statement: string): string {
+  let out = '';
+  for (let at = 0; at < statement.length;) {
+    const open = statement.indexOf('<', at);
+    const close = open < 0 ? -1 : statement.indexOf('>', open);
+    if (close < 0) {
+      out += statement.slice(at);
+      break;
+    }
+    // `3 < 5` is no tag.
+    const tag = /[a-z/!]/i.test(statement[open + 1] ?? '');
+    out += tag ? `${statement.slice(at, open)} ` : statement.slice(at, open + 1);
+    at = tag ? close + 1 : open + 1;
+  }
+  return decodeHTML(out).replace(/\s+/g, ' ').trim();
+}
+
+/** Names of our own skills in associations that this app wrote. */
+export const skillUri = 'urn:zeitgeber:skills:';
 
 /** Associations that build the framework itself: both ends must be in the file. */
 const structural = ['isChildOf', 'precedes', 'isPartOf'];
@@ -81,15 +94,32 @@ export function readCase(raw: unknown): Result<FrameworkReading> {
   const order = new Map<string, number>();
   const precedes = new Map<string, string[]>();
   const external = new Map<string, string[]>();
+  const ties: { identifier: string; skill: string; relation: 'same' | 'related' }[] = [];
+  const foreign = (identifier: string, end: Json): void => {
+    const name = text(end['title']) || text(end['uri']);
+    const before = external.get(identifier);
+    if (before) before.push(name);
+    else external.set(identifier, [name]);
+  };
   for (const [i, link] of links.entries()) {
     const at = `CFAssociations.${i}`;
     if (!isObject(link)) return refusal('malformed', at, `Association ${i + 1} is no object.`);
     const type = text(link['associationType']);
     const ends = (['originNodeURI', 'destinationNodeURI'] as const).map((key) => (isObject(link[key]) ? link[key] : {}));
     const [from, to] = ends.map((e) => text(e['identifier']).toLowerCase()) as [string, string];
-    if (!structural.includes(type)) {
-      if (known.has(from) && !known.has(to))
-        external.set(from, [...(external.get(from) ?? []), text(ends[1]!['title']) || text(ends[1]!['uri'])]);
+    if (isOwnTie(link)) {
+      if (known.has(from))
+        ties.push({
+          identifier: from,
+          skill: text(ends[1]!['uri']).slice(skillUri.length),
+          relation: type === 'exactMatchOf' ? 'same' : 'related',
+        });
+      continue;
+    }
+    // What comes before or after in another framework stays as it is, as other matches with it do.
+    if (!structural.includes(type) || (type === 'precedes' && known.has(from) !== known.has(to))) {
+      if (known.has(from) && !known.has(to)) foreign(from, ends[1]!);
+      else if (type === 'precedes' && known.has(to)) foreign(to, ends[0]!);
       continue;
     }
     if (!known.has(from))
@@ -110,7 +140,11 @@ export function readCase(raw: unknown): Result<FrameworkReading> {
         parent.set(from, to === id ? null : to);
         order.set(from, typeof link['sequenceNumber'] === 'number' ? (link['sequenceNumber'] as number) : Infinity);
       }
-    } else if (type === 'precedes') precedes.set(from, [...(precedes.get(from) ?? []), to]);
+    } else if (type === 'precedes') {
+      const after = precedes.get(from);
+      if (after) after.push(to);
+      else precedes.set(from, [to]);
+    }
   }
   const circle = circleIn(known.keys(), (k) => [parent.get(k) ?? []].flat()) ?? circleIn(known.keys(), (k) => precedes.get(k) ?? []);
   if (circle)
@@ -124,43 +158,83 @@ export function readCase(raw: unknown): Result<FrameworkReading> {
     remarks.push(
       `${orphans.length} ${orphans.length === 1 ? 'expectation stands' : 'expectations stand'} under nothing; ${orphans.length === 1 ? 'it is' : 'they are'} put at the top.`,
     );
-  const expectations = [...known]
-    .sort(([x, a], [y, b]) => (order.get(x) ?? Infinity) - (order.get(y) ?? Infinity) || a.at - b.at || (x < y ? -1 : 1))
-    .map(([identifier, { code, statement, band }]): Expectation => ({
-      identifier,
-      code,
-      statement,
-      band,
-      parent: parent.get(identifier) ?? null,
-    }));
+  const expectations = inTreeOrder(known, parent, order).map((identifier): Expectation => {
+    const { code, statement, band } = known.get(identifier)!;
+    return { identifier, code, statement, band, parent: parent.get(identifier) ?? null };
+  });
   const licence = isObject(doc['licenseURI']) ? text(doc['licenseURI']['title']) || null : text(doc['licenseURI']) || null;
-  return ok({ id, title: text(doc['title']), creator: text(doc['creator']), licence, expectations, external, remarks, source });
+  return ok({
+    id,
+    title: text(doc['title']),
+    creator: text(doc['creator']),
+    licence,
+    expectations,
+    external,
+    ties,
+    remarks,
+    source: withoutOwnTies(source),
+  });
 }
 
 function refusal(code: Problem['code'], field: string, message: string): Result<never> {
   return fail({ code, field, message });
 }
 
-/** Nodes on a circle, or null; depth-first with three colours. */
+/** An association that this app added when it wrote the file. */
+function isOwnTie(link: unknown): boolean {
+  const end = isObject(link) ? link['destinationNodeURI'] : null;
+  return isObject(end) && text(end['uri']).startsWith(skillUri);
+}
+
+function withoutOwnTies(source: Json): Json {
+  const links = source['CFAssociations'];
+  return Array.isArray(links) && links.some(isOwnTie) ? { ...source, CFAssociations: links.filter((l) => !isOwnTie(l)) } : source;
+}
+
+/** Parents before their children, siblings by sequence number, then as they stand in the file. */
+function inTreeOrder(
+  known: ReadonlyMap<string, { readonly at: number }>,
+  parent: ReadonlyMap<string, string | null>,
+  order: ReadonlyMap<string, number>,
+): string[] {
+  const children = new Map<string | null, string[]>();
+  for (const k of known.keys()) {
+    const p = parent.get(k) ?? null;
+    const own = children.get(p);
+    if (own) own.push(k);
+    else children.set(p, [k]);
+  }
+  const rank = (k: string): number => order.get(k) ?? Infinity;
+  for (const own of children.values()) own.sort((x, y) => (rank(x) === rank(y) ? known.get(x)!.at - known.get(y)!.at : rank(x) - rank(y)));
+  const found: string[] = [];
+  const waiting = [...(children.get(null) ?? [])].reverse();
+  while (waiting.length > 0) {
+    const next = waiting.pop()!;
+    found.push(next);
+    for (const child of [...(children.get(next) ?? [])].reverse()) waiting.push(child);
+  }
+  return found;
+}
+
+/** Nodes on a circle, or null: depth-first with three colours, on a list of its own, since chains may be long. */
 function circleIn(nodes: Iterable<string>, next: (node: string) => readonly string[]): string[] | null {
   const state = new Map<string, 'open' | 'done'>();
-  const path: string[] = [];
-  const visit = (node: string): string[] | null => {
-    if (state.get(node) === 'done') return null;
-    if (state.get(node) === 'open') return path.slice(path.indexOf(node));
-    state.set(node, 'open');
-    path.push(node);
-    for (const n of next(node)) {
-      const found = visit(n);
-      if (found) return found;
+  for (const start of nodes) {
+    if (state.has(start)) continue;
+    const path: { readonly node: string; readonly left: string[] }[] = [{ node: start, left: [...next(start)] }];
+    state.set(start, 'open');
+    while (path.length > 0) {
+      const top = path.at(-1)!;
+      const to = top.left.pop();
+      if (to === undefined) {
+        state.set(top.node, 'done');
+        path.pop();
+      } else if (state.get(to) === 'open') return path.slice(path.findIndex((p) => p.node === to)).map((p) => p.node);
+      else if (!state.has(to)) {
+        state.set(to, 'open');
+        path.push({ node: to, left: [...next(to)] });
+      }
     }
-    path.pop();
-    state.set(node, 'done');
-    return null;
-  };
-  for (const node of nodes) {
-    const found = visit(node);
-    if (found) return found;
   }
   return null;
 }

@@ -1,6 +1,8 @@
 /** What a printed group map shows. */
 export interface GroupSheet {
   readonly title: string;
+  /** A4 when left out. */
+  readonly paper?: 'a4' | 'letter';
   readonly day: string;
   readonly learners: readonly string[];
   readonly skills: readonly string[];
@@ -36,17 +38,18 @@ export interface Page {
   readonly marks: readonly Mark[];
 }
 
-const a4 = { widthMm: 210, heightMm: 297 };
+const papers = { a4: { widthMm: 210, heightMm: 297 }, letter: { widthMm: 215.9, heightMm: 279.4 } } as const;
 const marginMm = 14;
 const headMm = 44;
 const rowMm = 6.2;
 const nameMm = 62;
 const armMm = 4.2;
 
-/** Lays a group map out on A4 pages: skills down, learners across, an arm for each; those ready for the same at the end. */
+/** Lays a group map out on A4 or US Letter pages: skills down, learners across, an arm for each; those ready for the same at the end. */
 export function groupPages(sheet: GroupSheet): Page[] {
-  const perPage = Math.floor((a4.heightMm - marginMm * 2 - headMm) / rowMm);
-  const columnMm = Math.min(11, (a4.widthMm - marginMm * 2 - nameMm) / Math.max(1, sheet.learners.length));
+  const paper = papers[sheet.paper ?? 'a4'];
+  const perPage = Math.floor((paper.heightMm - marginMm * 2 - headMm) / rowMm);
+  const columnMm = Math.min(11, (paper.widthMm - marginMm * 2 - nameMm) / Math.max(1, sheet.learners.length));
   const pages: Page[] = [];
   for (let from = 0; from < Math.max(1, sheet.skills.length); from += perPage) {
     const marks: Mark[] = heading(sheet, 'Who knows what');
@@ -63,12 +66,12 @@ export function groupPages(sheet: GroupSheet): Page[] {
     sheet.skills.slice(from, from + perPage).forEach((title, i) => {
       const y = marginMm + headMm + (i + 0.7) * rowMm;
       marks.push({ kind: 'text', x: marginMm, y, size: 9, text: title });
-      marks.push({ kind: 'line', x1: marginMm, y1: y + 1.6, x2: a4.widthMm - marginMm, y2: y + 1.6, width: 0.15, pale: true });
+      marks.push({ kind: 'line', x1: marginMm, y1: y + 1.6, x2: paper.widthMm - marginMm, y2: y + 1.6, width: 0.15, pale: true });
       sheet.learners.forEach((_, l) =>
         marks.push(...arm(sheet.cells[l]![from + i]!, marginMm + nameMm + l * columnMm + columnMm / 2 - 1, y + 0.4)),
       );
     });
-    pages.push({ ...a4, marks });
+    pages.push({ ...paper, marks });
   }
   pages.push(togetherPage(sheet));
   return pages;
@@ -102,7 +105,8 @@ const heading = (sheet: GroupSheet, words: string): Mark[] => [
 ];
 
 function togetherPage(sheet: GroupSheet): Page {
-  const most = Math.floor((a4.heightMm - marginMm * 2 - 30) / 7);
+  const paper = papers[sheet.paper ?? 'a4'];
+  const most = Math.floor((paper.heightMm - marginMm * 2 - 30) / 7);
   const marks = heading(sheet, 'Who can sit together');
   if (sheet.together.length === 0)
     marks.push({ kind: 'text', x: marginMm, y: marginMm + 28, size: 10, text: 'Nobody is ready for the same just now.' });
@@ -110,5 +114,5 @@ function togetherPage(sheet: GroupSheet): Page {
     marks.push({ kind: 'text', x: marginMm, y: marginMm + 28 + i * 7, size: 10, text: t.skill, bold: true });
     marks.push({ kind: 'text', x: marginMm + 78, y: marginMm + 28 + i * 7, size: 10, text: t.learners.join(', ') });
   });
-  return { ...a4, marks };
+  return { ...paper, marks };
 }

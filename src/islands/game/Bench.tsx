@@ -16,6 +16,7 @@ import styles from './bench.module.css';
 import { ParameterInput } from './ParameterInput';
 import { SideBySide } from './SideBySide';
 import type { MechanismWire } from './useMechanism';
+import { cappedWorthSaying, endlessWords } from './measureRows';
 import { useEstimate, useSearch } from './useBench';
 
 const timeFields: readonly (readonly [keyof TimeModel, string])[] = [
@@ -141,6 +142,11 @@ export function Bench({
               : live.final
                 ? 'Played to the end: as sharp as it gets here.'
                 : 'A first estimate; it sharpens while you look.'}
+          </p>
+        )}
+        {(live.result?.outcomes.capped ?? 0) > cappedWorthSaying && (
+          <p className={panel.bad} role="alert">
+            {endlessWords(live.result!.outcomes.capped)} Turn a number until it does.
           </p>
         )}
         {old.result ? (

@@ -245,18 +245,18 @@ function Game({ id, version }: { id: string; version: string | null }) {
       )}
       {(editing === 'variant' || editing === 'new') && (
         <Suspense>
-        <VariantDialog
-          game={g}
-          variant={editing === 'variant' ? variant : null}
-          kinds={kinds.data?.items ?? []}
-          onClose={() => setEditing(null)}
-          onSaved={(saved, c) => {
-            setEditing(null);
-            setChosen(saved);
-            refresh();
-            tellUndo('Saved.', c);
-          }}
-        />
+          <VariantDialog
+            game={g}
+            variant={editing === 'variant' ? variant : null}
+            kinds={kinds.data?.items ?? []}
+            onClose={() => setEditing(null)}
+            onSaved={(saved, c) => {
+              setEditing(null);
+              setChosen(saved);
+              refresh();
+              tellUndo('Saved.', c);
+            }}
+          />
         </Suspense>
       )}
       <p>

@@ -15,6 +15,7 @@ import { type Operation, operations } from '../../core/items/item';
 import { usualSeats } from '../../core/simulate/usualSeats';
 import { aroundMinutes, DEFAULT_TIME } from '../../core/simulate/timeModel';
 import { operationHue, operationWords } from '../../text/itemText';
+import { cappedWorthSaying, endlessWords } from './measureRows';
 import { factGrids, signs } from './factGrids';
 import { CountRound } from './CountRound';
 import { Fair } from './Fair';
@@ -157,18 +158,30 @@ export function Practice({
         <>
           <section className={panel.sheet}>
             <h2>How long it lasts</h2>
+            {(p.outcomes?.capped ?? 0) > cappedWorthSaying && (
+              <p className={panel.bad} role="alert">
+                {endlessWords(p.outcomes!.capped)} Change a number of the version.
+              </p>
+            )}
             <p>
-              <span className={panel.big}>{Math.round(p.minutes['0.5']!)}</span> min, typically <span className={styles.gapLeft} />
+              about <span className={panel.big}>{Math.round(p.minutes['0.5']!)}</span> min, typically <span className={styles.gapLeft} />
               <span className={panel.big}>{Math.round((p.endsInSlot ?? 0) * 100)} %</span> end inside {slotMinutes} min
             </p>
             <LengthChart histogram={p.minuteHistogram ?? []} slot={slotMinutes} />
             <p className={`${panel.soft} ${panel.small}`}>
-              Four of five games take {Math.round(p.minutes['0.1']!)} to {Math.round(p.minutes['0.9']!)} minutes; mean{' '}
-              {p.minutes['mean']!.toFixed(1)} ± {p.minutes['standardError']!.toFixed(2)}, {p.turns!.mean.toFixed(1)} ±{' '}
-              {p.turns!.standardError.toFixed(2)} turns. Seconds per answer are common practice; n = {p.games.toLocaleString('en')}. With
-              laying out and putting away about {Math.round(p.minutes['0.5']! + aroundMinutes(DEFAULT_TIME, false))} minutes of the round,{' '}
+              Four of five games take about {Math.round(p.minutes['0.1']!)} to {Math.round(p.minutes['0.9']!)} minutes. Seconds per answer
+              are common practice, so minutes are no finer than that. With laying out and putting away about{' '}
+              {Math.round(p.minutes['0.5']! + aroundMinutes(DEFAULT_TIME, false))} minutes of the round,{' '}
               {Math.round(p.minutes['0.5']! + aroundMinutes(DEFAULT_TIME, true))} when the game is new.
             </p>
+            <details className={panel.small}>
+              <summary>How sharp these numbers are</summary>
+              <p className={panel.soft}>
+                Over {p.games.toLocaleString('en')} simulated games: mean {p.minutes['mean']!.toFixed(1)} ±{' '}
+                {p.minutes['standardError']!.toFixed(2)} minutes, {p.turns!.mean.toFixed(1)} ± {p.turns!.standardError.toFixed(2)} turns.
+                The error is that of the sample alone, not of the seconds it is built on.
+              </p>
+            </details>
           </section>
           {factGrids(p.items).map(({ op, cells }) => (
             <section key={op} className={panel.sheet}>
@@ -196,19 +209,23 @@ export function Practice({
                   fill: `var(--strand-${operationHue(op)})`,
                 }))}
             />
-            <h2 className={styles.second}>Where the minutes go</h2>
-            <ShareBar
-              label="Minutes"
-              shares={[
-                { title: 'own turn', share: 1 - (p.waitingShare ?? 0), error: null, fill: 'var(--teal)' },
-                {
-                  title: 'waiting for others',
-                  share: p.waitingShare ?? 0,
-                  error: p.measureErrors?.['waitingShare'] ?? null,
-                  fill: 'var(--lamp)',
-                },
-              ]}
-            />
+            {!waitingIsFixed(p) && (
+              <>
+                <h2 className={styles.second}>Where the minutes go</h2>
+                <ShareBar
+                  label="Minutes"
+                  shares={[
+                    { title: 'own turn', share: 1 - (p.waitingShare ?? 0), error: null, fill: 'var(--teal)' },
+                    {
+                      title: 'waiting for others',
+                      share: p.waitingShare ?? 0,
+                      error: p.measureErrors?.['waitingShare'] ?? null,
+                      fill: 'var(--lamp)',
+                    },
+                  ]}
+                />
+              </>
+            )}
             <div className={styles.numbers}>
               <p>
                 <span className={panel.big}>{(p.measures['choices'] ?? 0).toFixed(1)}</span>
@@ -244,3 +261,6 @@ export function Practice({
     </div>
   );
 }
+
+/** In games in turn everybody waits for all the others: so many of so many, whatever the game, and no finding about it. */
+const waitingIsFixed = (p: ProfileWire): boolean => Math.abs((p.waitingShare ?? 0) - (1 - 1 / p.seats)) < 1e-6;

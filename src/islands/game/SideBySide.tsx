@@ -89,9 +89,12 @@ export function SideBySide({
 
 function Row({ row }: { row: MeasureRow }) {
   const moved = differs(row);
-  const cell = (e: MeasureRow['before']) => (e ? `${e.mean.toFixed(e.mean >= 100 ? 0 : 1)}${row.unit ? ` ${row.unit}` : ''}` : '…');
+  const cell = (e: MeasureRow['before']) =>
+    e
+      ? `${row.unit === 'min' ? `about ${Math.round(e.mean)}` : e.mean.toFixed(e.mean >= 100 ? 0 : 1)}${row.unit ? ` ${row.unit}` : ''}`
+      : '…';
   const error = (e: MeasureRow['before']) =>
-    e && e.standardError > 0 ? ` ± ${Number(e.standardError.toPrecision(e.standardError < 0.1 ? 1 : 2))}` : '';
+    e && row.unit !== 'min' && e.standardError > 0 ? ` ± ${Number(e.standardError.toPrecision(e.standardError < 0.1 ? 1 : 2))}` : '';
   const up = row.before && row.after && row.after.mean > row.before.mean;
   return (
     <tr className={moved ? styles.moved : ''}>

@@ -51,9 +51,19 @@ export function measureRows(before: SimulationResult | null, after: SimulationRe
     row('to choose from at a turn', '', measure('choices')),
     row('turns with nothing to do', '%', percent(measure('movelessShare'))),
     row('waiting for others', '%', percent(measure('waitingShare'))),
+    row('of the games cut off, since they found no end', '%', (r) => ({ mean: r.outcomes.capped * 100, standardError: 0 })),
     row('different facts met', '', (r) => ({ mean: r.distinctFacts, standardError: 0 })),
-  ].filter((r) => (r.before?.mean ?? 0) !== 0 || (r.after?.mean ?? 0) !== 0);
+  ].filter((r) => ((r.before?.mean ?? 0) !== 0 || (r.after?.mean ?? 0) !== 0) && !fixedByRules(r, before, after));
 }
+
+/** Two thirds of three who play in turn wait, whatever the game: that is no finding about it. */
+function fixedByRules(r: MeasureRow, before: SimulationResult | null, after: SimulationResult | null): boolean {
+  if (r.name !== 'waiting for others') return false;
+  return [before, after].every((x) => x === null || Math.abs((x.measures['waitingShare'] ?? 0) - (1 - 1 / x.seats)) < 1e-6);
+}
+
+/** Games without an end in this share of all are said before anything else. */
+export const cappedWorthSaying = 0.005;
 
 /** All items, per child and ten minutes of play. */
 function chances(r: SimulationResult): Estimate {
@@ -72,3 +82,9 @@ export const differs = (row: MeasureRow): boolean =>
   row.after !== null &&
   Math.abs(row.before.mean - row.after.mean) > 3 * Math.hypot(row.before.standardError, row.after.standardError) &&
   Math.abs(row.before.mean - row.after.mean) > 1e-6;
+
+/** What is said of a game that may go on for ever. */
+export const endlessWords = (capped: number): string =>
+  capped > 0.995
+    ? 'With these numbers the game never ends.'
+    : `${Math.max(1, Math.round(capped * 100))} % of the games found no end and were cut off.`;

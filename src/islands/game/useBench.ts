@@ -1,9 +1,13 @@
+import { useQuery } from '@tanstack/react-query';
 import { useEffect, useRef, useState } from 'react';
+import { get } from '../shared/api';
 import type { Change, Wish } from '../../core/simulate/searchChanges';
 import type { SimulationResult } from '../../core/simulate/simulationResult';
 import type { TimeModel } from '../../core/simulate/timeModel';
 import type { Problem } from '../../core/shared/codes';
 import type { BenchAnswer, BenchQuestion } from '../../workers/browser/messages';
+
+type OwnList = Extract<BenchQuestion, { kind: 'estimate' }>['own'];
 
 const newWorker = (): Worker => new Worker(new URL('../../workers/browser/bench.worker.ts', import.meta.url), { type: 'module' });
 
@@ -35,12 +39,15 @@ export function useEstimate(mechanism: string, parameters: object, seats: number
     };
     return () => own.terminate();
   }, []);
-  const key = JSON.stringify([mechanism, parameters, seats, time]);
+  // The owner's own skills count on the bench too.
+  const own = useQuery({ queryKey: ['own-skills'], queryFn: () => get<OwnList>('/skills/own'), staleTime: 60_000 });
+  const key = own.data ? JSON.stringify([mechanism, parameters, seats, time, own.data]) : null;
   useEffect(() => {
+    if (key === null) return;
     const mine = ++ask.current;
     setLive((before) => ({ ...before, final: false, stale: true }));
     const timer = setTimeout(() => {
-      const [m, p, s, t] = JSON.parse(key) as [string, object, number, Partial<TimeModel>];
+      const [m, p, s, t, o] = JSON.parse(key) as [string, object, number, Partial<TimeModel>, OwnList];
       worker.current?.postMessage({
         kind: 'estimate',
         ask: mine,
@@ -49,6 +56,7 @@ export function useEstimate(mechanism: string, parameters: object, seats: number
         seats: s,
         seed: benchSeed,
         time: t,
+        own: o,
       } satisfies BenchQuestion);
     }, debounceMs);
     return () => clearTimeout(timer);

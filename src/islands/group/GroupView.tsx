@@ -80,8 +80,11 @@ function Group() {
         <LinkButton href={`/api/v1/group-map.csv?${query}`} download>
           CSV
         </LinkButton>
-        <LinkButton href={`/api/v1/group-map.pdf?${query}`} download>
-          PDF
+        <LinkButton href={`/api/v1/group-map.pdf?${query}&paper=a4`} download>
+          PDF, A4
+        </LinkButton>
+        <LinkButton href={`/api/v1/group-map.pdf?${query}&paper=letter`} download>
+          PDF, Letter
         </LinkButton>
       </div>
       {map.data.learners.length === 0 ? (

@@ -70,9 +70,9 @@ function Names({
   const shown = all ? list : list.slice(0, shownFirst);
   return (
     <div>
-      <h3>
+      <h2>
         {title} <span className={panel.soft}>{list.length > 0 ? list.length : ''}</span>
-      </h3>
+      </h2>
       {list.length === 0 ? (
         <p className={`${panel.soft} ${panel.small}`}>{none}</p>
       ) : (

@@ -6,7 +6,8 @@ import { wantedBy } from '../../core/skills/skill';
 import { createLearner, updateLearner } from '../learners/learnerStore';
 import { undoChange } from '../undo/undo';
 import { problemOf, Workspace } from '../workspace.testing';
-import { exportCase, frameworkItems, frameworkList, importCase, removeFramework, tie, uuidOf } from './frameworkStore';
+import { exportCase, frameworkItems, frameworkList, importCase, removeFramework, tie } from './frameworkStore';
+import { uuidOf } from '../shared/uuidOf';
 
 const now = '2026-11-25T10:00:00.000Z';
 const lamps = readFileSync('examples/framework.case.json', 'utf8');
@@ -142,5 +143,30 @@ describe('identifiers made from names', () => {
     expect(uuidOf('urn:zeitgeber:skills:make-ten')).toMatch(/^[0-9a-f]{8}-[0-9a-f]{4}-5[0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-f]{12}$/);
     // As Python's uuid module makes it: uuid5(NAMESPACE_URL, 'http://www.example.com/').
     expect(uuidOf('http://www.example.com/')).toBe('fcde3c85-2270-590f-9e7c-ee003d65e0e2');
+  });
+  it('comes back with its ties in another workspace, and goes out the same bytes again', () => {
+    const { id } = bring();
+    const items = itemsOf(id);
+    tie(
+      place.db,
+      id,
+      items.slice(0, 3).map((e) => ({ identifier: e.identifier, skill: 'make-ten', relation: 'same' as const })),
+      now,
+    );
+    tie(place.db, id, [{ identifier: items[4]!.identifier, skill: 'pairs-of-10', relation: 'related' }], now);
+    const out = JSON.stringify(exportCase(place.db, id));
+    place.remove();
+    place = new Workspace();
+    expect((bring(out) as unknown as { remarks: string[] }).remarks).toContain('4 ties to skills come with it.');
+    expect(itemsOf(id).map((e) => e.skills)).toEqual(
+      items.map((_, i) =>
+        i < 3 ? [{ skill: 'make-ten', relation: 'same' }] : i === 4 ? [{ skill: 'pairs-of-10', relation: 'related' }] : [],
+      ),
+    );
+    expect(JSON.stringify(exportCase(place.db, id))).toBe(out);
+  });
+  it('that ships is not brought in a second time', () => {
+    const problem = problemOf(() => bring(JSON.stringify(exportCase(place.db, 'us'))));
+    expect(problem).toMatchObject({ code: 'duplicate', message: expect.stringContaining('is here already') });
   });
 });

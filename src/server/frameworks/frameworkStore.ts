@@ -1,25 +1,15 @@
-import { createHash } from 'node:crypto';
 import { and, eq } from 'drizzle-orm';
 import { graphOf, renewGraph } from '../db/graphOf';
 import { paraphrases, shippedFrameworks } from '../../contract/shippedFrameworks';
 import { type MatchIndex, matchIndex, proposeMatches } from '../../core/frameworks/proposeMatches';
-import { readCase } from '../../core/frameworks/readCase';
+import { readCase, skillUri } from '../../core/frameworks/readCase';
 import { writeCase } from '../../core/frameworks/writeCase';
 import type { SkillGraph } from '../../core/skills/skillGraph';
 import type { Db } from '../db/db';
 import { crosswalk, expectations, frameworks, learners } from '../db/schema';
 import { notFound, ProblemError, refuse } from '../http/problemError';
+import { uuidOf } from '../shared/uuidOf';
 import { recordChange } from '../undo/undo';
-
-/** UUID version 5 (RFC 9562) in the URL namespace: the same name always gives the same identifier. */
-export function uuidOf(name: string): string {
-  const namespace = Buffer.from('6ba7b8119dad11d180b400c04fd430c8', 'hex');
-  const hash = createHash('sha1').update(namespace).update(name, 'utf8').digest().subarray(0, 16);
-  hash[6] = (hash[6]! & 0x0f) | 0x50;
-  hash[8] = (hash[8]! & 0x3f) | 0x80;
-  const hex = hash.toString('hex');
-  return [hex.slice(0, 8), hex.slice(8, 12), hex.slice(12, 16), hex.slice(16, 20), hex.slice(20)].join('-');
-}
 
 /** All frameworks: the shipped ones, then those brought in, with how many expectations are tied to skills. */
 export function frameworkList(db: Db): object[] {
@@ -107,6 +97,10 @@ export function importCase(db: Db, text: string, commit: boolean, now: string): 
   const read = readCase(raw);
   if (!read.ok) throw new ProblemError({ ...read.problem, message: `${read.problem.message} Nothing was brought in.` }, 422);
   const f = read.value;
+  const own = shippedFrameworks.find((s) => uuidOf(`${s.uri}/CFDocuments/${s.id}`) === f.id);
+  if (own) throw refuse('duplicate', `“${own.title}” came with the app and is here already, tied to its skills.`, 'text');
+  const graph = graphOf(db);
+  const ties = f.ties.filter((t) => graph.indexOf.has(t.skill));
   if (commit)
     db.transaction((tx) => {
       // The crosswalk of the document it replaces stays where the expectation is still there.
@@ -121,7 +115,13 @@ export function importCase(db: Db, text: string, commit: boolean, now: string): 
           .values({ frameworkId: f.id, ...e, position })
           .run(),
       );
-      for (const k of kept) if (f.expectations.some((e) => e.identifier === k.identifier)) tx.insert(crosswalk).values(k).run();
+      const there = new Set(f.expectations.map((e) => e.identifier));
+      for (const k of kept) if (there.has(k.identifier)) tx.insert(crosswalk).values(k).run();
+      for (const t of ties)
+        tx.insert(crosswalk)
+          .values({ frameworkId: f.id, ...t, acceptedAt: now })
+          .onConflictDoNothing()
+          .run();
     });
   if (commit) renewGraph(db);
   return {
@@ -130,7 +130,11 @@ export function importCase(db: Db, text: string, commit: boolean, now: string): 
     title: f.title,
     creator: f.creator,
     expectations: f.expectations.length,
-    remarks: f.remarks,
+    remarks: [
+      ...f.remarks,
+      ...(ties.length > 0 ? [`${ties.length} ties to skills come with it.`] : []),
+      ...(ties.length < f.ties.length ? [`${f.ties.length - ties.length} ties lead to skills that are not here and are left out.`] : []),
+    ],
     sample: f.expectations.slice(0, 8).map((e) => ({ code: e.code, statement: e.statement, band: e.band })),
   };
 }
@@ -227,7 +231,7 @@ export function exportCase(db: Db, id: string): object {
       .map((e) => [e.identifier, e]),
   );
   const added = ties.map((t) => {
-    const [origin, destination] = [`urn:zeitgeber:items:${t.identifier}`, `urn:zeitgeber:skills:${t.skill}`];
+    const [origin, destination] = [`urn:zeitgeber:items:${t.identifier}`, `${skillUri}${t.skill}`];
     const uri = `urn:zeitgeber:ties:${t.identifier}:${t.skill}`;
     return {
       identifier: uuidOf(uri),

@@ -65,7 +65,7 @@ describe('the group', () => {
     const add = graphOf(place.db).strands.find((s) => s.id === 'add')!.skills;
     expect([...map({ strands: 'add', edge: 'false' }).skills].sort()).toEqual([...add].sort());
     expect(problemOf(() => map({ strands: 'add,juggling' }))).toMatchObject({ code: 'unknown-value', field: 'strands' });
-    expect(map({ group: 'Nobody' })).toMatchObject({ learners: [], together: [], stuck: [] });
+    expect(problemOf(() => map({ group: 'Nobody' }))).toMatchObject({ code: 'not-found' });
   });
   it('tells who is stuck', () => {
     expect(

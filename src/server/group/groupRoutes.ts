@@ -7,7 +7,9 @@ import { statusWords } from '../../text/sentences';
 import type { Db } from '../db/db';
 import { asEvidence } from '../evidence/evidenceRow';
 import { evidenceOf, masteryOf } from '../evidence/evidenceStore';
-import { refuse } from '../http/problemError';
+import { groups } from '../db/schema';
+import { notFound, refuse } from '../http/problemError';
+import { projectPath } from '../shared/projectPath';
 import { arr, bool, obj, type RequestContext, Reply, type Route, str } from '../http/route';
 import { allLearners, groupOf } from '../learners/learnerStore';
 
@@ -26,6 +28,14 @@ function asked({ db, query: q, today }: Pick<RequestContext, 'db' | 'query' | 't
   const strands = q['strands'] ? q['strands'].split(',') : null;
   const wrong = strands?.find((s) => !graph.strands.some((x) => x.id === s));
   if (wrong !== undefined) throw refuse('unknown-value', `There is no line "${wrong}".`, 'strands');
+  const known = new Set(
+    db
+      .select()
+      .from(groups)
+      .all()
+      .map((g) => g.title),
+  );
+  if (q['group'] && !known.has(q['group'])) throw notFound('group', q['group']);
   const people = allLearners(db).filter((l) => !q['group'] || groupOf(db, l.id, today) === q['group']);
   const members = people.map((l) => ({
     id: l.id,
@@ -106,7 +116,7 @@ export const groupRoutes: readonly Route[] = [
     method: 'GET',
     path: '/group-map.pdf',
     summary: 'The same to print',
-    query,
+    query: { ...query, paper: { enum: ['a4', 'letter'] } },
     response: str,
     media: 'application/pdf',
     waits: true,
@@ -114,14 +124,18 @@ export const groupRoutes: readonly Route[] = [
       const a = asked(context);
       return new Reply(
         200,
-        await groupPdf({
-          title: a.what,
-          day: context.today,
-          learners: a.map.learners.map(a.nickname),
-          skills: a.map.skills.map(a.title),
-          cells: a.map.cells,
-          together: a.map.together.map((t) => ({ skill: a.title(t.skill), learners: t.learners.map(a.nickname) })),
-        }),
+        await groupPdf(
+          {
+            title: a.what,
+            paper: context.query['paper'] === 'letter' ? 'letter' : 'a4',
+            day: context.today,
+            learners: a.map.learners.map(a.nickname),
+            skills: a.map.skills.map(a.title),
+            cells: a.map.cells,
+            together: a.map.together.map((t) => ({ skill: a.title(t.skill), learners: t.learners.map(a.nickname) })),
+          },
+          projectPath(null, '.'),
+        ),
         { 'content-disposition': 'attachment; filename="group.pdf"' },
       );
     },

@@ -1,4 +1,5 @@
-import { shippedGraph } from '../../contract/shippedData';
+import { graphFor } from '../../contract/graphWith';
+import type { SkillGraph } from '../../core/skills/skillGraph';
 import { searchChanges } from '../../core/simulate/searchChanges';
 import { Simulation } from '../../core/simulate/simulation';
 import { simulationResult } from '../../core/simulate/simulationResult';
@@ -10,6 +11,15 @@ import type { BenchAnswer, BenchQuestion } from './messages';
 const firstMs = 120;
 const laterMs = 900;
 const precision = { length: 0.01, share: 0.004 };
+
+let last: { readonly key: string; readonly graph: SkillGraph } | null = null;
+
+/** The graph with the owner's skills, built anew only when they changed. */
+function graphOf(own: Extract<BenchQuestion, { kind: 'estimate' }>['own']): SkillGraph {
+  const key = JSON.stringify(own);
+  if (last?.key !== key) last = { key, graph: graphFor(own) };
+  return last.graph;
+}
 
 let current = 0;
 const send = (answer: BenchAnswer): void => postMessage(answer);
@@ -29,7 +39,7 @@ async function estimate(q: Extract<BenchQuestion, { kind: 'estimate' }>, mine: n
   const time = { ...DEFAULT_TIME, ...q.time };
   const pace = timeProblem(time);
   if (pace) return send({ kind: 'refused', ask: q.ask, problem: pace });
-  const sim = new Simulation(table.value.mechanism, table.value.seats, shippedGraph(), { seed: q.seed, precision, time });
+  const sim = new Simulation(table.value.mechanism, table.value.seats, graphOf(q.own), { seed: q.seed, precision, time });
   let due = performance.now() + firstMs;
   for (let over = false; !over;) {
     over = sim.advance();

@@ -1,3 +1,4 @@
+import type { OwnAdditions } from '../../contract/graphWith';
 import type { Problem } from '../../core/shared/codes';
 import type { Change, Wish } from '../../core/simulate/searchChanges';
 import type { SeatRequest } from '../../core/simulate/seats';
@@ -5,6 +6,9 @@ import type { TimeModel } from '../../core/simulate/timeModel';
 import type { SimulationResult } from '../../core/simulate/simulationResult';
 
 /** What the bench asks of its worker; a newer question replaces an older one of its kind. */
+/** Skills and prerequisites the owner added. */
+type Own = Pick<OwnAdditions, 'skills' | 'edges'>;
+
 export type BenchQuestion =
   | {
       readonly kind: 'estimate';
@@ -14,6 +18,7 @@ export type BenchQuestion =
       readonly seats: number | readonly SeatRequest[];
       readonly seed: number;
       readonly time?: Partial<TimeModel>;
+      readonly own: Own;
     }
   | {
       readonly kind: 'search';
@@ -23,8 +28,7 @@ export type BenchQuestion =
       readonly seats: number;
       readonly wish: Wish;
       readonly seed: number;
-    }
-  | { readonly kind: 'stop' };
+    };
 
 export type BenchAnswer =
   | { readonly kind: 'estimate'; readonly ask: number; readonly result: SimulationResult; readonly final: boolean }

@@ -1,0 +1,42 @@
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import type { PDFDocument, PDFFont } from 'pdf-lib';
+
+/** Parts of one face, in the order in which a letter is looked for. */
+const parts = ['latin', 'latin-ext', 'cyrillic', 'cyrillic-ext', 'vietnamese'] as const;
+type Weight = 400 | 700;
+
+/** A face that embeds only the parts a document needs. */
+export class Face {
+  private constructor(private readonly fonts: readonly { readonly font: PDFFont; readonly letters: ReadonlySet<number> }[]) {}
+
+  /** Embeds the parts that the texts need; the first always, for digits and signs. */
+  static async of(pdf: PDFDocument, directory: string, weight: Weight, texts: readonly string[]): Promise<Face> {
+    const fonts: { font: PDFFont; letters: Set<number> }[] = [];
+    const missing = new Set(texts.flatMap((t) => [...t].map((c) => c.codePointAt(0)!)));
+    for (const part of parts) {
+      if (fonts.length > 0 && missing.size === 0) break;
+      const font = await pdf.embedFont(readFileSync(join(directory, `andika-${part}-${weight}-normal.woff`)), { subset: true });
+      const letters = new Set(font.getCharacterSet());
+      const useful = [...missing].filter((c) => letters.has(c));
+      if (fonts.length > 0 && useful.length === 0) continue;
+      for (const c of useful) missing.delete(c);
+      fonts.push({ font, letters });
+    }
+    return new Face(fonts);
+  }
+
+  /** The text in runs of one font each; letters that no part has become a dot rather than a refusal. */
+  runs(text: string): { readonly font: PDFFont; readonly text: string }[] {
+    const found: { font: PDFFont; text: string }[] = [];
+    for (const c of text) {
+      const own = this.fonts.find((f) => f.letters.has(c.codePointAt(0)!));
+      const font = (own ?? this.fonts[0]!).font;
+      const letter = own ? c : '·';
+      const last = found.at(-1);
+      if (last?.font === font) last.text += letter;
+      else found.push({ font, text: letter });
+    }
+    return found;
+  }
+}
