@@ -5,7 +5,9 @@ import { benchFirstEstimate, benchNative, benchWorkers } from './native';
 import { benchMastery } from './mastery';
 import { benchPage } from './page';
 import { benchPlan } from './plan';
+import { benchImports } from './imports';
 import { benchRecommend } from './recommend';
+import { benchScale } from './scale';
 
 const [what, ...rest] = process.argv.slice(2);
 const usualInstances = ['A1', 'A2', 'B1', 'B2', 'B3', 'C1'].map((n) => `bench/planning-instances/${n}.json`);
@@ -18,9 +20,11 @@ else if (what === 'engine') {
   benchGeneral();
   await benchWorkers();
 } else if (what === 'mastery') benchMastery(rest.includes('write'));
+else if (what === 'imports') benchImports();
+else if (what === 'scale') await benchScale();
 else if (what !== undefined) {
   console.error(
-    `There is no benchmark "${what}". Use: npm run bench, npm run bench -- engine, npm run bench -- mastery, or npm run bench -- plan FILE…`,
+    `There is no benchmark "${what}". Use: npm run bench, npm run bench -- engine, npm run bench -- mastery, npm run bench -- imports, npm run bench -- scale, or npm run bench -- plan FILE…`,
   );
   process.exit(1);
 } else {

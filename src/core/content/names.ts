@@ -17,6 +17,19 @@ export function cleanText(text: string): string {
  * // => nameKey('Two  Lamps!') is 'two lamps'
  */
 export function nameKey(text: string): string {
+  const before = known.get(text);
+  if (before !== undefined) return before;
+  if (known.size >= mostKnown) known.clear();
+  const key = keyOf(text);
+  known.set(text, key);
+  return key;
+}
+
+/** A file names the same things again and again. */
+const known = new Map<string, string>();
+const mostKnown = 60_000;
+
+function keyOf(text: string): string {
   return cleanName(text)
     .normalize('NFKC')
     .toLowerCase()

@@ -1,3 +1,4 @@
+import { daysBetween } from '../shared/days';
 import type { Operation } from '../items/item';
 
 export type EvidenceKind = 'placement' | 'check-in' | 'note' | 'statement';
@@ -41,14 +42,26 @@ export interface LearnerFacts {
   readonly withoutNorms?: boolean;
 }
 
-/** Age in years on a day. // => ageOn('2019-09', '2026-09-15') is about 7 */
-export function ageOn(born: string, day: string): number {
-  const [year, month] = born.split('-').map(Number);
-  const [y, m, d] = day.slice(0, 10).split('-').map(Number);
-  return y! - year! + (m! - month!) / 12 + (d! - 15) / 365;
+/** Years and months as they are written, read once. */
+const parts = new Map<string, readonly [years: number, day: number]>();
+const mostParts = 20_000;
+
+function partsOf(day: string): readonly [years: number, day: number] {
+  let known = parts.get(day);
+  if (!known) {
+    if (parts.size >= mostParts) parts.clear();
+    const [y, m, d] = day.slice(0, 10).split('-').map(Number);
+    known = [y! + m! / 12, d ?? 15];
+    parts.set(day, known);
+  }
+  return known;
 }
 
-/** Days between two days or moments. */
-export function daysBetween(from: string, to: string): number {
-  return (Date.parse(`${to.slice(0, 10)}T00:00:00Z`) - Date.parse(`${from.slice(0, 10)}T00:00:00Z`)) / 86_400_000;
+/** Age in years on a day. // => ageOn('2019-09', '2026-09-15') is about 7 */
+export function ageOn(born: string, day: string): number {
+  const [from] = partsOf(born);
+  const [to, date] = partsOf(day.length > 10 ? day.slice(0, 10) : day);
+  return to - from + (date - 15) / 365;
 }
+
+export { daysBetween };

@@ -77,8 +77,9 @@ export function recommend(
 ): Recommendation {
   const items: Suggestion[] = [];
   const excluded: Exclusion[] = [];
+  const rather = alternatives(graph, offers, table.length, options);
   for (const [game, group] of groupBy(offers, (o) => o.game)) {
-    const outcome = judgeGame(graph, game, group, offers, table, options);
+    const outcome = judgeGame(graph, game, group, rather, table, options);
     if ('because' in outcome) excluded.push(outcome);
     else items.push(outcome);
   }
@@ -100,7 +101,7 @@ function judgeGame(
   graph: SkillGraph,
   game: string,
   group: readonly Offer[],
-  all: readonly Offer[],
+  rather: (barred: Barred) => string | null,
   table: readonly LearnerNeeds[],
   options: RecommendOptions,
 ): Suggestion | Exclusion {
@@ -146,11 +147,7 @@ function judgeGame(
           because: 'gate',
           learner: gate.learner.learner,
           gate: gate.gate,
-          alternative: alternativeFor(
-            graph,
-            all.filter((o) => usable(o, n, options)),
-            gate,
-          ),
+          alternative: rather(gate),
         }
       : { game, because: 'nothing-needed' };
   }
@@ -163,7 +160,7 @@ interface TableOfGame {
   readonly seats: readonly SeatChoice[] | null;
   readonly value: number;
   /** The first thing that barred somebody. */
-  readonly gate: { readonly learner: LearnerNeeds; readonly gate: Exclude<Gate, null> } | null;
+  readonly gate: Barred | null;
 }
 
 /** The versions of one game that can share a table and are worth most to the learners together; null where somebody finds none. */
@@ -256,18 +253,33 @@ export function missingFor(offers: readonly Offer[], stock: ReadonlyMap<string, 
   });
 }
 
-/** The variant that practises most of what is missing and is not barred itself. */
-function alternativeFor(
+/** A learner and what keeps a game from it. */
+interface Barred {
+  readonly learner: LearnerNeeds;
+  readonly gate: Exclude<Gate, null>;
+}
+
+/** For what is missing, the version that practises it most and is not barred itself; looked for once a learner and skill. */
+function alternatives(
   graph: SkillGraph,
   all: readonly Offer[],
-  barred: { learner: LearnerNeeds; gate: Exclude<Gate, null> },
-): string | null {
-  const missing = barred.gate.because === 'needs' ? barred.gate.missing : -1;
-  if (missing < 0) return null;
-  let best: Offer | null = null;
-  for (const offer of all) {
-    const dose = offer.doses[missing]!;
-    if (dose > (best?.doses[missing] ?? 0) && gateOf(graph, offer, barred.learner) === null) best = offer;
-  }
-  return best?.variant ?? null;
+  players: number,
+  options: RecommendOptions,
+): (barred: Barred) => string | null {
+  let open: readonly Offer[] | null = null;
+  const found = new Map<string, string | null>();
+  return ({ learner, gate }) => {
+    if (gate.because !== 'needs') return null;
+    const key = `${learner.learner}|${gate.missing}`;
+    const known = found.get(key);
+    if (known !== undefined) return known;
+    open ??= all.filter((o) => usable(o, players, options));
+    let best: Offer | null = null;
+    for (const offer of open) {
+      const dose = offer.doses[gate.missing]!;
+      if (dose > (best?.doses[gate.missing] ?? 0) && gateOf(graph, offer, learner) === null) best = offer;
+    }
+    found.set(key, best?.variant ?? null);
+    return best?.variant ?? null;
+  };
 }

@@ -6,8 +6,21 @@
 const pattern = /^(\d{4})-(\d{2})-(\d{2})$/;
 const msPerDay = 86_400_000;
 
+/** Days repeat in every note, so what was read once is kept. */
+const known = new Map<string, number>();
+const mostKnown = 20_000;
+
 /** Days since 1970-01-01; NaN where the text is no day that there is. // => dayNumber('1970-01-02') is 1 */
 export function dayNumber(day: string): number {
+  const before = known.get(day);
+  if (before !== undefined) return before;
+  if (known.size >= mostKnown) known.clear();
+  const n = readDay(day);
+  known.set(day, n);
+  return n;
+}
+
+function readDay(day: string): number {
   const match = pattern.exec(day);
   if (!match) return NaN;
   const [year, month, date] = [Number(match[1]), Number(match[2]), Number(match[3])];
@@ -27,7 +40,8 @@ export const dayOfNumber = (n: number): string => new Date(n * msPerDay).toISOSt
 export const addDays = (day: string, days: number): string => dayOfNumber(dayNumber(day) + days);
 
 /** Days from one day (or local moment) to another, negative when it lies before. // => daysBetween('2026-11-01', '2026-11-10') is 9 */
-export const daysBetween = (from: string, to: string): number => dayNumber(to.slice(0, 10)) - dayNumber(from.slice(0, 10));
+export const daysBetween = (from: string, to: string): number =>
+  dayNumber(to.length > 10 ? to.slice(0, 10) : to) - dayNumber(from.length > 10 ? from.slice(0, 10) : from);
 
 /** 1 = Monday … 7 = Sunday. // => weekdayOf('2026-11-28') is 6 */
 export const weekdayOf = (day: string): number => ((((dayNumber(day) + 3) % 7) + 7) % 7) + 1;

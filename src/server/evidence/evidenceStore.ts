@@ -1,6 +1,6 @@
 import { asc, eq, sql } from 'drizzle-orm';
 import { graphOf } from '../db/graphOf';
-import { estimateMastery, goalSkills, readMap, type SkillEstimate } from '../../core/mastery/estimateMastery';
+import { estimateMastery, goalSkills, type SkillEstimate } from '../../core/mastery/estimateMastery';
 import { ageOn, type NotedItem } from '../../core/mastery/evidence';
 import { localDay, momentOf } from '../../core/shared/moments';
 import { learnerNeeds, type LearnerNeeds } from '../../core/recommend/learnerNeeds';
@@ -11,7 +11,8 @@ import { notFound, refuse } from '../http/problemError';
 import type { LearnerRow } from '../learners/learnerStore';
 import { momentNow, zoneHere } from '../shared/clock';
 import { asEvidence, type EvidenceRow } from './evidenceRow';
-import { stateOf } from './learnerState';
+import { insertAll } from '../db/insertAll';
+import { estimatesOf } from './learnerState';
 
 export interface EvidenceInput {
   learner: string;
@@ -67,9 +68,6 @@ function knownIn(tx: Tx): Known {
   };
 }
 
-/** Rows written in one statement; the database binds a bounded number of values. */
-const rowsAtOnce = 500;
-
 /** Adds observations, all or none. @throws unknown learners, skills, versions and supports; what lies in the future; counts that cannot be. */
 export function addEvidence(db: Db, inputs: readonly EvidenceInput[], today: string, now: string): { ids: string[] } {
   return db.transaction((tx) => {
@@ -84,10 +82,7 @@ export function addEvidence(db: Db, inputs: readonly EvidenceInput[], today: str
       sequence: last + 1 + i,
       recordedAt,
     }));
-    for (let i = 0; i < rows.length; i += rowsAtOnce)
-      tx.insert(evidence)
-        .values(rows.slice(i, i + rowsAtOnce))
-        .run();
+    insertAll(tx, evidence, rows);
     return { ids: rows.map((r) => r.id) };
   });
 }
@@ -155,7 +150,7 @@ export function evidenceOf(db: Db, learnerId: string): EvidenceRow[] {
 
 /** A learner's map on a day, from everything noted and not taken back; the steps that lead to an estimate come with `explainedMastery`. */
 export function masteryOf(db: Db, learner: LearnerRow, today: string): SkillEstimate[] {
-  return readMap(graphOf(db), learner, stateOf(db, learner, today), today);
+  return estimatesOf(db, learner, today);
 }
 
 /** The same with each estimate's steps, from the first note on, leaving out some if asked. */

@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto';
 import { deflateRawSync, inflateRawSync } from 'node:zlib';
 import { and, asc, eq, gt, sql } from 'drizzle-orm';
-import { mapOf } from '../../core/mastery/estimateMastery';
+import { mapOf, readMap, type SkillEstimate } from '../../core/mastery/estimateMastery';
 import { type MapState, seeEvidence } from '../../core/mastery/mapState';
 import { ESTIMATOR, packState, unpackState } from '../../core/mastery/packState';
 import type { SkillGraph } from '../../core/skills/skillGraph';
@@ -21,6 +21,8 @@ interface Kept {
   /** The latest in time: an earlier one that comes later means starting anew. */
   readonly latest: string;
   readonly state: MapState;
+  /** What was read off it last. */
+  read?: { readonly today: string; readonly facts: string; readonly estimates: SkillEstimate[] };
 }
 
 /** By connection and learner. */
@@ -39,6 +41,19 @@ function stampOf(graph: SkillGraph, l: LearnerRow): string {
 }
 
 const orderOf = (e: { readonly at: string; readonly id: string }): string => `${e.at} ${e.id}`;
+
+/** Estimates on a day, read off the state once as long as nothing changes. */
+export function estimatesOf(db: Db, learner: LearnerRow, today: string): SkillEstimate[] {
+  const graph = graphOf(db);
+  const state = stateOf(db, learner, today);
+  const kept = keptOf.get(db.$client)?.get(learner.id);
+  if (kept?.state !== state) return readMap(graph, learner, state, today);
+  // What a reading depends on beside the notes; the graph and the rest stand in the stamp.
+  const facts = JSON.stringify([learner.supportsInUse, learner.goals, learner.withoutNorms]);
+  if (kept.read?.today !== today || kept.read.facts !== facts)
+    kept.read = { today, facts, estimates: readMap(graph, learner, state, today) };
+  return kept.read.estimates;
+}
 
 /** The learner's state on a day, from what was kept and what came since; from the first note on where that does not do. */
 export function stateOf(db: Db, learner: LearnerRow, today: string): MapState {
@@ -93,7 +108,7 @@ function grow(db: Db, graph: SkillGraph, learner: LearnerRow, kept: Kept, now: {
     .sort((x, y) => (orderOf(x) < orderOf(y) ? -1 : 1));
   if (kept.notes + since.length !== now.notes || since.length === 0 || orderOf(since[0]!) <= kept.latest) return null;
   for (const e of since) seeEvidence(graph, learner, kept.state, e);
-  const next: Kept = { ...kept, notes: now.notes, lastSequence: now.last, latest: orderOf(since.at(-1)!) };
+  const next: Kept = { stamp: kept.stamp, state: kept.state, notes: now.notes, lastSequence: now.last, latest: orderOf(since.at(-1)!) };
   if (Math.floor(next.notes / writeEvery) > Math.floor(kept.notes / writeEvery)) write(db, graph, learner.id, next);
   return next;
 }

@@ -8,6 +8,7 @@ import type { Db, Tx } from '../db/db';
 import { evidence, frameworks, games, groups, learners, memberships, plans } from '../db/schema';
 import { everyField, notFound, refuse } from '../http/problemError';
 import { freeId, idGiver } from '../shared/freeId';
+import { insertAll } from '../db/insertAll';
 import { sameVersion, wrote } from '../shared/versions';
 
 export type LearnerRow = typeof learners.$inferSelect;
@@ -48,7 +49,10 @@ export function insertLearners(tx: Tx, inputs: readonly LearnerInput[], today: s
   const here = tx.select({ id: learners.id, nickname: learners.nickname }).from(learners).all();
   const taken = new Map(here.map((l) => [keyOf(l.nickname), l.nickname]));
   const giveId = idGiver(here.map((l) => l.id));
-  return inputs.map((input) => {
+  const groupOf = new Map<string, string>();
+  const rows: (typeof learners.$inferInsert)[] = [];
+  const joined: (typeof memberships.$inferInsert)[] = [];
+  for (const input of inputs) {
     const { nickname, born, framework, goals, likings } = everyField({
       nickname: () => nicknameOf(input.nickname, taken),
       born: () => bornOf(input.born, today),
@@ -58,25 +62,29 @@ export function insertLearners(tx: Tx, inputs: readonly LearnerInput[], today: s
     });
     const id = giveId(nickname);
     taken.set(keyOf(nickname), nickname);
-    tx.insert(learners)
-      .values({
-        id,
-        nickname,
-        born,
-        framework,
-        permanentSupports: input.permanentSupports ?? [],
-        supportsInUse: input.supportsInUse ?? [],
-        actions: input.actions ?? [],
-        goals,
-        withoutNorms: input.withoutNorms ?? false,
-        accommodations: input.accommodations ?? [],
-        likings,
-        createdAt: now,
-      })
-      .run();
-    if (input.group) join(tx, id, input.group, today);
-    return id;
-  });
+    rows.push({
+      id,
+      nickname,
+      born,
+      framework,
+      permanentSupports: input.permanentSupports ?? [],
+      supportsInUse: input.supportsInUse ?? [],
+      actions: input.actions ?? [],
+      goals,
+      withoutNorms: input.withoutNorms ?? false,
+      accommodations: input.accommodations ?? [],
+      likings,
+      createdAt: now,
+    });
+    const title = cleanName(input.group ?? '');
+    if (title === '') continue;
+    const groupId = groupOf.get(title) ?? groupNamed(tx, title).id;
+    groupOf.set(title, groupId);
+    joined.push({ id: crypto.randomUUID(), learnerId: id, groupId, from: today });
+  }
+  insertAll(tx, learners, rows);
+  insertAll(tx, memberships, joined);
+  return rows.map((row) => row.id);
 }
 
 const mostLetters = 40;

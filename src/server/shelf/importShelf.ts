@@ -8,9 +8,10 @@ import { mechanismById } from '../../core/mechanisms/registry';
 import type { Problem } from '../../core/shared/codes';
 import { eq } from 'drizzle-orm';
 import type { Db, Tx } from '../db/db';
-import { games, kinds, type UndoStep, variants } from '../db/schema';
+import { games, kinds, type UndoStep, variantMaterials, variants } from '../db/schema';
+import { insertAll } from '../db/insertAll';
 import { ProblemError } from '../http/problemError';
-import { insertGame, insertVariant } from './shelfStore';
+import { binFor, gameRow, variantRow } from './shelfStore';
 import { idGiver } from '../shared/freeId';
 import { recordChange, stepBack } from '../undo/undo';
 
@@ -107,19 +108,26 @@ function bring(
         .all()
         .map((v) => v.id),
     );
-    let newGames = 0;
+    const binOf = new Map<string, string>();
+    const bin = (title: string): string => {
+      const id = binOf.get(title) ?? binFor(tx, title);
+      binOf.set(title, id);
+      return id;
+    };
+    const gameRows: (typeof games.$inferInsert)[] = [];
+    const variantRows: (typeof variants.$inferInsert)[] = [];
+    const things: (typeof variantMaterials.$inferInsert)[] = [];
     for (const d of drafts) {
       let game = byTitle.get(nameKey(d.game));
       if (!game) {
         game = gameId(d.game);
         byTitle.set(nameKey(d.game), game);
         const rules = d.mechanism ? [...mechanismById(d.mechanism)!.words] : [];
-        insertGame(tx, game, d.game, { bin: d.bin, source: d.source, condition: d.condition, notes: d.notes, rules }, now);
+        gameRows.push(gameRow(game, d.game, bin(d.bin), { source: d.source, condition: d.condition, notes: d.notes, rules }, now));
         undo.push({ table: 'games', delete: { id: game } });
-        newGames++;
       }
       const id = variantId(`${d.game} ${d.variant}`);
-      insertVariant(tx, id, game, {
+      const { row, materials } = variantRow(tx, id, game, {
         title: d.variant,
         mechanism: d.mechanism,
         parameters: { ...d.parameters },
@@ -129,13 +137,18 @@ function bring(
         declared: [...d.declared],
         ...(d.materials.length > 0 || !d.mechanism ? { materials: [...d.materials] } : {}),
       });
+      variantRows.push(row);
+      for (const m of materials) things.push({ variantId: id, kindId: m.kind, quantity: m.quantity });
       undo.push({ table: 'variants', delete: { id } });
     }
+    insertAll(tx, games, gameRows);
+    insertAll(tx, variants, variantRows);
+    insertAll(tx, variantMaterials, things);
     // What hangs on another goes first when this is taken back.
     undo.reverse();
     raiseStock(tx, drafts, undo);
     const change = recordChange(tx, `Brought in ${drafts.length} versions from a file`, undo);
-    return { added: { games: newGames, variants: drafts.length, kinds: reading.proposedKinds.length }, change };
+    return { added: { games: gameRows.length, variants: drafts.length, kinds: reading.proposedKinds.length }, change };
   });
 }
 

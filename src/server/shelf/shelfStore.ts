@@ -84,17 +84,21 @@ export function createGame(db: Db, input: GameInput, now: string): { id: string;
 
 export function insertGame(tx: Tx, id: string, title: string, input: GameInput, now: string): void {
   tx.insert(games)
-    .values({
-      id,
-      title,
-      binId: binFor(tx, input.bin ?? 'Unsorted'),
-      source: input.source ?? 'made',
-      condition: input.condition ?? '',
-      notes: input.notes ?? '',
-      rules: input.rules ?? [],
-      createdAt: now,
-    })
+    .values(gameRow(id, title, binFor(tx, input.bin ?? 'Unsorted'), input, now))
     .run();
+}
+
+export function gameRow(id: string, title: string, binId: string, input: GameInput, now: string): typeof games.$inferInsert {
+  return {
+    id,
+    title,
+    binId,
+    source: input.source ?? 'made',
+    condition: input.condition ?? '',
+    notes: input.notes ?? '',
+    rules: input.rules ?? [],
+    createdAt: now,
+  };
 }
 
 function titleOf(tx: Tx, asked: string | undefined, own: string | null): string {
@@ -164,13 +168,26 @@ export function createVariant(db: Db, gameId: string, input: VariantInput): { id
 }
 
 export function insertVariant(tx: Tx, id: string, gameId: string, input: VariantInput & { title: string }): void {
+  const { row, materials } = variantRow(tx, id, gameId, input);
+  tx.insert(variants).values(row).run();
+  putMaterials(tx, id, materials);
+}
+
+/** A version as it is stored, checked, with the things it needs. */
+export function variantRow(
+  tx: Tx,
+  id: string,
+  gameId: string,
+  input: VariantInput & { title: string },
+): { row: typeof variants.$inferInsert; materials: readonly { kind: string; quantity: number }[] } {
   const mechanism = input.mechanism ?? null;
   const known = mechanism === null ? undefined : mechanismById(mechanism);
   const seats = known?.seats ?? { min: 2, max: 4 };
   const players = input.players ?? { min: Math.max(2, seats.min), max: Math.min(4, seats.max) };
   checkVariant(tx, mechanism, { ...input, players });
-  tx.insert(variants)
-    .values({
+  const parameters = mechanism ? checkParameters(mechanism, input.parameters ?? {}) : null;
+  return {
+    row: {
       id,
       gameId,
       title: input.title,
@@ -184,11 +201,9 @@ export function insertVariant(tx: Tx, id: string, gameId: string, input: Variant
       helper: input.helper ?? 'nearby',
       preparationMinutes: input.preparationMinutes ?? 0,
       declared: input.declared ?? [],
-    })
-    .run();
-  const parameters = mechanism ? checkParameters(mechanism, input.parameters ?? {}) : null;
-  const materials = input.materials ?? (mechanism && parameters?.ok ? mechanismById(mechanism)!.materials(parameters.value, 3) : []);
-  putMaterials(tx, id, materials);
+    },
+    materials: input.materials ?? (known && parameters?.ok ? known.materials(parameters.value, 3) : []),
+  };
 }
 
 function putMaterials(tx: Tx, variantId: string, materials: readonly { kind: string; quantity: number }[]): void {
