@@ -1,5 +1,7 @@
 import { eq, lt } from 'drizzle-orm';
 import { shippedLibrary } from '../contract/shippedLibrary';
+import { monthBefore, weekdayOf } from '../core/shared/days';
+import { todayHere } from '../server/shared/clock';
 import { nameKey } from '../core/content/names';
 import { ageOn } from '../core/mastery/evidence';
 import { openDb } from '../server/db/open';
@@ -19,7 +21,6 @@ import { demoGames, demoLearners, demoStock } from './world';
 const seedOfWorld = 20;
 const weeksPlayed = 5;
 const weeksInTerm = 12;
-const dayMs = 86_400_000;
 
 /** Brings the demo world in, dated around `today`. Everything in it is invented; the same day gives the same world. */
 export async function seedDemo(today: string): Promise<void> {
@@ -35,7 +36,7 @@ export async function seedDemo(today: string): Promise<void> {
   for (const game of shippedLibrary) if (!own.has(nameKey(game.title))) takeFromLibrary(db, game.id, noon(start));
   for (const [kind, quantity] of Object.entries(demoStock)) setStock(db, kind, quantity);
   const people = demoLearners.map((l): Inhabitant => {
-    const born = new Date(Date.parse(today) - l.ageMonths * 30.4375 * dayMs).toISOString().slice(0, 7);
+    const born = monthBefore(today, l.ageMonths);
     const { id } = createLearner(
       db,
       {
@@ -58,15 +59,14 @@ export async function seedDemo(today: string): Promise<void> {
     } as const;
     return settle(id, l, facts, ageOn(born, start), seedOfWorld);
   });
-  const weekday = (day: string): number => new Date(day).getUTCDay() || 7;
-  const monday = daysBefore(start, weekday(start) - 1);
+  const monday = daysBefore(start, weekdayOf(start) - 1);
   putTerm(
     db,
     {
       title: 'Signal Box co-op',
       starts: monday,
       ends: daysBefore(monday, -7 * weeksInTerm + 1),
-      weekdays: [weekday(today), weekday(daysBefore(today, 4))],
+      weekdays: [weekdayOf(today), weekdayOf(daysBefore(today, 4))],
       startsAt: '10:00',
       rounds: 3,
       minutes: 15,
@@ -116,7 +116,7 @@ export async function seedDemo(today: string): Promise<void> {
   }
 }
 
-const today = process.env['ZEITGEBER_TODAY'] ?? new Date(Date.now() - new Date().getTimezoneOffset() * 60_000).toISOString().slice(0, 10);
+const today = todayHere();
 await seedDemo(today);
 await closePool();
 process.exit(0);

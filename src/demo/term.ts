@@ -1,3 +1,4 @@
+import { addDays, daysBetween } from '../core/shared/days';
 import { eq } from 'drizzle-orm';
 import { shippedGraph } from '../contract/shippedData';
 import { ASSUMPTIONS } from '../core/cohort/assumptions';
@@ -18,9 +19,8 @@ import type { DemoLearner } from './world';
 
 /** The world's learners are of the steady sort; see `core/cohort/assumptions`. */
 const nature = ASSUMPTIONS[0]!;
-const dayMs = 86_400_000;
-export const daysBefore = (day: string, n: number): string => new Date(Date.parse(day) - n * dayMs).toISOString().slice(0, 10);
-const daysFrom = (from: string, day: string): number => (Date.parse(day) - Date.parse(from)) / dayMs;
+export const daysBefore = (day: string, n: number): string => addDays(day, -n);
+const daysFrom = (from: string, day: string): number => daysBetween(from, day);
 
 /** A learner of the demo world: what the helpers do not know, and what they do. */
 export interface Inhabitant {

@@ -2,12 +2,15 @@ import type { SkillEstimate } from '../mastery/estimateMastery';
 import type { Evidence } from '../mastery/evidence';
 import type { SkillGraph } from '../skills/skillGraph';
 
+/** What the group's map reads of a note. */
+export type GroupNote = Pick<Evidence, 'skill' | 'result' | 'at'>;
+
 /** One learner's map and notes. */
 export interface GroupMember {
   readonly id: string;
   readonly estimates: readonly SkillEstimate[];
   /** Not taken back, in any order. */
-  readonly evidence: readonly Evidence[];
+  readonly evidence: readonly GroupNote[];
 }
 
 /** Who may sit together for a skill: it is on everybody's frontier. */
@@ -87,10 +90,15 @@ function togetherFor(graph: SkillGraph, members: readonly GroupMember[], chosen:
 }
 
 function stuckOf(m: GroupMember, skills: ReadonlySet<string>): Stuck[] {
-  const bySkill = new Map<string, Evidence[]>();
-  for (const e of [...m.evidence].sort((x, y) => (x.at < y.at ? 1 : -1)))
-    if (e.result !== null && skills.has(e.skill)) bySkill.set(e.skill, [...(bySkill.get(e.skill) ?? []), e]);
-  return [...bySkill].flatMap(([skill, notes]) => {
+  const bySkill = new Map<string, GroupNote[]>();
+  for (const e of m.evidence) {
+    if (e.result === null || !skills.has(e.skill)) continue;
+    const notes = bySkill.get(e.skill);
+    if (notes) notes.push(e);
+    else bySkill.set(e.skill, [e]);
+  }
+  return [...bySkill].flatMap(([skill, inAnyOrder]) => {
+    const notes = inAnyOrder.sort((x, y) => (x.at < y.at ? 1 : -1));
     const end = notes.findIndex((n) => n.result !== 'stuck');
     const times = end < 0 ? notes.length : end;
     return times < stuckInARow ? [] : [{ learner: m.id, skill, times, since: notes[times - 1]!.at.slice(0, 10) }];

@@ -1,3 +1,4 @@
+import { addDays } from '../shared/days';
 import type { EstimateStep } from './mapState';
 
 /** How far back "lately" reaches, in days, and the rise from which a skill has moved. */
@@ -22,7 +23,7 @@ export function movedLately(
   }[],
   today: string,
 ): Moved[] {
-  const since = new Date(Date.parse(today) - latelyDays * 86_400_000).toISOString();
+  const since = addDays(today, -latelyDays);
   const moved = estimates.flatMap(({ skill, steps }): Moved[] => {
     const arm = steps.filter((s) => s.because !== 'forgotten');
     const first = arm.findIndex((s) => s.evidence !== null && s.at !== null && s.at >= since);

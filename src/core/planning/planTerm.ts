@@ -1,3 +1,4 @@
+import { daysBetween } from '../shared/days';
 import { predictMastery } from '../mastery/predictMastery';
 import { learnerNeeds, type LearnerNeeds, type NeedyLearner } from '../recommend/learnerNeeds';
 import type { Offer } from '../recommend/offer';
@@ -85,7 +86,7 @@ export function planTerm(
   const played = [...input.played];
   const firstDate = input.meetings[0]?.date ?? '';
   return input.meetings.map((meeting, i) => {
-    const years = (Date.parse(meeting.date) - Date.parse(firstDate)) / (365.25 * 86_400_000);
+    const years = daysBetween(firstDate, meeting.date) / 365.25;
     const present = meeting.present.flatMap((id) => state.get(id) ?? []);
     const needs = present.map(({ learner, known, due }) => learnerNeeds(graph, { ...learner, age: learner.age + years }, known, due));
     const built = buildSession(graph, offers, needs, {
@@ -124,7 +125,7 @@ function daysSince(played: readonly WirePlayed[], date: string): Map<string, num
   const days = new Map<string, number>();
   for (const p of played) {
     const key = `${p.learner}|${p.game}`;
-    const ago = (Date.parse(date) - Date.parse(p.date)) / 86_400_000;
+    const ago = daysBetween(p.date, date);
     if (ago >= 0) days.set(key, Math.min(days.get(key) ?? Infinity, ago));
   }
   return days;

@@ -1,5 +1,6 @@
 import { useSkills } from '../shared/useSkills';
 import styles from './import.module.css';
+import { dayOfMoment } from '../shared/words';
 
 /** A note as the reader of a file understood it. */
 export interface NoteDraft {
@@ -34,7 +35,7 @@ export function NoteRows({ rows }: { rows: readonly NoteDraft[] }) {
           <tr key={r.row}>
             <td>{r.row}</td>
             <td>{r.learner}</td>
-            <td>{r.at.slice(0, 10)}</td>
+            <td>{dayOfMoment(r.at)}</td>
             <td>{skills?.title(r.skill) ?? r.skill}</td>
             <td>{r.result ?? `${r.correct} of ${r.total}`}</td>
           </tr>

@@ -1,5 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useRef, useState } from 'react';
+import { daysBetween } from '../../core/shared/days';
 import { Button } from '../../ui/Button';
 import { Empty, Failure, Loading, Progress } from '../../ui/Empty';
 import { LinkButton } from '../../ui/LinkButton';
@@ -19,8 +20,6 @@ export default function PlanView({ date }: { date: string | null }) {
     </App>
   );
 }
-
-const dayMs = 86_400_000;
 
 /** The term as a grid of meetings; each opens as a session. */
 function Plan({ date }: { date: string | null }) {
@@ -189,8 +188,7 @@ function Plan({ date }: { date: string | null }) {
 }
 
 function weeksOf(t: TermWire): { week: number; now: boolean; meetings: MeetingWire[] }[] {
-  const start = Date.parse(t.term!.starts);
-  const weekOf = (date: string): number => Math.floor((Date.parse(date) - start) / dayMs / 7) + 1;
+  const weekOf = (date: string): number => Math.floor(daysBetween(t.term!.starts, date) / 7) + 1;
   const weeks = [...new Set(t.meetings.map((m) => weekOf(m.date)))];
   return weeks.map((week) => ({ week, now: weekOf(t.today) === week, meetings: t.meetings.filter((m) => weekOf(m.date) === week) }));
 }

@@ -11,6 +11,9 @@ import type { LearnerWire, MeetingWire } from '../shared/types';
 import { ageWords } from '../shared/words';
 import styles from './plan.module.css';
 
+/** Fields that say themselves what is wrong with them. */
+const shown: ReadonlySet<string> = new Set(['date', 'rounds', 'minutes', 'tables', 'helpers']);
+
 /** Who is there, how many rounds and tables; then the plan is worked out. */
 export function SessionDialog({ date, meeting, onClose }: { date: string; meeting: MeetingWire | null; onClose: () => void }) {
   const learners = useQuery({ queryKey: ['learners'], queryFn: () => get<Page<LearnerWire>>('/learners?limit=5000') });
@@ -67,7 +70,9 @@ export function SessionDialog({ date, meeting, onClose }: { date: string; meetin
         }}
       >
         <div className={styles.shape}>
-          <Field label="Day">{(p) => <input {...p} type="date" value={day} onChange={(e) => setDay(e.target.value)} />}</Field>
+          <Field label="Day" error={problem?.problem.field === 'date' ? problem.message : null}>
+            {(p) => <input {...p} type="date" value={day} onChange={(e) => setDay(e.target.value)} />}
+          </Field>
           {number('rounds', 'Rounds', 1, 8)}
           {number('minutes', 'Minutes each', 3, 120)}
           {number('tables', 'Tables', 0, 20)}
@@ -89,8 +94,7 @@ export function SessionDialog({ date, meeting, onClose }: { date: string; meetin
           ))}
           {learners.data?.total === 0 && <p>Nobody is here yet. Bring in a roster first.</p>}
         </fieldset>
-        {problem && problem.problem.field === undefined && <p className={panel.bad}>{problem.message}</p>}
-        {problem?.problem.field === 'present' && <p className={panel.bad}>{problem.message}</p>}
+        {problem && !shown.has(problem.problem.field ?? '') && <p className={panel.bad}>{problem.message}</p>}
         <div className={panel.actions}>
           {running !== null && (
             <>

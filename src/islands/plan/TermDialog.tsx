@@ -1,5 +1,6 @@
 import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
+import { addDays, weekdayOf } from '../../core/shared/days';
 import { Button } from '../../ui/Button';
 import { Dialog } from '../../ui/Dialog';
 import { Field } from '../../ui/Field';
@@ -9,9 +10,10 @@ import panel from '../shared/panel.module.css';
 import type { TermWire } from '../shared/types';
 import styles from './plan.module.css';
 
-const dayMs = 86_400_000;
 const names = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'];
 const usualWeeks = 12;
+/** Fields that say themselves what is wrong with them. */
+const shown: ReadonlySet<string> = new Set(['title', 'starts', 'ends', 'weekdays', 'startsAt', 'rounds', 'minutes', 'tables', 'helpers']);
 
 /** When the group meets: said once, the term line follows. */
 export function TermDialog({ term, onClose, onSaved }: { term: TermWire; onClose: () => void; onSaved: () => void }) {
@@ -19,11 +21,8 @@ export function TermDialog({ term, onClose, onSaved }: { term: TermWire; onClose
   const [input, setInput] = useState({
     title: term.term?.title ?? 'Our games',
     starts: term.term?.starts ?? term.today,
-    ends: term.term?.ends ?? new Date(Date.parse(term.today) + usualWeeks * 7 * dayMs).toISOString().slice(0, 10),
-    weekdays:
-      term.meetings.length > 0
-        ? [...new Set(term.meetings.map((m) => new Date(m.date).getUTCDay() || 7))]
-        : [new Date(term.today).getUTCDay() || 7],
+    ends: term.term?.ends ?? addDays(term.today, usualWeeks * 7),
+    weekdays: term.meetings.length > 0 ? [...new Set(term.meetings.map((m) => weekdayOf(m.date)))] : [weekdayOf(term.today)],
     startsAt: first?.startsAt ?? '10:00',
     rounds: first?.rounds ?? 3,
     minutes: first?.minutes ?? 15,
@@ -55,7 +54,7 @@ export function TermDialog({ term, onClose, onSaved }: { term: TermWire; onClose
           save.mutate();
         }}
       >
-        <Field label="Name of the term">
+        <Field label="Name of the term" error={at('title')}>
           {(p) => <input {...p} value={input.title} onChange={(e) => setInput({ ...input, title: e.target.value })} required />}
         </Field>
         <div className={panel.grid2}>
@@ -88,7 +87,7 @@ export function TermDialog({ term, onClose, onSaved }: { term: TermWire; onClose
         </fieldset>
         {at('weekdays') && <p className={panel.bad}>{at('weekdays')}</p>}
         <div className={styles.shape}>
-          <Field label="Starts at">
+          <Field label="Starts at" error={at('startsAt')}>
             {(p) => <input {...p} type="time" value={input.startsAt} onChange={(e) => setInput({ ...input, startsAt: e.target.value })} />}
           </Field>
           {number('rounds', 'Rounds')}
@@ -96,7 +95,7 @@ export function TermDialog({ term, onClose, onSaved }: { term: TermWire; onClose
           {number('tables', 'Tables')}
           {number('helpers', 'Helpers')}
         </div>
-        {save.error && !problem?.field && <p className={panel.bad}>{messageOf(save.error)}</p>}
+        {save.error && !shown.has(problem?.field ?? '') && <p className={panel.bad}>{messageOf(save.error)}</p>}
         <div className={panel.actions}>
           <Button onClick={onClose}>Leave it</Button>
           <Button kind="main" type="submit" disabled={save.isPending || input.weekdays.length === 0}>

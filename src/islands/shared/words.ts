@@ -1,25 +1,32 @@
+import { monthsBetween, weekdayOf } from '../../core/shared/days';
 import { askedToday } from './api';
 
-/** Today as the page knows it. */
-export function pageToday(): string {
-  return askedToday() ?? new Date(Date.now() - new Date().getTimezoneOffset() * 60_000).toISOString().slice(0, 10);
+const two = (n: number): string => String(n).padStart(2, '0');
+
+/** The day on the wall at a moment, where this browser is. */
+export function dayOfMoment(moment: string): string {
+  // A local moment, without a zone, carries its day.
+  if (!/Z$|[+-]\d{2}:\d{2}$/.test(moment)) return moment.slice(0, 10);
+  const at = new Date(moment);
+  return `${at.getFullYear()}-${two(at.getMonth() + 1)}-${two(at.getDate())}`;
 }
+
+/** Today as the page knows it. */
+export const pageToday = (): string => askedToday() ?? dayOfMoment(new Date().toISOString());
 
 /** `7 y 2 m` on the page's day. */
 export function ageWords(born: string): string {
-  const [y, m] = born.split('-').map(Number);
-  const [ty, tm] = pageToday().split('-').map(Number);
-  const months = (ty! - y!) * 12 + tm! - m!;
+  const months = monthsBetween(born, pageToday());
   return `${Math.floor(months / 12)} y ${months % 12} m`;
 }
 
-const weekdays = ['Sunday', 'Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday'];
+const weekdays = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'];
 const months = ['January', 'February', 'March', 'April', 'May', 'June', 'July', 'August', 'September', 'October', 'November', 'December'];
 
 /** `Tuesday 10 November` */
 export function dayWords(date: string): string {
-  const d = new Date(`${date}T00:00:00Z`);
-  return `${weekdays[d.getUTCDay()]} ${d.getUTCDate()} ${months[d.getUTCMonth()]}`;
+  const [, month, day] = date.split('-').map(Number);
+  return `${weekdays[weekdayOf(date) - 1]} ${day} ${months[month! - 1]}`;
 }
 
 export const signOf: Readonly<Record<string, string>> = { add: '+', subtract: '−', multiply: '×', divide: '÷' };

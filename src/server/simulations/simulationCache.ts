@@ -101,7 +101,7 @@ export function pruneSimulations(db: Db, keep = resultsKept): void {
     .select({ hash: simulations.hash })
     .from(simulations)
     .orderBy(desc(simulations.usedAt), desc(sql`rowid`))
-    .limit(-1)
+    .limit(1_000_000_000)
     .offset(keep)
     .all();
   db.transaction((tx) => {

@@ -1,0 +1,48 @@
+// @vitest-environment jsdom
+import { screen, waitFor, within } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { describe, expect, it } from 'vitest';
+import { islandTest, Refusal } from '../island.testing';
+import ImportView from './ImportView';
+
+const { api, show, gone } = islandTest();
+
+const file = (name = 'list.csv') => new File(['nickname,born\nWren,2018-09\n'], name, { type: 'text/csv' });
+const preview = (more: object = {}) => ({
+  committed: false,
+  drafts: [{ row: 2, nickname: 'Wren', born: '2018-09', bornFrom: 'month', framework: 'us', group: '' }],
+  problems: [],
+  remarks: [],
+  added: 0,
+  ...more,
+});
+
+describe('bringing a file in', () => {
+  it('looks first, then brings all of it in, each time with a key of its own', async () => {
+    api().on('POST /imports/roster', (body: { commit?: boolean }) => (body.commit ? preview({ committed: true, added: 1 }) : preview()));
+    show(<ImportView kind="roster" />);
+    await userEvent.upload(screen.getByLabelText('CSV file'), file());
+    expect(await screen.findByText('Wren')).toBeTruthy();
+    expect(api().writes.map((w) => [(w.body as { commit?: boolean }).commit, w.key])).toEqual([[undefined, null]]);
+    await userEvent.click(screen.getByRole('button', { name: /Bring everybody in/ }));
+    await waitFor(() => expect(api().writes).toHaveLength(2));
+    expect(api().writes[1]).toMatchObject({ key: expect.any(String), body: { commit: true } });
+  });
+  it('tells every fault by row and offers nothing to bring in', async () => {
+    api().on(
+      'POST /imports/roster',
+      preview({ problems: [{ code: 'malformed', row: 3, field: 'born', message: 'Row 3, born: "5" is not a month.' }] }),
+    );
+    show(<ImportView kind="roster" />);
+    await userEvent.upload(screen.getByLabelText('CSV file'), file());
+    expect(within(await screen.findByRole('alert')).getByText(/Row 3, born/)).toBeTruthy();
+    expect(screen.queryByRole('button', { name: /Bring everybody in/ })).toBeNull();
+  });
+  it('says what is wrong with a file that is none', async () => {
+    api().on('POST /imports/shelf', new Refusal(422, { code: 'not-csv', message: 'This is not a text file.', field: 'file' }));
+    show(<ImportView kind="shelf" />);
+    await userEvent.upload(screen.getByLabelText('CSV file'), file('picture.csv'));
+    expect(await screen.findByText(/This is not a text file/)).toBeTruthy();
+    expect(gone()).toBeNull();
+  });
+});

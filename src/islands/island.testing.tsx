@@ -1,0 +1,204 @@
+import { cleanup, render, type RenderResult } from '@testing-library/react';
+import type { ReactElement } from 'react';
+import { afterEach, beforeEach, vi } from 'vitest';
+import { shippedGraph } from '../contract/shippedData';
+import { queryClient } from './shared/App';
+
+/** What a request is answered with: a body, or a status and a problem. */
+export type Answer = unknown | ((body: never) => unknown);
+
+export interface Asked {
+  readonly method: string;
+  readonly path: string;
+  readonly body: unknown;
+  readonly key: string | null;
+}
+
+/** Answers of the API for one test, by `METHOD /path` without what follows the question mark; what is not named is an empty list. */
+export class FakeApi {
+  readonly asked: Asked[] = [];
+  private readonly answers = new Map<string, Answer>();
+
+  on(request: string, answer: Answer): this {
+    this.answers.set(request, answer);
+    return this;
+  }
+
+  /** Writes that were sent, in order. */
+  get writes(): Asked[] {
+    return this.asked.filter((a) => a.method !== 'GET');
+  }
+
+  readonly fetch = (address: string, init: RequestInit = {}): Promise<Response> => {
+    const method = init.method ?? 'GET';
+    const path = address.replace('/api/v1', '').split('?')[0]!;
+    const body = init.body ? (JSON.parse(String(init.body)) as unknown) : null;
+    this.asked.push({ method, path, body, key: new Headers(init.headers).get('idempotency-key') });
+    const known = this.answers.get(`${method} ${path}`) ?? (path === '/skills' ? skills : { items: [], total: 0 });
+    const value = typeof known === 'function' ? (known as (b: unknown) => unknown)(body) : known;
+    if (value instanceof Refusal) return Promise.resolve(new Response(JSON.stringify({ error: value.problem }), { status: value.status }));
+    if (value instanceof Error) return Promise.reject(value);
+    return Promise.resolve(new Response(JSON.stringify(value), { status: 200 }));
+  };
+}
+
+/** An answer that refuses. */
+export class Refusal {
+  constructor(
+    readonly status: number,
+    readonly problem: { code: string; message: string; field?: string; detail?: unknown },
+  ) {}
+}
+
+const graph = shippedGraph();
+const skills = { items: graph.skills, total: graph.skills.length, strands: graph.strands };
+
+export const page = <T,>(items: T[]): { items: T[]; total: number } => ({ items, total: items.length });
+
+export const learner = (id: string, more: object = {}) => ({
+  id,
+  nickname: id[0]!.toUpperCase() + id.slice(1),
+  born: '2018-09',
+  framework: 'us',
+  group: null,
+  permanentSupports: [],
+  supportsInUse: [],
+  actions: [],
+  goals: [],
+  withoutNorms: false,
+  accommodations: [],
+  likings: [],
+  version: 1,
+  ...more,
+});
+
+export const game = (id: string, more: object = {}) => ({
+  id,
+  title: id
+    .split('-')
+    .map((w) => w[0]!.toUpperCase() + w.slice(1))
+    .join(' '),
+  bin: 'green',
+  source: 'made',
+  condition: '',
+  notes: '',
+  rules: ['Lay the cards out.', 'Turn two.'],
+  retired: false,
+  version: 1,
+  variants: [],
+  ...more,
+});
+
+export const variant = (id: string, of: string, more: object = {}) => ({
+  id,
+  game: of,
+  title: id,
+  mechanism: 'pair-memory',
+  parameters: {},
+  ages: [5, 8],
+  players: { min: 2, max: 4 },
+  minutes: 12,
+  materials: [{ kind: 'pair-cards', quantity: 1 }],
+  helper: 'nearby',
+  preparationMinutes: 0,
+  declared: [],
+  retired: false,
+  version: 1,
+  ...more,
+});
+
+export const session = (more: object = {}) => ({
+  id: 'plan-1',
+  date: '2026-11-10',
+  status: 'good',
+  objective: 2,
+  bound: 2.1,
+  gap: 0.05,
+  rounds: [
+    {
+      tables: [
+        { game: 'two-lamps', title: 'Two Lamps', helper: false, materials: [], seats: [seat('wren'), seat('fern')] },
+        { game: 'levers', title: 'Levers', helper: true, materials: [], seats: [seat('moss', 'fives')] },
+      ],
+      resting: [],
+    },
+  ],
+  locks: [],
+  request: { present: ['wren', 'fern', 'moss'], rounds: 1, minutes: 15, tables: 2, helpers: 1, seed: 1, preparationMinutes: null },
+  edited: false,
+  forecast: false,
+  playedAt: null,
+  version: 3,
+  ...more,
+});
+const seat = (id: string, version = 'tens') => ({
+  learner: id,
+  variant: version,
+  variantTitle: version,
+  doses: [{ skill: 'make-ten', items: 12, source: 'calculated' }],
+  why: `${id} is ready.`,
+});
+
+/** Sets a test of an island up: an API of its own, a page of its own, dialogs that the test page lacks. */
+export function islandTest(): {
+  readonly api: () => FakeApi;
+  readonly show: (element: ReactElement) => RenderResult;
+  readonly gone: () => string | null;
+} {
+  let api = new FakeApi();
+  let gone: string | null = null;
+  beforeEach(() => {
+    api = new FakeApi();
+    gone = null;
+    queryClient.clear();
+    queryClient.setDefaultOptions({ queries: { retry: false, staleTime: 0 } });
+    vi.stubGlobal('fetch', api.fetch);
+    const place = new URL('http://127.0.0.1/?today=2026-11-10');
+    vi.stubGlobal('location', {
+      get href() {
+        return place.href;
+      },
+      set href(to: string) {
+        gone = to;
+      },
+      search: place.search,
+    });
+    localStorage.clear();
+    // The test page knows no modal dialogs.
+    HTMLDialogElement.prototype.showModal = function open(this: HTMLDialogElement): void {
+      this.open = true;
+    };
+    HTMLDialogElement.prototype.close = function close(this: HTMLDialogElement): void {
+      this.open = false;
+    };
+    window.matchMedia = ((query: string) => ({
+      matches: false,
+      media: query,
+      addEventListener: () => undefined,
+      removeEventListener: () => undefined,
+    })) as never;
+    vi.stubGlobal('scrollTo', () => undefined);
+    Element.prototype.scrollIntoView = () => undefined;
+    vi.stubGlobal(
+      'ResizeObserver',
+      class {
+        observe(): void {}
+        unobserve(): void {}
+        disconnect(): void {}
+      },
+    );
+    Blob.prototype.arrayBuffer ??= function read(this: Blob): Promise<ArrayBuffer> {
+      return new Promise((resolve, reject) => {
+        const reader = new FileReader();
+        reader.onload = () => resolve(reader.result as ArrayBuffer);
+        reader.onerror = () => reject(new Error('This file cannot be read.'));
+        reader.readAsArrayBuffer(this);
+      });
+    };
+  });
+  afterEach(() => {
+    cleanup();
+    vi.unstubAllGlobals();
+  });
+  return { api: () => api, show: (element) => render(element), gone: () => gone };
+}

@@ -1,0 +1,102 @@
+// @vitest-environment jsdom
+import { screen, waitFor } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { describe, expect, it } from 'vitest';
+import { islandTest, learner, Refusal } from '../island.testing';
+import { App } from '../shared/App';
+import { EraseDialog } from './EraseDialog';
+import { NoteDialog } from './NoteDialog';
+import { shippedGraph } from '../../contract/shippedData';
+import type { Skills } from '../shared/useSkills';
+
+const { api, show, gone } = islandTest();
+
+const graph = shippedGraph();
+const skills = {
+  list: graph.skills,
+  strands: graph.strands,
+  byId: new Map(graph.skills.map((s) => [s.id, s])),
+  strandOf: () => undefined,
+  title: (id: string) => graph.skills[graph.indexOf.get(id) ?? -1]?.title ?? id,
+} as unknown as Skills;
+const wren = learner('wren') as never;
+
+describe('erasing', () => {
+  it('wants the nickname, names what still holds the child, and leads back', async () => {
+    api().on('DELETE /learners/wren', { erased: 'wren', evidence: 4, backups: ['before-migration-2.sqlite'], cleaned: false });
+    show(
+      <App>
+        <EraseDialog learner={wren} onClose={() => undefined} />
+      </App>,
+    );
+    const button = screen.getByRole('button', { name: 'Erase everything', hidden: true });
+    await userEvent.type(screen.getByLabelText('Type Wren to erase'), 'wren');
+    expect(button).toHaveProperty('disabled', true);
+    await userEvent.clear(screen.getByLabelText('Type Wren to erase'));
+    await userEvent.type(screen.getByLabelText('Type Wren to erase'), 'Wren');
+    await userEvent.click(button);
+    expect(await screen.findByText('before-migration-2.sqlite')).toBeTruthy();
+    expect(screen.getByText(/no room to make the database file anew/)).toBeTruthy();
+    await userEvent.click(screen.getByRole('button', { name: 'Close', hidden: true }));
+    expect(gone()).toContain('/learners');
+  });
+  it('says when it was refused, and nothing else', async () => {
+    api().on(
+      'DELETE /learners/wren',
+      new Refusal(507, { code: 'no-room', message: 'There is no room left on the disk, so this was not saved.' }),
+    );
+    show(
+      <App>
+        <EraseDialog learner={wren} onClose={() => undefined} />
+      </App>,
+    );
+    await userEvent.type(screen.getByLabelText('Type Wren to erase'), 'Wren');
+    await userEvent.click(screen.getByRole('button', { name: 'Erase everything', hidden: true }));
+    expect(await screen.findByText(/There is no room left/)).toBeTruthy();
+    expect(screen.queryByText('Wren is erased')).toBeNull();
+  });
+});
+
+describe('noting', () => {
+  it('needs a skill and how it went, and sends both with who saw it', async () => {
+    let saved = 0;
+    api().on('POST /evidence', { id: 'n1' });
+    show(
+      <App>
+        <NoteDialog learner={wren} skill={null} skills={skills} onClose={() => undefined} onSaved={() => saved++} />
+      </App>,
+    );
+    const note = screen.getByRole('button', { name: /^Note it/, hidden: true });
+    expect(note).toHaveProperty('disabled', true);
+    await userEvent.selectOptions(screen.getByLabelText('Skill'), 'make-ten');
+    await userEvent.click(screen.getByRole('button', { name: 'with help', hidden: true }));
+    await userEvent.click(screen.getByRole('button', { name: 'parent', hidden: true }));
+    await userEvent.click(screen.getByLabelText('about the own child'));
+    await userEvent.click(note);
+    await waitFor(() => expect(saved).toBe(1));
+    expect(api().writes[0]!.body).toMatchObject({
+      learner: 'wren',
+      skill: 'make-ten',
+      result: 'support',
+      by: { role: 'parent', ownChild: true },
+    });
+  });
+  it('asks before typed things go, and keeps them', async () => {
+    let closed = 0;
+    show(
+      <App>
+        <NoteDialog learner={wren} skill="make-ten" skills={skills} onClose={() => closed++} onSaved={() => undefined} />
+      </App>,
+    );
+    await userEvent.click(screen.getByRole('button', { name: 'a check-in sheet', hidden: true }));
+    await userEvent.type(screen.getByLabelText('Right'), '7');
+    await userEvent.click(screen.getByRole('button', { name: 'Close', hidden: true }));
+    expect(screen.getByText('What you typed is not saved.')).toBeTruthy();
+    expect(closed).toBe(0);
+    await userEvent.click(screen.getByRole('button', { name: 'Go on', hidden: true }));
+    expect(screen.queryByText('What you typed is not saved.')).toBeNull();
+    await userEvent.click(screen.getByRole('button', { name: 'Close', hidden: true }));
+    await userEvent.click(screen.getAllByRole('button', { name: 'Leave it', hidden: true })[0]!);
+    expect(closed).toBe(1);
+  });
+});

@@ -1,0 +1,56 @@
+// @vitest-environment jsdom
+import { screen, waitFor, within } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { describe, expect, it } from 'vitest';
+import { islandTest, page, Refusal } from '../island.testing';
+import LibraryView from './LibraryView';
+
+const { api, show, gone } = islandTest();
+
+const entry = (id: string, title: string, more: object = {}) => ({
+  id,
+  title,
+  bin: 'Green bin',
+  plays: 'Pair memory',
+  rules: ['Turn two.'],
+  onShelf: false,
+  variants: [
+    {
+      id: 'tens',
+      title: 'tens',
+      ages: [5, 8],
+      players: { min: 2, max: 4 },
+      minutes: 12,
+      profile: { doses: [['make-ten', 9, 0.1]], mix: [['add', 1]], minutes: [8, 12, 16], games: 512, seats: 3, idleTurns: 0 },
+    },
+  ],
+  ...more,
+});
+
+describe('the library', () => {
+  it('is searched by meaning and age, and a game is taken with an undo', async () => {
+    api()
+      .on('GET /library', page([entry('a', 'Two Lamps'), entry('b', 'Levers', { variants: [] })]))
+      .on('POST /library/a/take', { id: 'a', change: 'c1' })
+      .on('POST /undo', { undone: 'c1', what: 'took Two Lamps' });
+    show(<LibraryView text={null} />);
+    await userEvent.type(await screen.findByLabelText('Search the library'), 'make-ten');
+    expect(screen.getByText('Two Lamps')).toBeTruthy();
+    expect(screen.queryByText('Levers')).toBeNull();
+    await userEvent.click(screen.getByRole('button', { name: 'Take it' }));
+    const notice = within((await screen.findByText('Two Lamps is on your shelf.')).parentElement!);
+    await userEvent.click(notice.getByRole('button', { name: 'Undo' }));
+    await waitFor(() => expect(api().writes.map((w) => w.path)).toEqual(['/library/a/take', '/undo']));
+    await userEvent.selectOptions(screen.getByLabelText('Age'), '11');
+    expect(screen.getByText(/Nothing in the library fits/)).toBeTruthy();
+    expect(gone()).toBeNull();
+  });
+  it('says why a game was not taken', async () => {
+    api()
+      .on('GET /library', page([entry('a', 'Two Lamps')]))
+      .on('POST /library/a/take', new Refusal(422, { code: 'duplicate', message: 'Two Lamps is on the shelf already.' }));
+    show(<LibraryView text="two" />);
+    await userEvent.click(await screen.findByRole('button', { name: 'Take it' }));
+    expect(await screen.findByText('Two Lamps is on the shelf already.')).toBeTruthy();
+  });
+});

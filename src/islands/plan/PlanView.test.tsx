@@ -1,0 +1,67 @@
+// @vitest-environment jsdom
+import { screen, waitFor, within } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { describe, expect, it } from 'vitest';
+import { islandTest, learner, page, Refusal } from '../island.testing';
+import PlanView from './PlanView';
+
+const { api, show, gone } = islandTest();
+
+const meeting = (date: string, more: object = {}) => ({
+  id: `m-${date}`,
+  date,
+  startsAt: '10:00',
+  rounds: 2,
+  minutes: 15,
+  tables: 3,
+  helpers: 1,
+  off: false,
+  offBecause: null,
+  state: 'ahead',
+  plan: null,
+  ...more,
+});
+const term = {
+  term: { id: 't', title: 'Autumn', starts: '2026-11-02', ends: '2026-12-13' },
+  meetings: [meeting('2026-11-10'), meeting('2026-11-13', { off: true, offBecause: 'holiday', state: 'off' })],
+  today: '2026-11-10',
+};
+
+describe('the plan', () => {
+  it('asks when you meet where there is no term, and tells a wrong time by its field', async () => {
+    api()
+      .on('GET /term', { term: null, meetings: [], today: '2026-11-10' })
+      .on('PUT /term', new Refusal(400, { code: 'malformed', message: '"startsAt" is not a time of day like 09:30.', field: 'startsAt' }));
+    show(<PlanView date={null} />);
+    await userEvent.click(await screen.findByRole('button', { name: 'Set the term' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Save', hidden: true }));
+    expect(await screen.findByText(/not a time of day/)).toBeTruthy();
+    // Twelve weeks from today, on today’s weekday.
+    expect(api().writes[0]!.body).toMatchObject({ starts: '2026-11-10', ends: '2027-02-02', weekdays: [2] });
+  });
+  it('sends a session once however often it is pressed, and says why it was refused', async () => {
+    api()
+      .on('GET /term', term)
+      .on('GET /learners', page([learner('wren'), learner('fern')]))
+      .on('POST /plans', new Refusal(422, { code: 'no-tables', message: 'There is no table to sit at.', field: 'tables' }));
+    show(<PlanView date="2026-11-10" />);
+    const plan = await screen.findByRole('button', { name: 'Work it out', hidden: true });
+    await userEvent.click(plan);
+    expect(await screen.findByText('There is no table to sit at.')).toBeTruthy();
+    await userEvent.click(plan);
+    await waitFor(() => expect(api().writes).toHaveLength(2));
+    expect(api().writes[0]!.key).toBe(api().writes[1]!.key);
+    await userEvent.click(screen.getByLabelText(/Wren/));
+    await userEvent.click(plan);
+    await waitFor(() => expect(api().writes).toHaveLength(3));
+    expect(api().writes[2]!.key).not.toBe(api().writes[0]!.key);
+    expect(gone()).toBeNull();
+  });
+  it('takes a meeting off and back on', async () => {
+    api().on('GET /term', term).on('PATCH /meetings/m-2026-11-13', { id: 'x' });
+    show(<PlanView date={null} />);
+    const row = within((await screen.findByText('Friday 13 November')).closest('td')!);
+    await userEvent.click(row.getByRole('button', { name: 'we do meet' }));
+    await waitFor(() => expect(api().writes[0]).toMatchObject({ method: 'PATCH', body: { off: false } }));
+  });
+});

@@ -1,0 +1,78 @@
+// @vitest-environment jsdom
+import { screen, waitFor, within } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { describe, expect, it } from 'vitest';
+import { game, islandTest, learner, page, Refusal, session } from '../island.testing';
+import PlayView from './PlayView';
+
+const { api, show, gone } = islandTest();
+
+const ready = (): void => {
+  api()
+    .on('GET /plans', page([{ id: 'plan-1', date: '2026-11-10', status: 'good', playedAt: null, forecast: false }]))
+    .on('GET /plans/plan-1', session())
+    .on('GET /learners', page([learner('wren', { actions: ['sits at the window'] }), learner('fern'), learner('moss')]))
+    .on('GET /games', page([game('two-lamps'), game('levers')]));
+};
+const open = async () => {
+  show(<PlayView plan={null} />);
+  await userEvent.click(await screen.findByRole('button', { name: /Two Lamps/ }));
+};
+const ofWren = () => within(screen.getByRole('region', { name: 'Wren' }));
+
+describe('playing', () => {
+  it('sends one tap about one named skill, once, and goes on', async () => {
+    ready();
+    api().on('POST /evidence/batch', { ids: ['n1'] });
+    await open();
+    expect(ofWren().getByText(/sits at the window/)).toBeTruthy();
+    await userEvent.click(ofWren().getByRole('button', { name: 'on their own' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Done here' }));
+    await waitFor(() => expect(api().writes).toHaveLength(1));
+    expect(api().writes[0]).toMatchObject({
+      path: '/evidence/batch',
+      key: expect.stringMatching(/^[0-9a-f]{32}$/),
+      body: { items: [{ learner: 'wren', skill: 'make-ten', result: 'alone', session: 'plan-1' }] },
+    });
+    expect(localStorage.length).toBe(0);
+  });
+  it('means nothing where nothing was tapped', async () => {
+    ready();
+    await open();
+    await userEvent.click(screen.getByRole('button', { name: 'Done here' }));
+    await screen.findByText('Noted.');
+    expect(api().writes).toEqual([]);
+  });
+  it('keeps taps on the device when they cannot be sent, says so on the first page, and sends the same write again', async () => {
+    ready();
+    api().on('POST /evidence/batch', new Error('no network'));
+    await open();
+    await userEvent.click(ofWren().getByRole('button', { name: 'stuck' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Done here' }));
+    expect(await screen.findByText(/Your taps are kept here; try again/)).toBeTruthy();
+    const leaving = new Event('beforeunload', { cancelable: true });
+    window.dispatchEvent(leaving);
+    expect(leaving.defaultPrevented).toBe(true);
+    await userEvent.click(screen.getByRole('button', { name: /tables/ }));
+    expect(await screen.findByText(/One tap is on this device only/)).toBeTruthy();
+    expect(screen.getByText('1 not sent yet')).toBeTruthy();
+    api().on('POST /evidence/batch', { ids: ['n1'] });
+    await userEvent.click(screen.getByRole('button', { name: /Two Lamps/ }));
+    await userEvent.click(screen.getByRole('button', { name: 'Done here' }));
+    await waitFor(() => expect(api().writes).toHaveLength(2));
+    expect(api().writes[1]!.key).toBe(api().writes[0]!.key);
+  });
+  it('says what to do when there is nothing to play', async () => {
+    show(<PlayView plan={null} />);
+    expect(await screen.findByText('No session to play yet')).toBeTruthy();
+    expect(screen.getByRole('link', { name: 'Plan a session' }).getAttribute('href')).toContain('/plan');
+  });
+  it('says so when the session cannot be ended', async () => {
+    ready();
+    api().on('POST /plans/plan-1/played', new Refusal(422, { code: 'in-the-future', message: 'This session is planned for later.' }));
+    show(<PlayView plan={null} />);
+    await userEvent.click(await screen.findByRole('button', { name: 'The session is over' }));
+    expect(await screen.findByText('This session is planned for later.')).toBeTruthy();
+    expect(gone()).toBeNull();
+  });
+});

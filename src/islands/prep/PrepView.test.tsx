@@ -1,0 +1,60 @@
+// @vitest-environment jsdom
+import { screen, waitFor, within } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { describe, expect, it } from 'vitest';
+import { islandTest, page, Refusal } from '../island.testing';
+import PrepView from './PrepView';
+
+const { api, show, gone } = islandTest();
+
+const item = (title: string, more: object = {}) => ({
+  item: `kind:${title}`,
+  title,
+  quantity: 2,
+  have: 2,
+  state: 'there',
+  forGames: ['Two Lamps'],
+  rounds: [0],
+  caution: null,
+  notes: '',
+  ticked: false,
+  ...more,
+});
+const ready = (): void => {
+  api()
+    .on('GET /plans', page([{ id: 'plan-1', date: '2026-11-10', status: 'good', playedAt: null, forecast: false }]))
+    .on('GET /plans/plan-1/gather', {
+      date: '2026-11-10',
+      bins: [{ bin: 'cupboard', title: 'Cupboard', items: [item('Pip die'), item('Number deck', { have: 0, state: 'missing' })] }],
+      ticked: 0,
+      total: 2,
+      smallParts: false,
+    });
+};
+
+describe('gathering', () => {
+  it('ticks at once, and takes the tick back when it was not kept', async () => {
+    ready();
+    api().on(
+      'PUT /plans/plan-1/gather',
+      new Refusal(507, { code: 'no-room', message: 'There is no room left on the disk, so this was not saved.' }),
+    );
+    show(<PrepView plan={null} />);
+    const tick = await screen.findByRole('checkbox', { name: /Pip die/ });
+    await userEvent.click(tick);
+    expect(await screen.findByText(/There is no room left/)).toBeTruthy();
+    await waitFor(() => expect(screen.getByRole('checkbox', { name: /Pip die/ })).toHaveProperty('checked', false));
+    expect(within(document.body).getByText('Number deck')).toBeTruthy();
+  });
+  it('of nothing says what to do first', async () => {
+    show(<PrepView plan={null} />);
+    expect(await screen.findByText('Nothing to gather yet')).toBeTruthy();
+    expect(gone()).toBeNull();
+  });
+  it('leaves a session that found no seats out', async () => {
+    api().on('GET /plans', page([{ id: 'plan-1', date: '2026-11-10', status: 'infeasible', playedAt: null, forecast: false }]));
+    show(<PrepView plan={null} />);
+    expect(await screen.findByText('Nothing to gather yet')).toBeTruthy();
+    await userEvent.tab();
+  });
+});

@@ -1,0 +1,130 @@
+// @vitest-environment jsdom
+import { screen, waitFor } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { describe, expect, it } from 'vitest';
+import { game, islandTest, learner, page, Refusal, session, variant } from '../island.testing';
+import SessionView from './SessionView';
+
+const { api, show, gone } = islandTest();
+
+const ready = (plan: object = session()): void => {
+  api()
+    .on('GET /plans/plan-1', plan)
+    .on('GET /learners', page(['wren', 'fern', 'moss'].map((id) => learner(id))))
+    .on('GET /games', page([game('two-lamps'), game('levers'), game('high-signal')]))
+    .on('GET /variants', page([variant('tens', 'two-lamps'), variant('fives', 'levers'), variant('one card', 'high-signal')]))
+    .on('POST /plans/plan-1/check', (body: { rounds: unknown }) => ({ violations: [], objective: 2, rounds: body.rounds }))
+    .on('POST /recommendations', {
+      items: [
+        {
+          game: 'high-signal',
+          title: 'High Signal',
+          value: 1,
+          reasons: ['Wren: about 9 chances.'],
+          seats: [
+            { learner: 'wren', variant: 'one card', variantTitle: 'one card' },
+            { learner: 'fern', variant: 'one card', variantTitle: 'one card' },
+          ],
+        },
+      ],
+      excluded: [],
+    });
+};
+const rest = async (name: string) => {
+  (await screen.findByRole('button', { name: new RegExp(`^${name}, `) })).focus();
+  await userEvent.keyboard('{Enter}');
+  screen.getByRole('button', { name: `let ${name} rest` }).focus();
+  await userEvent.keyboard('{Enter}');
+};
+const save = () => screen.getByRole('button', { name: 'Save' });
+
+describe('a session', () => {
+  it('moves a child by keyboard, takes it back by Ctrl Z, and asks before unsaved edits go', async () => {
+    ready();
+    show(<SessionView id="plan-1" />);
+    const wren = await screen.findByRole('button', { name: 'Wren, tens' });
+    wren.focus();
+    await userEvent.keyboard('{Enter}');
+    screen.getByRole('button', { name: 'let Wren rest' }).focus();
+    await userEvent.keyboard('{Enter}');
+    expect(screen.getByRole('button', { name: 'Wren, resting' })).toBeTruthy();
+    await waitFor(() => expect((document.activeElement as HTMLElement).dataset['learner']).toBe('wren'));
+    expect(save()).toHaveProperty('disabled', false);
+    const leaving = new Event('beforeunload', { cancelable: true });
+    window.dispatchEvent(leaving);
+    expect(leaving.defaultPrevented).toBe(true);
+    await userEvent.keyboard('{Control>}z{/Control}');
+    expect(save()).toHaveProperty('disabled', true);
+    const again = new Event('beforeunload', { cancelable: true });
+    window.dispatchEvent(again);
+    expect(again.defaultPrevented).toBe(false);
+  });
+  it('saves with the version it saw, and says when a rule is broken all the same', async () => {
+    ready();
+    api().on('PUT /plans/plan-1', { id: 'plan-1', version: 4, violations: [{ rule: 'size', message: 'x' }], objective: 1 });
+    show(<SessionView id="plan-1" />);
+    await rest('Moss');
+    await userEvent.click(save());
+    expect(await screen.findByText('Saved as you set it, though a rule is broken.')).toBeTruthy();
+    expect(api().writes.find((w) => w.method === 'PUT')!.body).toMatchObject({ version: 3, rounds: [{ resting: ['moss'] }] });
+  });
+  it('gives both to choose from when somebody saved meanwhile', async () => {
+    ready();
+    api().on('PUT /plans/plan-1', new Refusal(409, { code: 'conflict', message: 'Somebody changed this in the meantime.' }));
+    show(<SessionView id="plan-1" />);
+    await rest('Moss');
+    await userEvent.click(save());
+    expect(await screen.findByText('Two of you at once')).toBeTruthy();
+    api()
+      .on('GET /plans/plan-1', session({ version: 7 }))
+      .on('PUT /plans/plan-1', { id: 'plan-1', version: 8, violations: [], objective: 1 });
+    await userEvent.click(screen.getByRole('button', { name: 'Keep mine over theirs' }));
+    await waitFor(() =>
+      expect(
+        api()
+          .writes.filter((w) => w.method === 'PUT')
+          .at(-1)!.body,
+      ).toMatchObject({ version: 7, rounds: [{ resting: ['moss'] }] }),
+    );
+    expect(await screen.findByText('Yours is kept.')).toBeTruthy();
+  });
+  it('keeps the session when planning again finds no seats, and says what would help', async () => {
+    ready();
+    api().on('POST /plans/plan-1/replan', { ...session(), failed: { relax: ['One more table, and everyone has a seat.'] } });
+    show(<SessionView id="plan-1" />);
+    await userEvent.click(await screen.findByRole('button', { name: 'Plan again' }));
+    expect(await screen.findByText('One more table, and everyone has a seat.')).toBeTruthy();
+    expect(screen.getByRole('button', { name: 'Wren, tens' })).toBeTruthy();
+    expect(screen.getByText('Every rule is kept.')).toBeTruthy();
+  });
+  it('swaps to the versions that were offered, under the game’s own name', async () => {
+    ready();
+    show(<SessionView id="plan-1" />);
+    await userEvent.click(await screen.findByRole('button', { name: 'Swap' }));
+    const check = await waitFor(() => {
+      const last = api()
+        .writes.filter((w) => w.path.endsWith('/check'))
+        .at(-1)!.body as { rounds: { tables: { game: string; seats: object[] }[] }[] };
+      expect(last.rounds[0]!.tables[0]!.game).toBe('high-signal');
+      return last;
+    });
+    expect(check.rounds[0]!.tables[0]!.seats).toEqual([
+      { learner: 'wren', variant: 'one card' },
+      { learner: 'fern', variant: 'one card' },
+    ]);
+    expect(screen.getByRole('button', { name: 'High Signal' })).toBeTruthy();
+  });
+  it('that was played is not planned again or saved over', async () => {
+    ready(session({ playedAt: '2026-11-10T11:00:00.000Z' }));
+    show(<SessionView id="plan-1" />);
+    expect(await screen.findByRole('button', { name: 'Plan again' })).toHaveProperty('disabled', true);
+    await rest('Moss');
+    expect(save()).toHaveProperty('disabled', true);
+  });
+  it('that cannot be read says why', async () => {
+    api().on('GET /plans/plan-1', new Refusal(404, { code: 'not-found', message: 'There is no plan "plan-1".' }));
+    show(<SessionView id="plan-1" />);
+    expect(await screen.findByText('There is no plan "plan-1".')).toBeTruthy();
+    expect(gone()).toBeNull();
+  });
+});
