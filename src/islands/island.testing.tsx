@@ -187,6 +187,9 @@ export function islandTest(): {
         disconnect(): void {}
       },
     );
+    Blob.prototype.text ??= async function read(this: Blob): Promise<string> {
+      return new TextDecoder().decode(await this.arrayBuffer());
+    };
     Blob.prototype.arrayBuffer ??= function read(this: Blob): Promise<ArrayBuffer> {
       return new Promise((resolve, reject) => {
         const reader = new FileReader();

@@ -7,11 +7,12 @@ import { valueWords, wishWords } from '../../text/bench';
 import { Button } from '../../ui/Button';
 import { Loading, Progress } from '../../ui/Empty';
 import { Field } from '../../ui/Field';
-import { api, writeKey } from '../shared/api';
+import { api } from '../shared/api';
 import { messageOf } from '../shared/App';
 import panel from '../shared/panel.module.css';
 import type { VariantWire } from '../shared/types';
 import type { Skills } from '../shared/useSkills';
+import { useWriteKey } from '../shared/useWriteKey';
 import styles from './bench.module.css';
 import { ParameterInput } from './ParameterInput';
 import { SideBySide } from './SideBySide';
@@ -50,7 +51,7 @@ export function Bench({
   const old = useEstimate(variant.mechanism!, base, seats);
   const [time, setTime] = useState<Partial<TimeModel>>({});
   const live = useEstimate(variant.mechanism!, now, seats, time);
-  const [key, setKey] = useState(writeKey);
+  const key = useWriteKey();
   const save = useMutation({
     mutationFn: () => {
       const own = Object.fromEntries(Object.entries(now).filter(([k, v]) => JSON.stringify(v) !== JSON.stringify(mechanism.example[k])));
@@ -74,7 +75,6 @@ export function Bench({
     },
     onSuccess: ({ id, change }) => {
       setTitle('');
-      setKey(writeKey());
       onSaved(id, change);
     },
   });

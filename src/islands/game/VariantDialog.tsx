@@ -4,11 +4,12 @@ import { Button } from '../../ui/Button';
 import { Dialog } from '../../ui/Dialog';
 import { Field } from '../../ui/Field';
 import { FormActions } from '../../ui/FormActions';
-import { api, ApiError, writeKey } from '../shared/api';
+import { api, ApiError } from '../shared/api';
 import { messageOf } from '../shared/App';
 import panel from '../shared/panel.module.css';
 import type { GameWire, KindWire, VariantWire } from '../shared/types';
 import { useSkills } from '../shared/useSkills';
+import { useWriteKey } from '../shared/useWriteKey';
 import styles from './game.module.css';
 import { HowPlayed } from './HowPlayed';
 import { ParameterInput } from './ParameterInput';
@@ -41,7 +42,7 @@ export function VariantDialog({
   const [materials, setMaterials] = useState(variant?.materials ?? []);
   const [declared, setDeclared] = useState(variant?.declared ?? []);
   const [asking, setAsking] = useState(false);
-  const [key] = useState(writeKey);
+  const key = useWriteKey();
   const save = useMutation({
     mutationFn: () => {
       const body = {

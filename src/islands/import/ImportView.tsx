@@ -2,10 +2,11 @@ import { useMutation, useQuery } from '@tanstack/react-query';
 import { useRef, useState } from 'react';
 import { Button } from '../../ui/Button';
 import { LinkButton } from '../../ui/LinkButton';
-import { api, ApiError, type ApiProblem, base64Of, get, link, type Page, writeKey } from '../shared/api';
+import { api, ApiError, type ApiProblem, base64Of, get, link, type Page } from '../shared/api';
 import { App, messageOf } from '../shared/App';
 import panel from '../shared/panel.module.css';
 import type { KindWire } from '../shared/types';
+import { useWriteKey } from '../shared/useWriteKey';
 import styles from './import.module.css';
 import { type NoteDraft, NoteRows } from './NoteRows';
 
@@ -74,10 +75,11 @@ export default function ImportView({ kind }: { kind: keyof typeof kinds }) {
 function Import({ kind }: { kind: keyof typeof kinds }) {
   const words = kinds[kind];
   const [file, setFile] = useState<{ name: string; base64: string } | null>(null);
+  const key = useWriteKey();
   const [over, setOver] = useState(false);
   const input = useRef<HTMLInputElement>(null);
   const preview = useMutation({ mutationFn: (base64: string) => api<Preview>('POST', words.path, { base64 }) });
-  const commit = useMutation({ mutationFn: () => api<Preview>('POST', words.path, { base64: file!.base64, commit: true }, writeKey()) });
+  const commit = useMutation({ mutationFn: () => api<Preview>('POST', words.path, { base64: file!.base64, commit: true }, key) });
   async function take(chosen: File | undefined): Promise<void> {
     if (!chosen) return;
     commit.reset();

@@ -5,11 +5,12 @@ import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
 import { Dialog } from '../../ui/Dialog';
 import { Field } from '../../ui/Field';
-import { api, get, type Page, writeKey } from '../shared/api';
+import { api, get, type Page } from '../shared/api';
 import { messageOf } from '../shared/App';
 import panel from '../shared/panel.module.css';
 import type { LearnerWire } from '../shared/types';
 import type { Skills } from '../shared/useSkills';
+import { useWriteKey } from '../shared/useWriteKey';
 
 /** One observation about one named skill, by a named role. */
 export function NoteDialog({
@@ -34,7 +35,7 @@ export function NoteDialog({
   const [total, setTotal] = useState(10);
   const [role, setRole] = useState('organiser');
   const [own, setOwn] = useState(false);
-  const [key] = useState(writeKey);
+  const key = useWriteKey();
   const supports = useQuery({ queryKey: ['supports'], queryFn: () => get<Page<{ id: string; title: string }>>('/supports') });
   const save = useMutation({
     mutationFn: () =>

@@ -7,12 +7,13 @@ import { questionText } from '../../text/itemText';
 import { Dialog } from '../../ui/Dialog';
 import { Field } from '../../ui/Field';
 import { FormActions } from '../../ui/FormActions';
-import { api, writeKey } from '../shared/api';
+import { api } from '../shared/api';
 import { messageOf } from '../shared/App';
 import panel from '../shared/panel.module.css';
 import type { LearnerWire } from '../shared/types';
 import type { Skills } from '../shared/useSkills';
 import { useSupportTitle } from '../shared/useSupportTitle';
+import { useWriteKey } from '../shared/useWriteKey';
 import styles from './learner.module.css';
 
 const itemsAsked = 10;
@@ -39,7 +40,7 @@ export function SheetDialog({
   const [answers, setAnswers] = useState<ReadonlyMap<number, boolean>>(new Map());
   const [tool, setTool] = useState('');
   const [minutes, setMinutes] = useState('');
-  const [key] = useState(writeKey);
+  const key = useWriteKey();
   const title = useSupportTitle();
   const s = skills.byId.get(chosen)!;
   const items = useMemo((): Item[] => {

@@ -5,10 +5,11 @@ import { accommodationWords } from '../../text/sentences';
 import { Dialog } from '../../ui/Dialog';
 import { Field } from '../../ui/Field';
 import { FormActions } from '../../ui/FormActions';
-import { api, ApiError, get, type Page, writeKey, problemAt } from '../shared/api';
+import { api, ApiError, get, type Page, problemAt } from '../shared/api';
 import { messageOf } from '../shared/App';
 import panel from '../shared/panel.module.css';
 import type { LearnerWire } from '../shared/types';
+import { useWriteKey } from '../shared/useWriteKey';
 import styles from './learners.module.css';
 
 /** Add or change a learner by hand. */
@@ -30,7 +31,7 @@ export function LearnerDialog({
   const [permanent, setPermanent] = useState<string[]>(learner?.permanentSupports ?? []);
   const [withoutNorms, setWithoutNorms] = useState(learner?.withoutNorms ?? false);
   const [allowances, setAllowances] = useState<string[]>(learner?.accommodations ?? []);
-  const [key] = useState(writeKey);
+  const key = useWriteKey();
   const frameworks = useQuery({
     queryKey: ['frameworks'],
     queryFn: () => get<Page<{ id: string; title: string }>>('/frameworks?limit=1000'),

@@ -4,11 +4,12 @@ import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
 import { Failure, Loading } from '../../ui/Empty';
 import { LinkButton } from '../../ui/LinkButton';
-import { api, get, link, writeKey } from '../shared/api';
+import { api, get, link } from '../shared/api';
 import { App, messageOf } from '../shared/App';
 import panel from '../shared/panel.module.css';
 import type { LearnerWire } from '../shared/types';
 import { type Skills, useSkills } from '../shared/useSkills';
+import { useWriteKey } from '../shared/useWriteKey';
 import { numberStrands } from '../../core/cohort/placeLearner';
 import { Example } from './Example';
 import styles from './placement.module.css';
@@ -36,7 +37,7 @@ function Placement({ id }: { id: string }) {
   const [skipped, setSkipped] = useState<readonly string[]>([]);
   const [lines, setLines] = useState<readonly string[]>(numberStrands);
   const [thorough, setThorough] = useState(false);
-  const [key] = useState(writeKey);
+  const key = useWriteKey();
   const sent = [...answers].map(([skill, result]) => ({ skill, result }));
   const question = useQuery({
     queryKey: ['placement', id, sent, lines, skipped, thorough],

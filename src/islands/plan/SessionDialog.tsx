@@ -4,11 +4,12 @@ import { Button } from '../../ui/Button';
 import { Dialog } from '../../ui/Dialog';
 import { Progress } from '../../ui/Empty';
 import { Field } from '../../ui/Field';
-import { api, ApiError, follow, get, link, type Page, writeKey } from '../shared/api';
+import { api, ApiError, follow, get, link, type Page } from '../shared/api';
 import { messageOf } from '../shared/App';
 import panel from '../shared/panel.module.css';
 import type { LearnerWire, MeetingWire } from '../shared/types';
 import { ageWords } from '../shared/words';
+import { useWriteKey } from '../shared/useWriteKey';
 import styles from './plan.module.css';
 
 /** Fields that say themselves what is wrong with them. */
@@ -27,7 +28,7 @@ export function SessionDialog({ date, meeting, onClose }: { date: string; meetin
   });
   const [running, setRunning] = useState<number | null>(null);
   const [problem, setProblem] = useState<ApiError | null>(null);
-  const sent = useRef({ what: '', key: '' });
+  const key = useWriteKey();
   const stopper = useRef<AbortController | null>(null);
   const all = learners.data?.items ?? [];
   const present = all.filter((l) => !away.has(l.id)).map((l) => l.id);
@@ -37,9 +38,7 @@ export function SessionDialog({ date, meeting, onClose }: { date: string; meetin
     stopper.current = new AbortController();
     try {
       const body = { date: day, present, ...shape, seconds: 2 };
-      // The key belongs to exactly what is sent; pressed twice it is one plan.
-      if (sent.current.what !== JSON.stringify(body)) sent.current = { what: JSON.stringify(body), key: writeKey() };
-      const started = await api<{ job?: string; id?: string }>('POST', '/plans?wait=0', body, sent.current.key);
+      const started = await api<{ job?: string; id?: string }>('POST', '/plans?wait=0', body, key);
       const id = started.id ?? (await follow<{ plan: string }>(started.job!, setRunning, stopper.current.signal)).plan;
       location.href = link(`/plan/${id}`);
     } catch (error) {

@@ -3,11 +3,12 @@ import { useEffect, useState } from 'react';
 import { helpWords, howWords, resultWords } from '../../text/sentences';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
-import { api, writeKey } from '../shared/api';
+import { api } from '../shared/api';
 import { messageOf } from '../shared/App';
 import type { LearnerWire, PlanWire, TableWire } from '../shared/types';
 import type { Skills } from '../shared/useSkills';
 import { signOf } from '../shared/words';
+import { writeKey } from '../shared/useWriteKey';
 import { RoundTimer } from './RoundTimer';
 import styles from './play.module.css';
 

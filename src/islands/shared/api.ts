@@ -1,3 +1,5 @@
+import type { WriteKey } from './useWriteKey';
+
 /** The one way islands speak to the program: the same /api/v1 that scripts use. */
 
 export interface ApiProblem {
@@ -36,7 +38,13 @@ export function link(path: string): string {
   return today ? `${path}${path.includes('?') ? '&' : '?'}today=${today}` : path;
 }
 
-export async function api<T>(method: 'GET' | 'POST' | 'PUT' | 'PATCH' | 'DELETE', path: string, body?: unknown, key?: string): Promise<T> {
+export async function api<T>(
+  method: 'GET' | 'POST' | 'PUT' | 'PATCH' | 'DELETE',
+  path: string,
+  body?: unknown,
+  write?: string | WriteKey,
+): Promise<T> {
+  const key = typeof write === 'object' ? write.for(body) : write;
   const today = askedToday();
   const address = `/api/v1${path}${today ? `${path.includes('?') ? '&' : '?'}today=${today}` : ''}`;
   let response: Response;
@@ -52,6 +60,8 @@ export async function api<T>(method: 'GET' | 'POST' | 'PUT' | 'PATCH' | 'DELETE'
   const text = await response.text();
   const data = text ? (JSON.parse(text) as unknown) : null;
   if (!response.ok) throw new ApiError((data as { error: ApiProblem }).error, response.status);
+  // A job that was only begun (202) may be asked for again.
+  if (typeof write === 'object' && response.status !== 202) write.done();
   return data as T;
 }
 
@@ -60,13 +70,6 @@ export const get = <T>(path: string): Promise<T> => api<T>('GET', path);
 export interface Page<T> {
   items: T[];
   total: number;
-}
-
-/** An id for a write that may be sent twice; works without a secure context. */
-export function writeKey(): string {
-  const bytes = new Uint8Array(16);
-  crypto.getRandomValues(bytes);
-  return Array.from(bytes, (b) => b.toString(16).padStart(2, '0')).join('');
 }
 
 export async function base64Of(file: Blob): Promise<string> {

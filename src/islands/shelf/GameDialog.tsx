@@ -3,10 +3,11 @@ import { useState } from 'react';
 import { Dialog } from '../../ui/Dialog';
 import { Field } from '../../ui/Field';
 import { FormActions } from '../../ui/FormActions';
-import { api, ApiError, writeKey } from '../shared/api';
+import { api, ApiError } from '../shared/api';
 import { messageOf } from '../shared/App';
 import panel from '../shared/panel.module.css';
 import type { GameWire } from '../shared/types';
+import { useWriteKey } from '../shared/useWriteKey';
 
 /** Add or change a game by hand. */
 export function GameDialog({
@@ -26,7 +27,7 @@ export function GameDialog({
   const [condition, setCondition] = useState(game?.condition ?? '');
   const [notes, setNotes] = useState(game?.notes ?? '');
   const [rules, setRules] = useState(game?.rules.join('\n') ?? '');
-  const [key] = useState(writeKey);
+  const key = useWriteKey();
   const save = useMutation({
     mutationFn: () => {
       const body = {

@@ -4,11 +4,12 @@ import type { ItemPredicate, SkillNature } from '../../core/skills/skill';
 import { Dialog } from '../../ui/Dialog';
 import { Field } from '../../ui/Field';
 import { FormActions } from '../../ui/FormActions';
-import { api, ApiError, writeKey, problemAt } from '../shared/api';
+import { api, ApiError, problemAt } from '../shared/api';
 import { messageOf } from '../shared/App';
 import panel from '../shared/panel.module.css';
 import type { SkillWire } from '../shared/types';
 import type { Skills } from '../shared/useSkills';
+import { useWriteKey } from '../shared/useWriteKey';
 import { PredicateBuilder } from './PredicateBuilder';
 import styles from './skills.module.css';
 
@@ -41,7 +42,7 @@ export function SkillDialog({
   const [byItems, setByItems] = useState(skill ? skill.predicate !== null : true);
   const [predicate, setPredicate] = useState<ItemPredicate>(skill?.predicate ?? { op: 'add', result: [0, 20] });
   const [why, setWhy] = useState(skill?.whyNoItems ?? '');
-  const [key] = useState(writeKey);
+  const key = useWriteKey();
   const save = useMutation({
     mutationFn: () => {
       const body = {
