@@ -329,6 +329,9 @@ test('every route answers as described', async ({ request }) => {
   expect(await go('GET', '/group-map.csv', { query: { strands: 'add' } })).toContain('how it stands');
   expect(await go('GET', '/group-map.pdf', { query: { strands: 'add' } })).toMatch(/^%PDF-/);
 
+  const short = await go('GET', '/maps');
+  expect(short.items.map((m: { learner: string }) => m.learner).sort()).toEqual([...map.learners].sort());
+
   // Own skills, prerequisites and their checks.
   const mine = {
     title: 'Sums to lamp nine',

@@ -82,7 +82,7 @@ test('the group is one picture, with who can sit together, and goes onto paper',
   await page.getByLabel('Line').selectOption({ label: 'Bonds and parts' });
   await expect(page.getByRole('columnheader', { name: 'Pairs of ten' })).toBeAttached();
   const download = page.waitForEvent('download');
-  await page.getByRole('link', { name: 'PDF' }).click();
+  await page.getByRole('link', { name: 'PDF, A4' }).click();
   expect(
     readFileSync((await (await download).path())!)
       .subarray(0, 5)
