@@ -116,6 +116,8 @@ test('a note about a child is taken back, and a child is truly erased', async ({
   await page.getByRole('button', { name: 'Erase' }).click();
   await page.getByLabel('Type Moss to erase').fill('Moss');
   await page.getByRole('button', { name: 'Erase everything' }).click();
+  await expect(page.getByRole('dialog', { name: 'Moss is erased' })).toBeVisible();
+  await page.getByRole('link', { name: 'To the learners' }).click();
   await page.waitForURL(/\/learners\?/);
   await expect(page.getByRole('link', { name: 'Bryn' })).toBeVisible();
   await expect(page.getByRole('link', { name: 'Moss' })).toHaveCount(0);
