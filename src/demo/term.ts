@@ -113,9 +113,7 @@ export async function playedSession(
   ).finished;
   if (job.status !== 'done') throw new Error(job.problem?.message);
   const plan = planById(db, job.result!.plan);
-  const wired = (await wirePlan(db, plan)) as {
-    rounds: { tables: { seats: { learner: string; variant: string; doses: { skill: string }[] }[] }[] }[];
-  };
+  const wired = await wirePlan(db, plan);
   const notes: EvidenceInput[] = [];
   const days = daysFrom(start, day);
   wired.rounds.forEach((round, r) => {

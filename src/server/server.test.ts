@@ -160,7 +160,7 @@ describe('the term', () => {
     const { id, meetings } = putTerm(db, term, now);
     expect(meetings).toBe(8);
     expect(meetingsOf(db, id).map((m) => new Date(m.date).getUTCDay())).toEqual([2, 5, 2, 5, 2, 5, 2, 5]);
-    const view = termView(db, today) as { meetings: { state: string }[] };
+    const view = termView(db, today);
     expect(view.meetings.map((m) => m.state)).toEqual(['missed', 'missed', 'ahead', 'ahead', 'ahead', 'ahead', 'ahead', 'ahead']);
   });
   it('refuses a term that ends before it starts, has no meeting or no table', () => {

@@ -153,7 +153,7 @@ describe('a stored session', () => {
   });
 
   it('moves the map only by what was noted, and says so', async () => {
-    const quiet = (await reviewOf(db, planById(db, id))) as { noted: number; learners: { moved: unknown[] }[] };
+    const quiet = await reviewOf(db, planById(db, id));
     expect(quiet.noted).toBe(0);
     expect(quiet.learners.every((l) => l.moved.length === 0)).toBe(true);
     const seat = planById(db, id).rounds[0]!.tables[0]!.seats[0]!;
@@ -175,10 +175,7 @@ describe('a stored session', () => {
       today,
       now,
     );
-    const loud = (await reviewOf(db, planById(db, id))) as {
-      noted: number;
-      learners: { learner: string; moved: { skill: string; because: string[] }[] }[];
-    };
+    const loud = await reviewOf(db, planById(db, id));
     const moved = loud.learners.find((l) => l.learner === seat.learner)!.moved;
     expect(loud.noted).toBe(1);
     expect(moved.find((m) => m.skill === 'pairs-of-10')!.because[0]).toMatch(/with help \(bead frame\).*missed 6 \+ 4/);
@@ -209,7 +206,7 @@ describe('the weeks ahead', () => {
     const before = db.select().from(plans).all().length;
     expect(await planAhead()).toBe(2);
     expect(db.select().from(plans).all()).toHaveLength(before);
-    const view = termView(db, today) as { meetings: { date: string; plan: { id: string; forecast: boolean } | null }[] };
+    const view = termView(db, today);
     expect(view.meetings.find((m) => m.date === today)!.plan!.id).toBe(id);
     expect(view.meetings.filter((m) => m.plan?.forecast)).toHaveLength(2);
   });

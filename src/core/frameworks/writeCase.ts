@@ -21,6 +21,13 @@ export function educationLevel(framework: string, grade: string): string {
   return grade === 'K' ? 'KG' : grade.padStart(2, '0');
 }
 
+/** The three parts of a package; what stands in them is the format's own. */
+export interface CasePackage {
+  readonly CFDocument: Readonly<Record<string, unknown>>;
+  readonly CFItems: readonly Readonly<Record<string, unknown>>[];
+  readonly CFAssociations: readonly Readonly<Record<string, unknown>>[];
+}
+
 /**
  * A CASE 1.0 package of a shipped framework: one document, a group per cluster, the
  * expectations under it. Identifiers are made from URIs by `uuidOf`, so exporting twice
@@ -31,12 +38,12 @@ export function writeCase(
   precedes: readonly (readonly [string, string])[],
   uuidOf: (uri: string) => string,
   now: string,
-): object {
+): CasePackage {
   const documentUri = `${f.uri}/CFDocuments/${f.id}`;
   const itemUri = (name: string): string => `${f.uri}/CFItems/${encodeURIComponent(name)}`;
   const link = (title: string, uri: string): object => ({ title, identifier: uuidOf(uri), uri });
   const clusters = [...new Set(f.expectations.map((e) => e.cluster))];
-  const item = (code: string, statement: string, type: string, level: string): object => ({
+  const item = (code: string, statement: string, type: string, level: string) => ({
     identifier: uuidOf(itemUri(code)),
     uri: itemUri(code),
     fullStatement: statement,
@@ -46,7 +53,7 @@ export function writeCase(
     lastChangeDateTime: now,
   });
   let serial = 0;
-  const associate = (associationType: string, from: object, to: object, sequenceNumber?: number): object => {
+  const associate = (associationType: string, from: object, to: object, sequenceNumber?: number) => {
     const uri = `${f.uri}/CFAssociations/${f.id}-${++serial}`;
     return {
       identifier: uuidOf(uri),

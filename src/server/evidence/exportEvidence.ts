@@ -53,7 +53,7 @@ const home = 'urn:zeitgeber:learners';
 const mean = { alone: 1, support: 0.6, stuck: 0 } as const;
 
 /** Everything noted and not taken back, as xAPI 1.0.3 statements; a nickname is the account's name. What the standard has no place for stands in extensions. */
-export function evidenceStatements(db: Db, learner: string | undefined): object[] {
+export function evidenceStatements(db: Db, learner: string | undefined) {
   const graph = graphOf(db);
   return of(db, learner)
     .filter(({ row }) => row.retractedAt === null)
@@ -77,7 +77,7 @@ export function evidenceStatements(db: Db, learner: string | undefined): object[
       },
       context: { extensions: extensionsOf(r) },
       timestamp: r.at,
-      version: '1.0.3',
+      version: '1.0.3' as const,
     }));
 }
 

@@ -15,16 +15,8 @@ let place: Workspace;
 beforeEach(() => (place = new Workspace()));
 afterEach(() => place.remove());
 
-interface Item {
-  identifier: string;
-  code: string;
-  band: string | null;
-  skills: { skill: string; relation: string }[];
-  proposals: { skill: string }[];
-}
-const bring = (text = lamps, commit = true) =>
-  importCase(place.db, text, commit, now) as { id: string; committed: boolean; expectations: number };
-const itemsOf = (id: string): Item[] => frameworkItems(place.db, id) as Item[];
+const bring = (text = lamps, commit = true) => importCase(place.db, text, commit, now);
+const itemsOf = (id: string) => frameworkItems(place.db, id);
 
 describe('a framework that is brought in', () => {
   it('is shown first and changes nothing until then', () => {
@@ -74,7 +66,7 @@ describe('a framework that is brought in', () => {
     expect(exportCase(place.db, id)).toEqual(JSON.parse(lamps));
     const [first] = itemsOf(id);
     tie(place.db, id, [{ identifier: first!.identifier, skill: 'make-ten', relation: 'same' }], now);
-    const out = exportCase(place.db, id) as { CFAssociations: { associationType: string; destinationNodeURI: { title: string } }[] };
+    const out = exportCase(place.db, id);
     expect(out.CFAssociations.at(-1)).toMatchObject({ associationType: 'exactMatchOf', destinationNodeURI: { title: 'make-ten' } });
   });
   it('is taken away whole, and one step brings it back with its ties and ages', () => {
@@ -157,7 +149,7 @@ describe('identifiers made from names', () => {
     const out = JSON.stringify(exportCase(place.db, id));
     place.remove();
     place = new Workspace();
-    expect((bring(out) as unknown as { remarks: string[] }).remarks).toContain('4 ties to skills come with it.');
+    expect(bring(out).remarks).toContain('4 ties to skills come with it.');
     expect(itemsOf(id).map((e) => e.skills)).toEqual(
       items.map((_, i) =>
         i < 3 ? [{ skill: 'make-ten', relation: 'same' }] : i === 4 ? [{ skill: 'pairs-of-10', relation: 'related' }] : [],

@@ -1,9 +1,11 @@
 import { and, eq } from 'drizzle-orm';
+import type { Answer, Kept } from '../../contract/wire/route';
+import type { ExpectationWire, FrameworkWire, frameworksWire } from '../../contract/wire/skills';
+import { type CasePackage, writeCase } from '../../core/frameworks/writeCase';
 import { graphOf, renewGraph } from '../db/graphOf';
 import { paraphrases, shippedFrameworks } from '../../contract/shippedFrameworks';
 import { type MatchIndex, matchIndex, proposeMatches } from '../../core/frameworks/proposeMatches';
 import { readCase, skillUri } from '../../core/frameworks/readCase';
-import { writeCase } from '../../core/frameworks/writeCase';
 import type { SkillGraph } from '../../core/skills/skillGraph';
 import type { Db } from '../db/db';
 import { crosswalk, expectations, frameworks, learners } from '../db/schema';
@@ -12,7 +14,7 @@ import { uuidOf } from '../shared/uuidOf';
 import { recordChange } from '../undo/undo';
 
 /** All frameworks: the shipped ones, then those brought in, with how many expectations are tied to skills. */
-export function frameworkList(db: Db): object[] {
+export function frameworkList(db: Db): Kept<FrameworkWire>[] {
   const graph = graphOf(db);
   const reached = new Set(graph.skills.flatMap((s) => s.codes));
   const shipped = shippedFrameworks.map((f) => ({
@@ -51,7 +53,7 @@ function indexFor(graph: SkillGraph): MatchIndex {
 }
 
 /** Expectations of one framework with the skills they are tied to, and proposals where they are tied to none. */
-export function frameworkItems(db: Db, id: string): object[] {
+export function frameworkItems(db: Db, id: string): Kept<ExpectationWire>[] {
   const graph = graphOf(db);
   const shipped = shippedFrameworks.find((f) => f.id === id);
   if (shipped)
@@ -60,7 +62,7 @@ export function frameworkItems(db: Db, id: string): object[] {
       code: e.code,
       statement: e.paraphrase,
       band: e.grade,
-      skills: graph.skills.filter((s) => s.codes.includes(e.code)).map((s) => ({ skill: s.id, relation: 'same' })),
+      skills: graph.skills.filter((s) => s.codes.includes(e.code)).map((s) => ({ skill: s.id, relation: 'same' as const })),
       proposals: [],
     }));
   const f = rowOf(db, id);
@@ -87,7 +89,12 @@ export function frameworkItems(db: Db, id: string): object[] {
 }
 
 /** Shows what a package holds; with `commit` brings it in, replacing the same document, or changes nothing. */
-export function importCase(db: Db, text: string, commit: boolean, now: string): object {
+export function importCase(
+  db: Db,
+  text: string,
+  commit: boolean,
+  now: string,
+): Kept<Answer<(typeof frameworksWire)['POST /imports/framework']>> {
   let raw: unknown;
   try {
     raw = JSON.parse(text.replace(/^\uFEFF/, ''));
@@ -196,7 +203,7 @@ export function tie(
 }
 
 /** The package as CASE 1.0 JSON: a shipped one written anew, one brought in as it came, with the accepted ties added. */
-export function exportCase(db: Db, id: string): object {
+export function exportCase(db: Db, id: string): CasePackage {
   const graph = graphOf(db);
   const shipped = shippedFrameworks.find((f) => f.id === id);
   if (shipped) {
@@ -221,7 +228,8 @@ export function exportCase(db: Db, id: string): object {
   }
   const f = rowOf(db, id);
   const ties = db.select().from(crosswalk).where(eq(crosswalk.frameworkId, id)).all();
-  if (ties.length === 0) return f.source;
+  const source = f.source as unknown as CasePackage;
+  if (ties.length === 0) return source;
   const all = new Map(
     db
       .select()
@@ -242,7 +250,7 @@ export function exportCase(db: Db, id: string): object {
       lastChangeDateTime: t.acceptedAt,
     };
   });
-  return { ...f.source, CFAssociations: [...((f.source['CFAssociations'] as object[] | undefined) ?? []), ...added] };
+  return { ...source, CFAssociations: [...(source.CFAssociations ?? []), ...added] };
 }
 
 function rowOf(db: Db, id: string): typeof frameworks.$inferSelect {

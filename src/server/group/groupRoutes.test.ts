@@ -3,7 +3,8 @@ import { parse } from 'csv-parse/sync';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { graphOf } from '../db/graphOf';
 import { addEvidence, masteryOf } from '../evidence/evidenceStore';
-import type { Reply, RequestContext } from '../http/route';
+import type { GroupMapWire } from '../../contract/wire/learners';
+import type { Reply } from '../http/route';
 import { createLearner, learnerById } from '../learners/learnerStore';
 import { problemOf, Workspace } from '../workspace.testing';
 import { groupRoutes } from './groupRoutes';
@@ -38,15 +39,8 @@ beforeAll(() => {
 afterAll(() => place.remove());
 
 const ask = (path: string, query: Record<string, string> = {}) =>
-  groupRoutes.find((r) => r.path === path)!.handle({ db: place.db, query, today } as unknown as RequestContext);
-interface Map {
-  learners: string[];
-  skills: string[];
-  cells: { height: number; seen: boolean; next: boolean }[][];
-  together: { skill: string; learners: string[] }[];
-  stuck: { learner: string; skill: string }[];
-}
-const map = (query: Record<string, string> = {}): Map => ask('/group-map', query) as Map;
+  groupRoutes.find((r) => r.path === path)!.handle({ db: place.db, query, today } as never);
+const map = (query: Record<string, string> = {}): GroupMapWire => ask('/group-map', query) as GroupMapWire;
 const rows = (query: Record<string, string> = {}): Record<string, string>[] =>
   parse(String((ask('/group-map.csv', query) as Reply).body), { columns: true, bom: true }) as Record<string, string>[];
 

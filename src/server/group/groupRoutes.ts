@@ -1,3 +1,5 @@
+import { groupWire } from '../../contract/wire/learners';
+import type { Query } from '../../contract/wire/route';
 import { and, isNotNull, isNull } from 'drizzle-orm';
 import { groupPdf } from '../../adapters/pdf/groupPdf';
 import { writeCsv } from '../../adapters/csv/writeCsv';
@@ -10,10 +12,10 @@ import { masteryOf } from '../evidence/evidenceStore';
 import { evidence, groups } from '../db/schema';
 import { notFound, refuse } from '../http/problemError';
 import { projectPath } from '../shared/projectPath';
-import { arr, bool, obj, type RequestContext, Reply, type Route, str } from '../http/route';
+import { type Occasion, Reply, serve } from '../http/route';
 import { allLearners, groupOf } from '../learners/learnerStore';
 
-const query = { group: str, strands: str, edge: { enum: ['true', 'false'] } } as const;
+type GroupQuery = Query<(typeof groupWire)['GET /group-map']>;
 
 interface Asked {
   readonly map: GroupMap;
@@ -23,9 +25,9 @@ interface Asked {
   readonly estimates: ReadonlyMap<string, readonly SkillEstimate[]>;
 }
 
-function asked({ db, query: q, today }: Pick<RequestContext, 'db' | 'query' | 'today'>): Asked {
+function asked({ db, query: q, today }: Pick<Occasion, 'db' | 'today'> & { readonly query: GroupQuery }): Asked {
   const graph = graphOf(db);
-  const strands = q['strands'] ? q['strands'].split(',') : null;
+  const strands = q.strands ? q.strands.split(',') : null;
   const wrong = strands?.find((s) => !graph.strands.some((x) => x.id === s));
   if (wrong !== undefined) throw refuse('unknown-value', `There is no line "${wrong}".`, 'strands');
   const known = new Set(
@@ -35,8 +37,8 @@ function asked({ db, query: q, today }: Pick<RequestContext, 'db' | 'query' | 't
       .all()
       .map((g) => g.title),
   );
-  if (q['group'] && !known.has(q['group'])) throw notFound('group', q['group']);
-  const people = allLearners(db).filter((l) => !q['group'] || groupOf(db, l.id, today) === q['group']);
+  if (q.group && !known.has(q.group)) throw notFound('group', q.group);
+  const people = allLearners(db).filter((l) => !q.group || groupOf(db, l.id, today) === q.group);
   const notes = notesByLearner(db);
   const members = people.map((l) => ({
     id: l.id,
@@ -51,10 +53,10 @@ function asked({ db, query: q, today }: Pick<RequestContext, 'db' | 'query' | 't
         .join(', ')
     : 'all lines';
   return {
-    map: groupMap(graph, members, strands, q['edge'] !== 'false'),
+    map: groupMap(graph, members, strands, q.edge !== 'false'),
     nickname: (id) => names.get(id) ?? id,
     title: (skill) => graph.skills[graph.indexOf.get(skill)!]!.title,
-    what: `${q['group'] || 'Everybody'}, ${lines}`,
+    what: `${q.group || 'Everybody'}, ${lines}`,
     estimates: new Map(members.map((m) => [m.id, m.estimates])),
   };
 }
@@ -76,7 +78,7 @@ function notesByLearner(db: Db): ReadonlyMap<string, GroupNote[]> {
 }
 
 /** One row a learner and skill, for a spreadsheet. */
-function csv(db: Db, context: Pick<RequestContext, 'query' | 'today'>): string {
+function csv(db: Db, context: Pick<Occasion, 'today'> & { readonly query: GroupQuery }): string {
   const { map, nickname, title, estimates } = asked({ db, ...context });
   const graph = graphOf(db);
   const rows = map.learners.flatMap((id) =>
@@ -102,57 +104,27 @@ function csv(db: Db, context: Pick<RequestContext, 'query' | 'today'>): string {
   ]);
 }
 
-export const groupRoutes: readonly Route[] = [
-  {
-    method: 'GET',
-    path: '/group-map',
-    summary: 'Learners by skills, sorted so that blocks appear; who may sit together, who is stuck',
-    query,
-    response: obj({
-      learners: arr(str),
-      skills: arr(str),
-      cells: arr(arr(obj({ height: { type: 'number' }, seen: bool, next: bool }))),
-      together: arr(obj({ skill: str, learners: arr(str) })),
-      stuck: arr(obj({ learner: str, skill: str })),
-    }),
-    handle: (context) => asked(context).map,
+export const groupRoutes = serve(groupWire, {
+  'GET /group-map': (context) => asked(context).map,
+  'GET /group-map.csv': ({ db, query: q, today }) =>
+    new Reply(200, csv(db, { query: q, today }), { 'content-disposition': 'attachment; filename="group.csv"' }),
+  'GET /group-map.pdf': async (context) => {
+    const a = asked(context);
+    return new Reply(
+      200,
+      await groupPdf(
+        {
+          title: a.what,
+          paper: context.query.paper === 'letter' ? 'letter' : 'a4',
+          day: context.today,
+          learners: a.map.learners.map(a.nickname),
+          skills: a.map.skills.map(a.title),
+          cells: a.map.cells,
+          together: a.map.together.map((t) => ({ skill: a.title(t.skill), learners: t.learners.map(a.nickname) })),
+        },
+        projectPath(null, '.'),
+      ),
+      { 'content-disposition': 'attachment; filename="group.pdf"' },
+    );
   },
-  {
-    method: 'GET',
-    path: '/group-map.csv',
-    summary: 'The same as CSV, a row for each learner and skill',
-    query,
-    response: str,
-    media: 'text/csv',
-    handle: ({ db, query: q, today }) =>
-      new Reply(200, csv(db, { query: q, today }), { 'content-disposition': 'attachment; filename="group.csv"' }),
-  },
-  {
-    method: 'GET',
-    path: '/group-map.pdf',
-    summary: 'The same to print',
-    query: { ...query, paper: { enum: ['a4', 'letter'] } },
-    response: str,
-    media: 'application/pdf',
-    waits: true,
-    handle: async (context) => {
-      const a = asked(context);
-      return new Reply(
-        200,
-        await groupPdf(
-          {
-            title: a.what,
-            paper: context.query['paper'] === 'letter' ? 'letter' : 'a4',
-            day: context.today,
-            learners: a.map.learners.map(a.nickname),
-            skills: a.map.skills.map(a.title),
-            cells: a.map.cells,
-            together: a.map.together.map((t) => ({ skill: a.title(t.skill), learners: t.learners.map(a.nickname) })),
-          },
-          projectPath(null, '.'),
-        ),
-        { 'content-disposition': 'attachment; filename="group.pdf"' },
-      );
-    },
-  },
-];
+});

@@ -11,7 +11,7 @@ import { bodyProblem } from './bodyProblem';
 import { keepAnswer, onceOnly, pruneIdempotency, type Sent, sentOf } from './idempotency';
 import { ProblemError, refuse, statusOf } from './problemError';
 import { parseJson, readText } from './readBody';
-import { Commit, Reply, type RequestContext, type Route } from './route';
+import { Commit, Reply, type Route } from './route';
 import { routes } from './routes';
 
 const ajv = new Ajv2020({ allErrors: false, strict: false, coerceTypes: false, useDefaults: false });
@@ -31,6 +31,8 @@ const compiled: Compiled[] = routes.map((route) => {
   const query = new Map(Object.entries(route.query ?? {}).map(([name, schema]) => [name, ajv.compile(schema)]));
   return { route, pattern, names, checkBody: route.body ? ajv.compile(route.body) : null, query };
 });
+
+type Asked = Parameters<Route['handle']>[0];
 
 /** Writes after which kept answers are looked through once. */
 const pruneEvery = 500;
@@ -83,27 +85,28 @@ async function answer(request: Request, path: string): Promise<Response> {
   const found = matching.find((c) => c.route.method === request.method);
   if (!found) return problem({ code: 'malformed', message: `${path} does not take ${request.method}.` }, 405);
   const url = new URL(request.url);
-  const query = Object.fromEntries(url.searchParams);
-  checkQuery(found, query);
-  const today = query['today'] ?? todayHere();
+  const { today: asked, ...given } = Object.fromEntries(url.searchParams);
+  if (asked !== undefined && !isDay(asked)) throw refuse('malformed', `"${asked}" is not a day like 2026-11-10.`, 'today');
+  const today = asked ?? todayHere();
+  const query = readQuery(found, given);
   const params = Object.fromEntries(found.names.map((name, i) => [name, decode(found.pattern.exec(path)![i + 1]!)]));
   const body = found.checkBody ? checkedBody(parseJson(await readText(request)), found.checkBody) : null;
   const db = openDb();
   const key = request.method === 'GET' ? null : request.headers.get('idempotency-key');
-  const context: RequestContext = { db, params, query, body, today, now: momentOn(today), zone: zoneHere(), key };
+  const context: Asked = { db, params, query: query as never, body: body as null, today, now: momentOn(today), zone: zoneHere(), key };
   if (!key) return respond(found.route, replyOf(found.route, await run(found.route, context, null)));
   const sent = sentOf(key, `${request.method} ${path}`, url.search, body);
   if (++writes % pruneEvery === 1) pruneIdempotency(db, momentNow());
   let reply: Reply | null = null;
-  const given = await onceOnly(db, sent, async () => {
+  const kept = await onceOnly(db, sent, async () => {
     reply = replyOf(found.route, await run(found.route, context, sent));
     return { status: reply.status, body: reply.body };
   });
-  return reply ? respond(found.route, reply) : json(given.status, given.body);
+  return reply ? respond(found.route, reply) : json(kept.status, kept.body);
 }
 
 /** Runs the use case; with a key, its work and the kept answer are one transaction. */
-async function run(route: Route, context: RequestContext, sent: Sent | null): Promise<unknown> {
+async function run(route: Route, context: Asked, sent: Sent | null): Promise<unknown> {
   const { db } = context;
   const finish = (work: () => unknown): unknown =>
     sent === null
@@ -148,21 +151,21 @@ function decode(part: string): string {
 }
 
 /** Query texts by the same checker as bodies: numbers are read as numbers, names must be known. */
-function checkQuery(found: Compiled, query: Record<string, string>): void {
-  for (const [name, text] of Object.entries(query)) {
-    if (name === 'today') {
-      if (!isDay(text)) throw refuse('malformed', `"${text}" is not a day like 2026-11-10.`, 'today');
-      continue;
-    }
+function readQuery(found: Compiled, given: Readonly<Record<string, string>>): Readonly<Record<string, string | number>> {
+  const query: Record<string, string | number> = {};
+  for (const [name, text] of Object.entries(given)) {
     const check = found.query.get(name);
     if (!check) throw refuse('malformed', `This address takes no "${name}".`, name);
     const { type } = found.route.query![name] as { type?: string };
     const value = type === 'integer' || type === 'number' ? (text.trim() === '' ? NaN : Number(text)) : text;
     if (typeof value === 'number' && !Number.isFinite(value)) throw refuse('malformed', `"${name}" must be a number, not "${text}".`, name);
-    if (check(value)) continue;
-    const { message } = bodyProblem({ ...check.errors![0]!, instancePath: `/${name}` });
-    throw refuse('malformed', message.replace(/\.$/, `, not "${text}".`), name);
+    if (!check(value)) {
+      const { message } = bodyProblem({ ...check.errors![0]!, instancePath: `/${name}` });
+      throw refuse('malformed', message.replace(/\.$/, `, not "${text}".`), name);
+    }
+    query[name] = value;
   }
+  return query;
 }
 
 function checkedBody(body: unknown, check: ValidateFunction): unknown {

@@ -1,4 +1,6 @@
-import type { Route, Schema } from './route';
+import type { TSchema } from '@sinclair/typebox';
+import { obj, problem } from '../../contract/wire/schema';
+import type { Route } from './route';
 
 const todayParameter = {
   name: 'today',
@@ -8,26 +10,13 @@ const todayParameter = {
   schema: { type: 'string', format: 'date' },
 };
 
-const problemSchema: Schema = {
-  type: 'object',
-  required: ['error'],
-  properties: {
-    error: {
-      type: 'object',
-      required: ['code', 'message'],
-      properties: {
-        code: { type: 'string' },
-        message: { type: 'string' },
-        field: { type: 'string' },
-        row: { type: 'integer' },
-        detail: {},
-      },
-    },
-  },
-};
+const problemSchema: TSchema = obj({ error: problem });
 
 /** The OpenAPI 3.1 description, made from the same table that answers requests. */
-export function openApi(routes: readonly Route[], version: string): object {
+export function openApi(
+  routes: readonly Route[],
+  version: string,
+): { openapi: string; paths: Record<string, Record<string, unknown>>; [more: string]: unknown } {
   const paths: Record<string, Record<string, unknown>> = {};
   for (const route of routes) {
     const pathParameters = [...route.path.matchAll(/\{(\w+)\}/g)].map((m) => ({

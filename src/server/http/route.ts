@@ -1,15 +1,9 @@
-import { timePattern } from '../../core/shared/days';
+import type { Address, Answer, Body, JobResult, Kept, Method, Params, Query, WireRoute, WireRoutes } from '../../contract/wire/route';
 import type { Db } from '../db/db';
 
-export type Schema = Readonly<Record<string, unknown>>;
-
-export interface RequestContext {
+/** What every use case is given, whatever its address. */
+export interface Occasion {
   readonly db: Db;
-  readonly params: Readonly<Record<string, string>>;
-  readonly query: Readonly<Record<string, string>>;
-  /** Checked against the route's body schema. */
-  // eslint-disable-next-line @typescript-eslint/no-explicit-any
-  readonly body: any;
   /** The day on which this request takes place. */
   readonly today: string;
   /** A moment on that day, for stamps. */
@@ -20,78 +14,59 @@ export interface RequestContext {
   readonly key: string | null;
 }
 
-/** The last step of a use case that had to wait: runs at once, in one transaction with the kept answer. */
-export class Commit {
-  constructor(readonly work: () => unknown) {}
+/** A request that was checked against the schemas of its address. */
+export interface RequestContext<A extends string, R extends WireRoute> extends Occasion {
+  readonly params: Params<A>;
+  readonly query: Query<R>;
+  readonly body: Body<R>;
 }
 
-/** An answer other than plain JSON with the route's own status. */
-export class Reply {
+/** The last step of a use case that had to wait: runs at once, in one transaction with the kept answer. */
+export class Commit<T = unknown> {
+  constructor(readonly work: () => T) {}
+}
+
+/** An answer with a status or headers of its own, or that is no JSON. */
+export class Reply<T = unknown> {
   constructor(
     readonly status: number,
-    readonly body: unknown,
+    readonly body: T,
     readonly headers: Readonly<Record<string, string>> = {},
   ) {}
 }
 
-export interface Route {
-  readonly method: 'GET' | 'POST' | 'PUT' | 'PATCH' | 'DELETE';
-  /** `/learners/{id}/mastery` */
-  readonly path: string;
-  readonly summary: string;
-  readonly query?: Readonly<Record<string, Schema>>;
-  readonly body?: Schema;
-  readonly status?: number;
-  readonly response: Schema;
-  /** Other media type than JSON. */
-  readonly media?: string;
-  /** Does not end at once, or must not stand in a transaction; what it writes at the end it may hand over as a `Commit`. */
-  readonly waits?: boolean;
-  readonly handle: (context: RequestContext) => unknown;
+/** The answer where long work goes on as a job with this result. */
+export class Begun<J = unknown> extends Reply<{ job: string }> {
+  declare readonly result?: J;
 }
 
-export const obj = (properties: Readonly<Record<string, Schema>>, required?: readonly string[], more: Schema = {}): Schema => ({
-  type: 'object',
-  properties,
-  required: required ?? Object.keys(properties),
-  ...more,
-});
-/** A request body: unknown fields are refused by name. */
-export const closed = (properties: Readonly<Record<string, Schema>>, required: readonly string[] = []): Schema =>
-  obj(properties, required, { additionalProperties: false });
-/** Bounds that no honest request comes near: a list, a text of one line, of a page, of a file, a number. */
-const mostItems = 20_000;
-const longestText = 4000;
-const farthest = 1e9;
-export const arr = (items: Schema, maxItems = mostItems): Schema => ({ type: 'array', items, maxItems });
-export const str: Schema = { type: 'string', maxLength: longestText };
-/** A name or title: one line. */
-export const name: Schema = { type: 'string', maxLength: 200 };
-/** A whole file. */
-export const fileText: Schema = { type: 'string' };
-export const num: Schema = { type: 'number', minimum: -farthest, maximum: farthest };
-export const int: Schema = { type: 'integer', minimum: -farthest, maximum: farthest };
-/** A time of day. */
-export const time: Schema = { type: 'string', pattern: timePattern };
-export const bool: Schema = { type: 'boolean' };
-export const any: Schema = {};
-export const oneOf = (...values: readonly (string | number | null)[]): Schema => ({ enum: values });
-export const nullable = (schema: Schema): Schema => ({ anyOf: [schema, { type: 'null' }] });
-/** A day that there is: no thirtieth of February. */
-export const day: Schema = { type: 'string', format: 'date' };
-export const list = (items: Schema): Schema => obj({ items: arr(items), total: int });
-export const ok: Schema = obj({ ok: { const: true } });
-/** Done, and the change that `/undo` takes back. */
-export const undoable: Schema = obj({ ok: { const: true }, change: str });
+type Given<R extends WireRoute> =
+  | Kept<Answer<R>>
+  | Reply<Kept<Answer<R>> | (R['media'] extends string ? Uint8Array : never)>
+  | Commit<Kept<Answer<R>>>
+  | Begun<Kept<JobResult<R>>>;
 
-export const pageQuery = {
-  limit: { type: 'integer', minimum: 1, maximum: 5000, default: 100 },
-  offset: { type: 'integer', minimum: 0, default: 0 },
-} as const;
+type Handlers<T extends WireRoutes> = {
+  readonly [A in keyof T & Address]: (context: RequestContext<A, T[A]>) => Given<T[A]> | Promise<Given<T[A]>>;
+};
+
+/** One row of the table that answers requests. */
+export interface Route extends WireRoute {
+  readonly method: Method;
+  /** `/learners/{id}/mastery` */
+  readonly path: string;
+  readonly handle: (context: RequestContext<string, WireRoute>) => unknown;
+}
+
+/** A use case for every address of a contract: each is given what its schemas promise, and must answer what they say. */
+export const serve = <T extends WireRoutes>(wire: T, handlers: Handlers<T>): readonly Route[] =>
+  Object.entries(wire).map(([address, route]) => {
+    const [method, path] = address.split(' ') as [Method, string];
+    return { ...route, method, path, handle: handlers[address as keyof T & Address] as unknown as Route['handle'] };
+  });
 
 /** One page of a list, as every list answers. */
-export function page<T>(all: readonly T[], query: Readonly<Record<string, string>>): { items: T[]; total: number } {
-  const limit = Number(query['limit'] ?? 100);
-  const offset = Number(query['offset'] ?? 0);
+export function page<T>(all: readonly T[], query: { readonly limit?: number; readonly offset?: number }): { items: T[]; total: number } {
+  const { limit = 100, offset = 0 } = query;
   return { items: all.slice(offset, offset + limit), total: all.length };
 }

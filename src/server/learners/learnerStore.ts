@@ -1,6 +1,8 @@
 import { graphOf } from '../db/graphOf';
 import { shippedFrameworks } from '../../contract/shippedFrameworks';
 import { and, eq, isNull } from 'drizzle-orm';
+import type { learnersWire } from '../../contract/wire/learners';
+import type { Answer, Kept } from '../../contract/wire/route';
 import { checkBorn, readBirthMonth } from '../../core/content/readRoster';
 import { cleanName, nameKey, sameName } from '../../core/content/names';
 import type { Accommodation } from '../../core/recommend/accommodations';
@@ -220,7 +222,7 @@ export function updateLearner(db: Db, id: string, input: LearnerInput, version: 
 }
 
 /** Everything about this child, as it stands in the database. */
-export function exportLearner(db: Db, id: string): object {
+export function exportLearner(db: Db, id: string): Kept<Answer<(typeof learnersWire)['GET /learners/{id}/export']>> {
   const learner = learnerById(db, id);
   return {
     format: 'zeitgeber-learner',

@@ -8,7 +8,7 @@ const tenMinutes = 10;
 const leastChances = 1;
 
 /** Chances a learner probably met in sessions that took place: calculated from what was played, never evidence. */
-export async function metInGames(db: Db, id: string): Promise<object[]> {
+export async function metInGames(db: Db, id: string): Promise<{ skill: string; chances: number; sessions: number }[]> {
   learnerById(db, id);
   const graph = graphOf(db);
   const offers = new Map((await offersOf(db)).map((o) => [o.variant, o]));

@@ -22,7 +22,7 @@ export function placementNext(
   leaveOut: readonly string[],
   thorough: boolean,
   today: string,
-): object {
+): { next: string | null; information: number; open: number } {
   const graph = graphOf(db);
   const learner = learnerById(db, id);
   const wrong = (strands ?? []).find((s) => !graph.strands.some((x) => x.id === s));

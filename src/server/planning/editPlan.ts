@@ -13,7 +13,7 @@ import { offersOf } from '../shelf/offers';
 import { Commit } from '../http/route';
 import { graphOf } from '../db/graphOf';
 import { sameVersion, wrote } from '../shared/versions';
-import { checkRounds, planById, type PlanRow } from './planStore';
+import { checkRounds, planById, type PlanCheck, type PlanRow } from './planStore';
 
 export interface EditedRound {
   tables: { game: string; seats: { learner: string; variant?: string }[] }[];
@@ -109,7 +109,7 @@ export async function editPlan(
   locks: StoredLock[],
   version: number,
   today: string,
-): Promise<Commit> {
+): Promise<Commit<{ id: string; version: number } & PlanCheck>> {
   const plan = planById(db, id);
   refusePlayed(plan);
   sameVersion(plan, version);

@@ -1,3 +1,5 @@
+import type { PlanWire, TableWire } from '../../contract/wire/plans';
+import type { Kept } from '../../contract/wire/route';
 import type { Db } from '../db/db';
 import { type StoredTable, variants } from '../db/schema';
 import { dosesOf, profileTask } from '../simulations/profileStore';
@@ -6,7 +8,7 @@ import { mechanismById } from '../../core/mechanisms/registry';
 import { relaxSentences, type PlanRow, titles } from './planStore';
 
 /** A plan as the API speaks of it, with doses read for each actual table. */
-export async function wirePlan(db: Db, plan: PlanRow): Promise<object> {
+export async function wirePlan(db: Db, plan: PlanRow): Promise<Kept<PlanWire>> {
   const byId = new Map(
     db
       .select()
@@ -56,7 +58,7 @@ async function wireTable(
   byId: ReadonlyMap<string, VariantRow>,
   minutes: number,
   title: ReturnType<typeof titles>,
-): Promise<object> {
+): Promise<Kept<TableWire>> {
   const wanted = new Map<string, number>();
   for (const s of t.seats) for (const m of materialsOf(db, s.variant)) wanted.set(m.kind, Math.max(wanted.get(m.kind) ?? 0, m.quantity));
   return {

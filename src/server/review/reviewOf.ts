@@ -1,3 +1,5 @@
+import type { ReviewWire } from '../../contract/wire/plans';
+import type { Kept } from '../../contract/wire/route';
 import { graphOf } from '../db/graphOf';
 import type { SkillEstimate } from '../../core/mastery/estimateMastery';
 import { helpWords, howWords, resultWords } from '../../text/sentences';
@@ -13,7 +15,7 @@ import { variants } from '../db/schema';
 const leastMove = 0.03;
 
 /** What this session moved on each child's map, and why: the map with and without its notes. */
-export async function reviewOf(db: Db, plan: PlanRow): Promise<object> {
+export async function reviewOf(db: Db, plan: PlanRow): Promise<Kept<ReviewWire>> {
   const graph = graphOf(db);
   const title = titles(db);
   const request = plan.request;
@@ -61,7 +63,7 @@ function movedSkill(
   after: SkillEstimate,
   notes: readonly EvidenceRow[],
   names: ReturnType<typeof titles>,
-): object[] {
+): Kept<ReviewWire['learners'][number]['moved'][number]>[] {
   if (Math.abs(after.mastery - before.mastery) < leastMove && !notes.some((n) => n.skill === skill)) return [];
   const own = notes.filter((n) => n.skill === skill);
   const neighbour = [...after.steps].reverse().find((s) => s.because === 'later-skill' || s.because === 'earlier-skill');

@@ -27,7 +27,13 @@ export interface GapHelp {
     readonly perTenMinutes: number;
     readonly standardError: number;
   }[];
-  readonly changes: readonly object[];
+  readonly changes: readonly (Change & {
+    readonly game: string;
+    readonly variant: string;
+    readonly gameTitle: string;
+    readonly title: string;
+    readonly parameterTitle: string;
+  })[];
 }
 
 /** Shipped versions not on the shelf that practise a skill, by their committed profiles. */

@@ -1,3 +1,4 @@
+import { libraryWire } from '../../contract/wire/shelf';
 import { shippedLibrary, shippedProfile } from '../../contract/shippedLibrary';
 import { mechanismById } from '../../core/mechanisms/registry';
 import { usualSeats } from '../../core/simulate/usualSeats';
@@ -5,58 +6,44 @@ import { nameKey } from '../../core/content/names';
 import type { Db } from '../db/db';
 import { games, type UndoStep, variants } from '../db/schema';
 import { notFound, refuse } from '../http/problemError';
-import { any, arr, list, obj, page, pageQuery, type Route, str } from '../http/route';
+import { page, serve } from '../http/route';
 import { insertGame, insertVariant } from './shelfStore';
 import { freeId } from '../shared/freeId';
 import { recordChange } from '../undo/undo';
 
-export const libraryRoutes: readonly Route[] = [
-  {
-    method: 'GET',
-    path: '/library',
-    summary: 'Games that ship with the app, with their measured profiles',
-    query: { ...pageQuery, short: { enum: ['true'] } },
-    response: list(obj({ id: str, title: str, bin: str, mechanism: str, rules: arr(str), variants: arr(any) }, ['id', 'title'])),
-    handle: ({ db, query }) => {
-      const owned = new Set(
-        db
-          .select()
-          .from(games)
-          .all()
-          .map((g) => nameKey(g.title)),
-      );
-      if (query['short'] === 'true')
-        return page(
-          shippedLibrary.map(({ id, title }) => ({ id, title })),
-          query,
-        );
+export const libraryRoutes = serve(libraryWire, {
+  'GET /library': ({ db, query }) => {
+    const owned = new Set(
+      db
+        .select()
+        .from(games)
+        .all()
+        .map((g) => nameKey(g.title)),
+    );
+    if (query.short === 'true')
       return page(
-        shippedLibrary.map((g) => ({
-          ...g,
-          plays: mechanismById(g.mechanism)!.title,
-          onShelf: owned.has(nameKey(g.title)),
-          variants: g.variants.map((v) => ({
-            ...v,
-            materials: mechanismById(g.mechanism)!.materials(
-              { ...mechanismById(g.mechanism)!.defaults, ...v.parameters },
-              usualSeats(v.players),
-            ),
-            profile: shippedProfile(g.id, v.id) ?? null,
-          })),
-        })),
+        shippedLibrary.map(({ id, title }) => ({ id, title })),
         query,
       );
-    },
+    return page(
+      shippedLibrary.map((g) => ({
+        ...g,
+        plays: mechanismById(g.mechanism)!.title,
+        onShelf: owned.has(nameKey(g.title)),
+        variants: g.variants.map((v) => ({
+          ...v,
+          materials: mechanismById(g.mechanism)!.materials(
+            { ...mechanismById(g.mechanism)!.defaults, ...v.parameters },
+            usualSeats(v.players),
+          ),
+          profile: shippedProfile(g.id, v.id) ?? null,
+        })),
+      })),
+      query,
+    );
   },
-  {
-    method: 'POST',
-    path: '/library/{id}/take',
-    summary: 'Put a shipped game with all its versions on the shelf',
-    status: 201,
-    response: obj({ id: str, change: str }),
-    handle: ({ db, params, now }) => takeFromLibrary(db, params['id']!, now),
-  },
-];
+  'POST /library/{id}/take': ({ db, params, now }) => takeFromLibrary(db, params.id, now),
+});
 
 /** One game and its versions in one transaction, undone as one. */
 export function takeFromLibrary(db: Db, id: string, now: string): { id: string; change: string } {

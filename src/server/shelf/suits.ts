@@ -1,3 +1,5 @@
+import type { SuitsWire } from '../../contract/wire/shelf';
+import type { Kept } from '../../contract/wire/route';
 import { graphOf } from '../db/graphOf';
 import { suitsOf } from '../../core/recommend/suitsOf';
 import type { Db } from '../db/db';
@@ -6,7 +8,7 @@ import { allLearners } from '../learners/learnerStore';
 import { offersOf } from './offers';
 
 /** How a variant would go for every learner here, by nickname; never a ranking. */
-export async function suitsHere(db: Db, variant: string, today: string): Promise<{ items: object[]; total: number }> {
+export async function suitsHere(db: Db, variant: string, today: string): Promise<{ items: Kept<SuitsWire>[]; total: number }> {
   const graph = graphOf(db);
   const offer = (await offersOf(db)).find((o) => o.variant === variant && o.source !== 'none');
   if (!offer) return { items: [], total: 0 };

@@ -1,5 +1,7 @@
+import type { Kept } from '../../contract/wire/route';
+import type { ProfileWire } from '../../contract/wire/shelf';
 import { meanDoses } from '../../core/simulate/meanDoses';
-import { endsWithin } from '../../core/simulate/simulationResult';
+import { type CountedItem, endsWithin } from '../../core/simulate/simulationResult';
 import type { Db } from '../db/db';
 import { mechanismById } from '../../core/mechanisms/registry';
 import { refuse } from '../http/problemError';
@@ -7,7 +9,7 @@ import { materialsOf, type VariantRow } from '../shelf/shelfStore';
 import { profileTask, resultOf } from './profileStore';
 
 /** What a variant practises at a table of so many, with its error and how it was made. */
-export async function profileOf(db: Db, variant: VariantRow, seats: number, minutes: number): Promise<object> {
+export async function profileOf(db: Db, variant: VariantRow, seats: number, minutes: number): Promise<Kept<ProfileWire>> {
   if (!variant.mechanism) {
     const source = variant.declared.length > 0 ? 'declared' : 'none';
     return {
@@ -50,7 +52,7 @@ export async function profileOf(db: Db, variant: VariantRow, seats: number, minu
     endsInSlot: Number(endsWithin(r.minuteHistogram, minutes).toPrecision(4)),
     slotMinutes: minutes,
     turns: r.turns,
-    waitingShare: r.measures['waitingShare'],
+    waitingShare: r.measures['waitingShare']!,
     measures: r.measures,
     measureErrors: r.measureErrors,
     shares: r.shares,
@@ -61,10 +63,9 @@ export async function profileOf(db: Db, variant: VariantRow, seats: number, minu
   };
 }
 
-function mergeSeats(
-  items: readonly { op: string; a: number; b: number; result: number; unknown: string; rep: string; count: number }[],
-): object[] {
-  const merged = new Map<string, { op: string; a: number; b: number; result: number; unknown: string; rep: string; count: number }>();
+/** The same item met at several seats, as one. */
+function mergeSeats(items: readonly CountedItem[]): ProfileWire['items'] {
+  const merged = new Map<string, ProfileWire['items'][number]>();
   for (const { op, a, b, result, unknown, rep, count } of items) {
     const key = `${op}|${a}|${b}|${unknown}|${rep}`;
     const known = merged.get(key);

@@ -98,7 +98,7 @@ export function removeEdge(db: Db, skill: string, needs: string): { ok: true; ch
 }
 
 /** Own skills with their versions, and own prerequisites. */
-export const ownList = (db: Db): object => ({
+export const ownList = (db: Db) => ({
   skills: db
     .select()
     .from(ownSkills)

@@ -1,4 +1,6 @@
 import { and, eq } from 'drizzle-orm';
+import type { TermWire } from '../../contract/wire/plans';
+import type { Kept } from '../../contract/wire/route';
 import { addDays, daysBetween, isTime, weekdayOf } from '../../core/shared/days';
 import type { PlannedMeeting, TermMeeting } from '../../core/planning/planTerm';
 import type { Db } from '../db/db';
@@ -119,7 +121,7 @@ export function planFor(all: readonly (typeof plans.$inferSelect)[], date: strin
   return all.filter((p) => p.date === date).sort((x, y) => rank(x) - rank(y) || (x.createdAt < y.createdAt ? 1 : -1))[0] ?? null;
 }
 
-export function termView(db: Db, today: string): object {
+export function termView(db: Db, today: string): Kept<TermWire> {
   const term = currentTerm(db, today);
   if (!term) return { term: null, meetings: [], today };
   const all = db.select().from(plans).all();

@@ -1,0 +1,35 @@
+import { Type } from '@sinclair/typebox';
+import { benchWire, simulationWire } from './bench';
+import { groupWire, learnersWire } from './learners';
+import { plansWire, recommendWire, termWire } from './plans';
+import { define, type Address } from './route';
+import { ok, obj, record, anything, str } from './schema';
+import { libraryWire, shelfWire } from './shelf';
+import { frameworksWire, skillsWire } from './skills';
+
+export const programWire = define({
+  'GET /health': { summary: 'Whether the program is well', response: obj({ status: str, version: str, engine: str }) },
+  'GET /openapi.json': {
+    summary: 'This description',
+    response: obj({ openapi: Type.String(), paths: record(record(anything)) }),
+  },
+  'DELETE /workspace': { summary: 'Take everything away (demo and test only)', query: { confirm: str }, response: ok },
+});
+
+/** Every address of the API and what travels there: checking, description and the pages' calls are made of this. */
+export const apiWire = {
+  ...programWire,
+  ...shelfWire,
+  ...libraryWire,
+  ...simulationWire,
+  ...benchWire,
+  ...skillsWire,
+  ...frameworksWire,
+  ...groupWire,
+  ...learnersWire,
+  ...recommendWire,
+  ...plansWire,
+  ...termWire,
+};
+export type Api = typeof apiWire;
+export type ApiAddress = keyof Api & Address;

@@ -1,0 +1,87 @@
+import { type Static, Type } from '@sinclair/typebox';
+import { type ItemPredicate } from '../../core/skills/skill';
+import { operations, representations } from '../../core/items/item';
+import { arr, bool, closed, int, nullable, num, obj, oneOf, opt, pair, str, whole, within } from './schema';
+
+/** Shapes that several routes speak of. */
+
+export const source = oneOf('made', 'bought', 'free');
+export const helper = oneOf('alone', 'nearby', 'needed');
+/** Where the practice in a version is known from; being measured, or its family cannot play it. */
+export const offerSource = oneOf('calculated', 'declared', 'none', 'measuring', 'faulty');
+export const material = obj({ kind: str, quantity: int });
+export const dose = obj({ skill: str, perTenMinutes: num });
+export const span = obj({ min: int, max: int });
+
+export const item = obj({
+  op: oneOf(...operations),
+  a: num,
+  b: num,
+  result: num,
+  unknown: oneOf('result', 'a', 'b'),
+  rep: oneOf(...representations),
+});
+
+const operand = within(-1_000_000, 1_000_000);
+const oneOrMore = <const V extends readonly string[]>(values: V) => Type.Union([oneOf(...values), arr(oneOf(...values), 200, 1)]);
+const multiple = whole(1, 100_000);
+const conditions = {
+  op: oneOrMore(operations),
+  a: pair(operand),
+  b: pair(operand),
+  smaller: pair(operand),
+  larger: pair(operand),
+  result: pair(operand),
+  unknown: oneOrMore(['result', 'a', 'b']),
+  rep: oneOrMore(representations),
+  ten: oneOrMore(['within', 'reaching', 'leaving', 'crossing']),
+  regroups: bool,
+  crossesHundred: bool,
+  double: bool,
+  nearDouble: bool,
+  bondOf: num,
+  either: arr(num, 50, 1),
+  bothMultiplesOf: multiple,
+  largerMultipleOf: multiple,
+  resultMultipleOf: multiple,
+  aMultipleOf: multiple,
+  denominators: arr(whole(1, 99), 50, 1),
+  likeDenominators: bool,
+  negative: bool,
+  whole: bool,
+} satisfies Readonly<Record<Exclude<keyof ItemPredicate, 'anyOf'>, object>>;
+/** Which items count; alternatives stand one level deep. */
+export const predicate = Type.Unsafe<ItemPredicate>(closed({ ...conditions, anyOf: arr(closed(conditions), 12, 1) }));
+
+export const prerequisite = closed({ id: str, sort: oneOf('idea', 'heart') }, ['id', 'sort']);
+export const nature = oneOf('by-heart', 'strategy', 'concept');
+/** Age by which each framework wants a skill: the two shipped, and those brought in. */
+const wantedAt = Type.Unsafe<{ us: number; england: number; [framework: string]: number }>({
+  type: 'object',
+  properties: { us: num, england: num },
+  required: ['us', 'england'],
+  additionalProperties: num,
+});
+export const skill = obj({
+  id: str,
+  title: str,
+  short: str,
+  looksLike: str,
+  strand: str,
+  nature,
+  wantedAt,
+  prerequisites: arr(obj({ id: str, sort: oneOf('idea', 'heart') })),
+  codes: arr(str),
+  predicate: nullable(predicate),
+  whyNoItems: opt(str),
+  supports: opt(arr(str)),
+  slips: arr(str),
+});
+export type SkillWire = Static<typeof skill>;
+export const strand = obj({ id: str, title: str, hue: str, line: str, ladder: arr(str), skills: arr(str) });
+export type StrandWire = Static<typeof strand>;
+
+/** A file as base64 or text; `commit` brings it in, otherwise it is only shown. */
+export const fileBody = closed({ base64: Type.String(), text: Type.String(), commit: bool });
+export const remark = obj({ row: int, message: str });
+export const notedItem = obj({ op: oneOf(...operations), a: num, b: num, correct: bool });

@@ -1,0 +1,15 @@
+import { defineConfig } from 'vitest/config';
+
+/** The tests that must notice a changed line: those beside the code of the area being changed. */
+const tests = {
+  core: ['src/core/play/**/*.test.ts', 'src/core/content/**/*.test.ts', 'src/core/items/**/*.test.ts', 'src/adapters/csv/**/*.test.ts'],
+  server: ['src/server/**/*.test.ts'],
+};
+
+export default defineConfig({
+  test: {
+    include: tests[(process.env['ZEITGEBER_MUTANTS_AREA'] ?? 'core') as keyof typeof tests],
+    testTimeout: 60_000,
+    hookTimeout: 60_000,
+  },
+});
