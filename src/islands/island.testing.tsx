@@ -1,6 +1,13 @@
 import { cleanup, render, type RenderResult } from '@testing-library/react';
 import type { ReactElement } from 'react';
-import { afterEach, beforeEach, vi } from 'vitest';
+import { afterEach, beforeEach, expect, vi } from 'vitest';
+import Ajv2020 from 'ajv/dist/2020.js';
+import addFormats from 'ajv-formats';
+import { apiWire } from '../contract/wire/api';
+import type { WireRoutes } from '../contract/wire/route';
+import type { LearnerWire } from '../contract/wire/learners';
+import type { PlanWire, SeatWire } from '../contract/wire/plans';
+import type { GameWire, VariantWire } from '../contract/wire/shelf';
 import { shippedGraph } from '../contract/shippedData';
 import { queryClient } from './shared/App';
 
@@ -17,6 +24,8 @@ export interface Asked {
 /** Answers of the API for one test, by `METHOD /path` without what follows the question mark; what is not named is an empty list. */
 export class FakeApi {
   readonly asked: Asked[] = [];
+  /** Answers of this test that the program would never give. */
+  readonly wrong: string[] = [];
   private readonly answers = new Map<string, Answer>();
 
   on(request: string, answer: Answer): this {
@@ -34,12 +43,41 @@ export class FakeApi {
     const path = address.replace('/api/v1', '').split('?')[0]!;
     const body = init.body ? (JSON.parse(String(init.body)) as unknown) : null;
     this.asked.push({ method, path, body, key: new Headers(init.headers).get('idempotency-key') });
-    const known = this.answers.get(`${method} ${path}`) ?? (path === '/skills' ? skills : { items: [], total: 0 });
+    const known = this.answers.get(`${method} ${path}`) ?? unasked[path] ?? page([]);
     const value = typeof known === 'function' ? (known as (b: unknown) => unknown)(body) : known;
     if (value instanceof Refusal) return Promise.resolve(new Response(JSON.stringify({ error: value.problem }), { status: value.status }));
     if (value instanceof Error) return Promise.reject(value);
+    const wrong = wrongAnswer(method, path, value);
+    if (wrong) this.wrong.push(wrong);
     return Promise.resolve(new Response(JSON.stringify(value), { status: 200 }));
   };
+}
+
+const ajv = new Ajv2020({ strict: false });
+addFormats(ajv);
+/** A schema by which a test may leave out what its page does not read, but not say anything that the program never says. */
+function inPart(schema: unknown): unknown {
+  if (Array.isArray(schema)) return schema.map(inPart);
+  if (typeof schema !== 'object' || schema === null) return schema;
+  const { required: _, properties, ...rest } = schema as Record<string, unknown>;
+  const inner = Object.fromEntries(Object.entries(rest).map(([key, value]) => [key, inPart(value)]));
+  if (typeof properties !== 'object') return inner;
+  const fields = Object.entries(properties as object).map(([key, value]) => [key, inPart(value)]);
+  return { additionalProperties: false, ...inner, properties: Object.fromEntries(fields) };
+}
+const begun = { type: 'object', properties: { job: { type: 'string' } }, required: ['job'], additionalProperties: false };
+const told = Object.entries(apiWire as WireRoutes).map(([address, { response, job }]) => ({
+  is: new RegExp(`^${address.replace(/[.]/g, '\\.').replace(/\{\w+\}/g, '[^/]+')}$`),
+  check: ajv.compile(job ? { anyOf: [inPart(response) as object, begun] } : (inPart(response) as object)),
+}));
+
+/** What a made-up answer has that the program would never say; null when it could. */
+function wrongAnswer(method: string, path: string, value: unknown): string | null {
+  const route = told.find(({ is }) => is.test(`${method} ${path}`));
+  if (!route) return `There is no ${method} ${path}.`;
+  return route.check(JSON.parse(JSON.stringify(value)))
+    ? null
+    : `${method} ${path} never answers so: ${ajv.errorsText(route.check.errors)}`;
 }
 
 /** An answer that refuses. */
@@ -53,9 +91,15 @@ export class Refusal {
 const graph = shippedGraph();
 const skills = { items: graph.skills, total: graph.skills.length, strands: graph.strands };
 
+const unasked: Readonly<Record<string, unknown>> = {
+  '/skills': skills,
+  '/skills/own': { skills: [], edges: [] },
+  '/term': { term: null, meetings: [], today: '2026-11-10' },
+};
+
 export const page = <T,>(items: T[]): { items: T[]; total: number } => ({ items, total: items.length });
 
-export const learner = (id: string, more: object = {}) => ({
+export const learner = (id: string, more: Partial<LearnerWire> = {}): LearnerWire => ({
   id,
   nickname: id[0]!.toUpperCase() + id.slice(1),
   born: '2018-09',
@@ -72,8 +116,9 @@ export const learner = (id: string, more: object = {}) => ({
   ...more,
 });
 
-export const game = (id: string, more: object = {}) => ({
+export const game = (id: string, more: Partial<GameWire> = {}): GameWire => ({
   id,
+  game: id,
   title: id
     .split('-')
     .map((w) => w[0]!.toUpperCase() + w.slice(1))
@@ -86,10 +131,18 @@ export const game = (id: string, more: object = {}) => ({
   retired: false,
   version: 1,
   variants: [],
+  mechanism: null,
+  parameters: {},
+  ages: [],
+  players: null,
+  minutes: null,
+  materials: [],
+  helper: 'alone',
+  preparationMinutes: 0,
   ...more,
 });
 
-export const variant = (id: string, of: string, more: object = {}) => ({
+export const variant = (id: string, of: string, more: Partial<VariantWire> = {}): VariantWire => ({
   id,
   game: of,
   title: id,
@@ -107,7 +160,7 @@ export const variant = (id: string, of: string, more: object = {}) => ({
   ...more,
 });
 
-export const session = (more: object = {}) => ({
+export const session = (more: Partial<PlanWire> = {}): PlanWire => ({
   id: 'plan-1',
   date: '2026-11-10',
   status: 'good',
@@ -131,7 +184,7 @@ export const session = (more: object = {}) => ({
   version: 3,
   ...more,
 });
-const seat = (id: string, version = 'tens') => ({
+const seat = (id: string, version = 'tens'): SeatWire => ({
   learner: id,
   variant: version,
   variantTitle: version,
@@ -202,6 +255,7 @@ export function islandTest(): {
   afterEach(() => {
     cleanup();
     vi.unstubAllGlobals();
+    expect(api.wrong).toEqual([]);
   });
   return { api: () => api, show: (element) => render(element), gone: () => gone };
 }

@@ -1,7 +1,7 @@
 import styles from './choice.module.css';
 
 /** A row of taps of which one may be on. */
-export function Choice({
+export function Choice<T extends string>({
   label,
   value,
   options,
@@ -10,9 +10,9 @@ export function Choice({
   disabled = false,
 }: {
   label: string;
-  value: string | null;
-  options: readonly { id: string; title: string }[];
-  onChange: (id: string) => void;
+  value: T | null;
+  options: readonly { id: T; title: string }[];
+  onChange: (id: T) => void;
   large?: boolean;
   disabled?: boolean;
 }) {
@@ -36,3 +36,7 @@ export function Choice({
     </div>
   );
 }
+
+/** Ids with their words, as choices. */
+export const choicesOf = <T extends string>(words: Readonly<Record<T, string>>): { id: T; title: string }[] =>
+  (Object.entries(words) as [T, string][]).map(([id, title]) => ({ id, title }));

@@ -88,7 +88,7 @@ export const benchWire = define({
     query: waitQuery,
     body: closed(table, ['mechanism']),
     response: obj({ fairness: nullable(fairness) }),
-    job: nullable(fairness),
+    job: obj({ fairness: nullable(fairness) }),
     waits: true,
   },
   'POST /changes': {
@@ -96,7 +96,7 @@ export const benchWire = define({
     query: waitQuery,
     body: closed({ ...table, seats: whole(1, 30), wish: oneOf(...wishes) }, ['mechanism', 'wish']),
     response: obj({ changes: arr(change) }),
-    job: arr(change),
+    job: obj({ changes: arr(change) }),
     waits: true,
   },
   'POST /stories': {

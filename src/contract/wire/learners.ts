@@ -6,7 +6,6 @@ import {
   anything,
   arr,
   bool,
-  changed,
   closed,
   int,
   list,
@@ -15,7 +14,6 @@ import {
   num,
   obj,
   oneOf,
-  opt,
   pageQuery,
   pair,
   problem,
@@ -80,8 +78,8 @@ const estimate = obj({
   gap: bool,
   frontier: bool,
   dueForReview: bool,
-  /** Left out with `steps=false`. */
-  steps: opt(arr(step)),
+  /** Empty with `steps=false`. */
+  steps: arr(step),
 });
 export type EstimateWire = Static<typeof estimate>;
 
@@ -149,7 +147,8 @@ const groupMap = obj({
   skills: arr(str),
   cells: arr(arr(obj({ height: Type.Number(), seen: bool, next: bool }))),
   together: arr(obj({ skill: str, learners: arr(str) })),
-  stuck: arr(obj({ learner: str, skill: str })),
+  /** Stuck so many times in a row, since a day. */
+  stuck: arr(obj({ learner: str, skill: str, times: int, since: str })),
 });
 export type GroupMapWire = Static<typeof groupMap>;
 
@@ -165,7 +164,7 @@ export const learnersWire = define({
   'PATCH /learners/{id}': {
     summary: 'Change a learner',
     body: closed({ ...learnerFields, version: int }, ['version']),
-    response: changed,
+    response: obj({ id: str, version: int }),
   },
   'DELETE /learners/{id}': {
     summary: 'Truly erase everything about a child; confirm repeats the nickname',

@@ -52,8 +52,8 @@ export const list = <S extends TSchema>(items: S) => obj({ items: arr(items, 1e9
 export const ok = obj({ ok: Type.Literal(true) });
 /** Done, and the change that `/undo` takes back. */
 export const undoable = obj({ ok: Type.Literal(true), change: str });
-/** What was added or changed; `version` where it can be changed again, `change` where it can be undone. */
-export const changed = obj({ id: str, version: opt(int), change: opt(str) });
+/** What was added or changed; `version` where it was there before, `change` is what `/undo` takes back. */
+export const changed = obj({ id: str, version: opt(int), change: str });
 export const estimate = obj({ mean: num, standardError: num });
 
 export const pageQuery = {

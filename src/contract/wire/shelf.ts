@@ -1,4 +1,5 @@
 import { type Static, Type } from '@sinclair/typebox';
+import type { Operation } from '../../core/items/item';
 import { policies } from '../../core/mechanisms/mechanism';
 import { define } from './route';
 import {
@@ -159,6 +160,7 @@ const profile = obj({
   materials: opt(arr(material)),
 });
 export type ProfileWire = Static<typeof profile>;
+export type ItemWire = ProfileWire['items'][number];
 const shortProfile = obj({
   variant: str,
   game: str,
@@ -217,13 +219,29 @@ const libraryGame = obj({
       preparationMinutes: num,
       helper,
       materials: arr(material),
-      /** Measured when the version was shipped: minutes, and doses as [skill, in ten minutes, ±]. */
+      /** Measured when the version was shipped. */
       profile: nullable(
         obj({
+          engine: str,
+          seed: int,
           seats: int,
           games: int,
-          minutes: num,
-          doses: arr(Type.Unsafe<[string, number, number]>({ type: 'array', prefixItems: [str, num, num], minItems: 3, maxItems: 3 })),
+          turns: estimate,
+          minutes: Type.Unsafe<[short: number, usual: number, long: number]>(arr(num, 3, 3)),
+          doses: arr(
+            Type.Unsafe<[skill: string, perTenMinutes: number, standardError: number]>({
+              type: 'array',
+              prefixItems: [str, num, num],
+              minItems: 3,
+              maxItems: 3,
+            }),
+          ),
+          /** Operations and their shares of all items. */
+          mix: arr(Type.Unsafe<[Operation, number]>({ type: 'array', prefixItems: [str, num], minItems: 2, maxItems: 2 })),
+          waiting: num,
+          choices: num,
+          idleTurns: num,
+          facts: num,
         }),
       ),
     }),
@@ -347,10 +365,11 @@ export const shelfWire = define({
 
 export const libraryWire = define({
   'GET /library': {
-    summary: 'Games that ship with the app, with their measured profiles; `short` gives titles alone',
-    query: { ...pageQuery, short: oneOf('true') },
-    response: Type.Union([list(libraryGame), list(libraryTitle)]),
+    summary: 'Games that ship with the app, with their measured profiles',
+    query: pageQuery,
+    response: list(libraryGame),
   },
+  'GET /library/titles': { summary: 'Their names alone', query: pageQuery, response: list(libraryTitle) },
   'POST /library/{id}/take': {
     summary: 'Put a shipped game with all its versions on the shelf',
     status: 201,

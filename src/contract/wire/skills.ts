@@ -20,6 +20,8 @@ const skillFields = {
 const neededFields = ['title', 'looksLike', 'strand', 'nature', 'wantedAt', 'predicate'] as const;
 const ownSkill = obj({ ...skill.properties, version: int });
 export type OwnSkillWire = Static<typeof ownSkill>;
+const own = obj({ skills: arr(ownSkill), edges: arr(obj({ skill: str, needs: str, sort: oneOf('idea', 'heart') })) });
+export type OwnWire = Static<typeof own>;
 
 const framework = obj({
   id: str,
@@ -51,7 +53,7 @@ export const skillsWire = define({
   },
   'GET /skills/own': {
     summary: 'Skills and prerequisites the owner added',
-    response: obj({ skills: arr(ownSkill), edges: arr(obj({ skill: str, needs: str, sort: oneOf('idea', 'heart') })) }),
+    response: own,
   },
   'POST /skills': {
     summary: 'Add a skill',

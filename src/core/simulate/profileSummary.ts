@@ -1,4 +1,4 @@
-import { operations } from '../items/item';
+import { type Operation, operations } from '../items/item';
 import { meanDoses } from './meanDoses';
 import type { Estimate, SimulationResult } from './simulationResult';
 
@@ -14,7 +14,7 @@ export interface ProfileSummary {
   /** Skill, chances for one learner in ten minutes, standard error; most first. */
   readonly doses: readonly (readonly [string, number, number])[];
   /** Operation and its share of all items. */
-  readonly mix: readonly (readonly [string, number])[];
+  readonly mix: readonly (readonly [Operation, number])[];
   readonly waiting: number;
   readonly choices: number;
   readonly idleTurns: number;

@@ -1,8 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { Command } from 'cmdk';
 import { useEffect, useRef, useState } from 'react';
-import { get, link, type Page } from '../shared/api';
-import type { GameWire, KindWire, LearnerWire } from '../shared/types';
+import { call, link } from '../shared/api';
 import { wordsOf } from '../shared/search';
 import { useSkills } from '../shared/useSkills';
 import { placeKeys } from './keys';
@@ -32,16 +31,16 @@ interface Found {
 export default function CommandPalette({ onClose }: { onClose: () => void }) {
   const ref = useRef<HTMLDialogElement>(null);
   const [text, setText] = useState('');
-  const games = useQuery({ queryKey: ['games'], queryFn: () => get<Page<GameWire>>('/games?limit=5000') });
-  const learners = useQuery({ queryKey: ['learners'], queryFn: () => get<Page<LearnerWire>>('/learners?limit=5000') });
+  const games = useQuery({ queryKey: ['games'], queryFn: () => call('GET /games', { query: { limit: 5000 } }) });
+  const learners = useQuery({ queryKey: ['learners'], queryFn: () => call('GET /learners', { query: { limit: 5000 } }) });
   const library = useQuery({
     queryKey: ['library', 'titles'],
-    queryFn: () => get<Page<{ id: string; title: string }>>('/library?limit=1000&short=true'),
+    queryFn: () => call('GET /library/titles', { query: { limit: 1000 } }),
   });
-  const kinds = useQuery({ queryKey: ['kinds'], queryFn: () => get<Page<KindWire>>('/kinds?limit=5000') });
+  const kinds = useQuery({ queryKey: ['kinds'], queryFn: () => call('GET /kinds', { query: { limit: 5000 } }) });
   const frameworks = useQuery({
     queryKey: ['frameworks'],
-    queryFn: () => get<Page<{ id: string; title: string }>>('/frameworks?limit=1000'),
+    queryFn: () => call('GET /frameworks', { query: { limit: 1000 } }),
   });
   const skills = useSkills();
   useEffect(() => {

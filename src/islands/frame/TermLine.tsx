@@ -1,7 +1,7 @@
+import type { MeetingWire, TermWire } from '../../contract/wire/plans';
 import { type KeyboardEvent, useEffect, useRef, useState } from 'react';
 import { daysBetween } from '../../core/shared/days';
 import { link } from '../shared/api';
-import type { MeetingWire, TermWire } from '../shared/types';
 import { dayWords } from '../shared/words';
 import styles from './strip.module.css';
 

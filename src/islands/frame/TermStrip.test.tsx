@@ -63,7 +63,7 @@ describe('the strip', () => {
   });
   it('finds skills, things, the library and frameworks by typing', async () => {
     api()
-      .on('GET /library', page([{ id: 'a', title: 'Hedge Bees' }]))
+      .on('GET /library/titles', page([{ id: 'a', title: 'Hedge Bees' }]))
       .on('GET /kinds', page([{ id: 'pip-die', title: 'Pip die' }]))
       .on('GET /frameworks', page([{ id: 'us', title: 'US style, K–6' }]))
       .on('GET /learners', page([learner('wren')]))

@@ -1,9 +1,9 @@
+import type { TermWire } from '../../contract/wire/plans';
 import { useQuery } from '@tanstack/react-query';
 import { lazy, Suspense, useEffect, useState } from 'react';
 import { daysBetween } from '../../core/shared/days';
-import { get, link } from '../shared/api';
+import { call, link } from '../shared/api';
 import { App } from '../shared/App';
-import type { TermWire } from '../shared/types';
 import { dayWords } from '../shared/words';
 import { isTyping, placeKeys, singleKeysOn } from './keys';
 import styles from './strip.module.css';
@@ -23,7 +23,7 @@ export default function TermStrip({ place }: { place: string }) {
 }
 
 function Strip({ place }: { place: string }) {
-  const { data } = useQuery({ queryKey: ['term'], queryFn: () => get<TermWire>('/term') });
+  const { data } = useQuery({ queryKey: ['term'], queryFn: () => call('GET /term') });
   const [open, setOpen] = useState<'palette' | 'keys' | null>(null);
   useEffect(() => {
     const onKey = (event: KeyboardEvent): void => {

@@ -2,20 +2,12 @@ import { useMutation, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Button } from '../../ui/Button';
 import { Failure, Loading } from '../../ui/Empty';
-import { api, get, type Page } from '../shared/api';
+import { call } from '../shared/api';
 import { messageOf, useTell } from '../shared/App';
 import panel from '../shared/panel.module.css';
 import type { Skills } from '../shared/useSkills';
 import styles from './frameworks.module.css';
 
-interface ExpectationWire {
-  identifier: string;
-  code: string;
-  statement: string;
-  band: string | null;
-  skills: { skill: string; relation: 'same' | 'related' }[];
-  proposals: { skill: string; score: number; because: 'code' | 'words' }[];
-}
 type Tie = { identifier: string; skill: string; relation: 'same' | 'related' | null };
 
 /** Proposals from here on are good enough to accept together. */
@@ -38,10 +30,10 @@ export function Expectations({
   const [openOnly, setOpenOnly] = useState(!shipped);
   const items = useQuery({
     queryKey: ['framework', framework],
-    queryFn: () => get<Page<ExpectationWire>>(`/frameworks/${framework}/items?limit=5000`),
+    queryFn: () => call('GET /frameworks/{id}/items', { params: { id: framework }, query: { limit: 5000 } }),
   });
   const tie = useMutation({
-    mutationFn: (ties: readonly Tie[]) => api('POST', `/frameworks/${framework}/ties`, { ties }),
+    mutationFn: (ties: readonly Tie[]) => call('POST /frameworks/{id}/ties', { params: { id: framework }, body: { ties } }),
     onSuccess: (_, ties) => {
       onChanged();
       const [first] = ties;

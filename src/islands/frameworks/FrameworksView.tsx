@@ -3,33 +3,13 @@ import { useState } from 'react';
 import { Button } from '../../ui/Button';
 import { Failure, Loading } from '../../ui/Empty';
 import { LinkButton } from '../../ui/LinkButton';
-import { api, get, type Page } from '../shared/api';
+import { call } from '../shared/api';
 import { useTellUndo } from '../shared/useTellUndo';
 import { App, messageOf, useTell } from '../shared/App';
 import panel from '../shared/panel.module.css';
 import { useSkills } from '../shared/useSkills';
 import { Expectations } from './Expectations';
 import styles from './frameworks.module.css';
-
-interface FrameworkWire {
-  id: string;
-  title: string;
-  creator: string;
-  licence: string | null;
-  notes: string;
-  shipped: boolean;
-  expectations: number;
-  tied: number;
-}
-interface Preview {
-  committed: boolean;
-  id: string;
-  title: string;
-  creator: string;
-  expectations: number;
-  remarks: string[];
-  sample: { code: string; statement: string; band: string | null }[];
-}
 
 export default function FrameworksView() {
   return (
@@ -45,13 +25,13 @@ function Frameworks() {
   const tell = useTell();
   const tellUndo = useTellUndo();
   const skills = useSkills();
-  const list = useQuery({ queryKey: ['frameworks'], queryFn: () => get<Page<FrameworkWire>>('/frameworks?limit=1000') });
+  const list = useQuery({ queryKey: ['frameworks'], queryFn: () => call('GET /frameworks', { query: { limit: 1000 } }) });
   const [open, setOpen] = useState('us');
   const [file, setFile] = useState<string | null>(null);
-  const preview = useMutation({ mutationFn: (text: string) => api<Preview>('POST', '/imports/framework', { text }) });
+  const preview = useMutation({ mutationFn: (text: string) => call('POST /imports/framework', { body: { text } }) });
   const refresh = (): void => void client.invalidateQueries();
   const commit = useMutation({
-    mutationFn: () => api<Preview>('POST', '/imports/framework', { text: file, commit: true }),
+    mutationFn: () => call('POST /imports/framework', { body: { text: file!, commit: true } }),
     onSuccess: (p) => {
       refresh();
       preview.reset();
@@ -61,7 +41,7 @@ function Frameworks() {
     },
   });
   const remove = useMutation({
-    mutationFn: (id: string) => api<{ change: string }>('DELETE', `/frameworks/${id}`),
+    mutationFn: (id: string) => call('DELETE /frameworks/{id}', { params: { id: id } }),
     onSuccess: ({ change }) => {
       setOpen('us');
       refresh();

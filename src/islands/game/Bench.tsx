@@ -1,3 +1,4 @@
+import type { MechanismWire, VariantWire } from '../../contract/wire/shelf';
 import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { wishes, type Wish } from '../../core/simulate/searchChanges';
@@ -7,16 +8,14 @@ import { valueWords, wishWords } from '../../text/bench';
 import { Button } from '../../ui/Button';
 import { Loading, Progress } from '../../ui/Empty';
 import { Field } from '../../ui/Field';
-import { api } from '../shared/api';
+import { call } from '../shared/api';
 import { messageOf } from '../shared/App';
 import panel from '../shared/panel.module.css';
-import type { VariantWire } from '../shared/types';
 import type { Skills } from '../shared/useSkills';
 import { useWriteKey } from '../shared/useWriteKey';
 import styles from './bench.module.css';
 import { ParameterInput } from './ParameterInput';
 import { SideBySide } from './SideBySide';
-import type { MechanismWire } from './useMechanism';
 import { cappedWorthSaying, endlessWords } from './measureRows';
 import { useEstimate, useSearch } from './useBench';
 
@@ -56,10 +55,8 @@ export function Bench({
     mutationFn: () => {
       const own = Object.fromEntries(Object.entries(now).filter(([k, v]) => JSON.stringify(v) !== JSON.stringify(mechanism.example[k])));
       const minutes = Math.max(1, Math.round(Number(live.result?.minutes['0.5'] ?? variant.minutes)));
-      return api<{ id: string; change: string }>(
-        'POST',
-        '/variants',
-        {
+      return call('POST /variants', {
+        body: {
           game: variant.game,
           title: title.trim(),
           mechanism: variant.mechanism,
@@ -71,7 +68,7 @@ export function Bench({
           preparationMinutes: variant.preparationMinutes,
         },
         key,
-      );
+      });
     },
     onSuccess: ({ id, change }) => {
       setTitle('');

@@ -1,11 +1,11 @@
+import type { VariantWire } from '../../contract/wire/shelf';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { usualSeats } from '../../core/simulate/usualSeats';
 import { Loading } from '../../ui/Empty';
 import { Field } from '../../ui/Field';
-import { get, type Page } from '../shared/api';
+import { call } from '../shared/api';
 import panel from '../shared/panel.module.css';
-import type { GameWire, VariantWire } from '../shared/types';
 import type { Skills } from '../shared/useSkills';
 import styles from './bench.module.css';
 import { SideBySide } from './SideBySide';
@@ -13,8 +13,8 @@ import { useEstimate } from './useBench';
 
 /** Any other version of the shelf beside this one, both played here and now. */
 export function Compare({ variant, others, skills }: { variant: VariantWire; others: readonly VariantWire[]; skills: Skills }) {
-  const all = useQuery({ queryKey: ['variants'], queryFn: () => get<Page<VariantWire>>('/variants?limit=5000') });
-  const games = useQuery({ queryKey: ['games', 'all'], queryFn: () => get<Page<GameWire>>('/games?limit=5000&retired=true') });
+  const all = useQuery({ queryKey: ['variants'], queryFn: () => call('GET /variants', { query: { limit: 5000 } }) });
+  const games = useQuery({ queryKey: ['games', 'all'], queryFn: () => call('GET /games', { query: { limit: 5000, retired: 'true' } }) });
   const [chosen, setChosen] = useState<string>(others.find((v) => v.id !== variant.id && v.mechanism)?.id ?? '');
   const list = all.data?.items.filter((v) => v.mechanism && v.id !== variant.id) ?? [];
   const other = list.find((v) => v.id === chosen) ?? list[0];

@@ -1,3 +1,4 @@
+import type { VariantWire } from '../../contract/wire/shelf';
 import { useMutation } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
 import { countRound, type CountedSum } from '../../core/content/countRound';
@@ -7,10 +8,9 @@ import { Dialog } from '../../ui/Dialog';
 import { Field } from '../../ui/Field';
 import { FormActions } from '../../ui/FormActions';
 import { DoseBars } from '../../ui/charts/DoseBars';
-import { api } from '../shared/api';
+import { call } from '../shared/api';
 import { messageOf } from '../shared/App';
 import panel from '../shared/panel.module.css';
-import type { VariantWire } from '../shared/types';
 import type { Skills } from '../shared/useSkills';
 import styles from './questions.module.css';
 
@@ -42,8 +42,7 @@ export function CountRound({
     [sums, players, minutes],
   );
   const save = useMutation({
-    mutationFn: () =>
-      api<{ id: string; change: string }>('PATCH', `/variants/${variant.id}`, { declared: doses, version: variant.version }),
+    mutationFn: () => call('PATCH /variants/{id}', { params: { id: variant.id }, body: { declared: doses, version: variant.version } }),
     onSuccess: ({ id, change }) => onSaved(id, change),
   });
   const add = (): void => {

@@ -1,8 +1,7 @@
+import type { VariantWire } from '../../contract/wire/shelf';
 import { useQuery } from '@tanstack/react-query';
-import type { Fairness } from '../../core/simulate/fairness';
-import { api } from '../shared/api';
+import { finished } from '../shared/api';
 import panel from '../shared/panel.module.css';
-import type { VariantWire } from '../shared/types';
 import styles from './game.module.css';
 
 /** Luck or choice, who goes first, and what would even the chances. */
@@ -10,11 +9,14 @@ export function Fair({ variant, seats }: { variant: VariantWire; seats: number }
   const fair = useQuery({
     queryKey: ['fairness', variant.id, variant.version, seats],
     queryFn: () =>
-      api<{ fairness: Fairness | null }>('POST', '/fairness?wait=30', {
-        mechanism: variant.mechanism,
-        parameters: variant.parameters,
-        seats,
-        seed: 7,
+      finished('POST /fairness', {
+        query: { wait: 30 },
+        body: {
+          mechanism: variant.mechanism!,
+          parameters: variant.parameters,
+          seats,
+          seed: 7,
+        },
       }),
     enabled: seats > 1,
   });

@@ -1,14 +1,14 @@
+import type { VariantWire } from '../../contract/wire/shelf';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { lazy, Suspense, useState } from 'react';
 import { Button } from '../../ui/Button';
 import { Empty, Failure, Loading } from '../../ui/Empty';
 import { Light } from '../../ui/Light';
 import { Tabs } from '../../ui/Tabs';
-import { api, get, link, type Page } from '../shared/api';
+import { call, link } from '../shared/api';
 import { useTellUndo } from '../shared/useTellUndo';
 import { App, messageOf, useTell } from '../shared/App';
 import panel from '../shared/panel.module.css';
-import type { GameWire, KindWire, VariantWire } from '../shared/types';
 import { GameDialog } from '../shelf/GameDialog';
 import styles from './game.module.css';
 import { Practice } from './Practice';
@@ -20,6 +20,8 @@ const Bench = lazy(async () => ({ default: (await import('./Bench')).Bench }));
 const Compare = lazy(async () => ({ default: (await import('./Compare')).Compare }));
 const Watch = lazy(async () => ({ default: (await import('./Watch')).Watch }));
 const VariantDialog = lazy(async () => ({ default: (await import('./VariantDialog')).VariantDialog }));
+
+type Moving = `POST /${'games' | 'variants'}/{id}/${'retire' | 'restore'}`;
 
 export default function GameView({ id, version }: { id: string; version: string | null }) {
   return (
@@ -83,19 +85,19 @@ const sourceWords = { made: 'made at home', bought: 'bought', free: 'free, print
 function Game({ id, version }: { id: string; version: string | null }) {
   const client = useQueryClient();
   const tell = useTell();
-  const game = useQuery({ queryKey: ['game', id], queryFn: () => get<GameWire>(`/games/${id}`) });
+  const game = useQuery({ queryKey: ['game', id], queryFn: () => call('GET /games/{id}', { params: { id: id } }) });
   const variants = useQuery({
     queryKey: ['variants', id],
-    queryFn: () => get<Page<VariantWire>>(`/variants?game=${id}&limit=1000&retired=true`),
+    queryFn: () => call('GET /variants', { query: { game: id, limit: 1000, retired: 'true' } }),
   });
-  const bins = useQuery({ queryKey: ['bins'], queryFn: () => get<Page<{ id: string; title: string }>>('/bins?limit=1000') });
-  const kinds = useQuery({ queryKey: ['kinds'], queryFn: () => get<Page<KindWire>>('/kinds?limit=5000') });
+  const bins = useQuery({ queryKey: ['bins'], queryFn: () => call('GET /bins', { query: { limit: 1000 } }) });
+  const kinds = useQuery({ queryKey: ['kinds'], queryFn: () => call('GET /kinds', { query: { limit: 5000 } }) });
   const [chosen, setChosen] = useState<string | null>(version);
   const [editing, setEditing] = useState<'game' | 'variant' | 'new' | null>(null);
   const refresh = (): void => void client.invalidateQueries();
   const tellUndo = useTellUndo();
   const change = useMutation({
-    mutationFn: (path: string) => api<{ change: string }>('POST', path, {}),
+    mutationFn: ({ what, of }: { what: Moving; of: string }) => call(what, { params: { id: of } }),
     onSuccess: ({ change: c }) => {
       refresh();
       tellUndo('Done.', c);
@@ -116,7 +118,7 @@ function Game({ id, version }: { id: string; version: string | null }) {
         {g.retired && <span className={styles.away}>put away</span>}
         <span className={panel.soft}>{[binTitle, sourceWords[g.source], g.condition, g.notes].filter(Boolean).join(' · ')}</span>
         <span className={panel.spring} />
-        <Button onClick={() => change.mutate(`/games/${id}/${g.retired ? 'restore' : 'retire'}`)}>
+        <Button onClick={() => change.mutate({ what: g.retired ? 'POST /games/{id}/restore' : 'POST /games/{id}/retire', of: id })}>
           {g.retired ? 'Bring back' : 'Put away'}
         </Button>
         <Button onClick={() => setEditing('game')}>Change</Button>
@@ -189,7 +191,7 @@ function Game({ id, version }: { id: string; version: string | null }) {
                 </ul>
                 <div className={panel.row}>
                   <Button onClick={() => setEditing('variant')}>Change version</Button>
-                  <Button onClick={() => change.mutate(`/variants/${variant.id}/retire`)}>Put away</Button>
+                  <Button onClick={() => change.mutate({ what: 'POST /variants/{id}/retire', of: variant.id })}>Put away</Button>
                 </div>
               </section>
               {g.rules.length > 0 && (
@@ -209,7 +211,7 @@ function Game({ id, version }: { id: string; version: string | null }) {
                     {away.map((v) => (
                       <li key={v.id}>
                         {v.title}{' '}
-                        <Button kind="plain" onClick={() => change.mutate(`/variants/${v.id}/restore`)}>
+                        <Button kind="plain" onClick={() => change.mutate({ what: 'POST /variants/{id}/restore', of: v.id })}>
                           bring back
                         </Button>
                       </li>

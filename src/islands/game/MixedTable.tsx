@@ -1,12 +1,11 @@
+import type { VariantWire } from '../../contract/wire/shelf';
 import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
-import type { Fairness } from '../../core/simulate/fairness';
 import { Button } from '../../ui/Button';
 import { ShareBar } from '../../ui/charts/ShareBar';
-import { api } from '../shared/api';
+import { finished } from '../shared/api';
 import { messageOf } from '../shared/App';
 import panel from '../shared/panel.module.css';
-import type { VariantWire } from '../shared/types';
 
 const fills = ['var(--teal)', 'var(--lamp)', 'var(--strand-indigo)', 'var(--strand-plum)', 'var(--strand-moss)', 'var(--strand-slate)'];
 const mostPlayers = 6;
@@ -19,11 +18,14 @@ export function MixedTable({ variant, others }: { variant: VariantWire; others: 
   const [seats, setSeats] = useState<readonly string[]>([variant.id, same.find((v) => v.id !== variant.id)?.id ?? variant.id]);
   const ask = useMutation({
     mutationFn: () =>
-      api<{ fairness: Fairness | null }>('POST', '/fairness?wait=30', {
-        mechanism: variant.mechanism,
-        parameters: {},
-        seats: seats.map((id) => ({ parameters: same.find((v) => v.id === id)!.parameters })),
-        seed: 7,
+      finished('POST /fairness', {
+        query: { wait: 30 },
+        body: {
+          mechanism: variant.mechanism!,
+          parameters: {},
+          seats: seats.map((id) => ({ parameters: same.find((v) => v.id === id)!.parameters })),
+          seed: 7,
+        },
       }),
   });
   if (same.length < 2 || variant.players.max < 2) return null;

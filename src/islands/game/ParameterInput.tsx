@@ -1,14 +1,6 @@
+import type { ParameterField } from '../../contract/wire/shelf';
 import { valueWords } from '../../text/bench';
 import panel from '../shared/panel.module.css';
-
-export interface ParameterField {
-  readonly type?: string;
-  readonly title?: string;
-  readonly enum?: readonly unknown[];
-  readonly minimum?: number;
-  readonly maximum?: number;
-  readonly items?: { readonly enum?: readonly (string | number)[]; readonly type?: string };
-}
 
 /** One parameter as its schema asks for it: a tick, a choice, some of many, pairs of numbers, or a number. */
 export function ParameterInput({

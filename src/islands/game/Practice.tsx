@@ -1,3 +1,4 @@
+import type { ProfileWire, VariantWire } from '../../contract/wire/shelf';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useRef, useState } from 'react';
 import { Button } from '../../ui/Button';
@@ -6,10 +7,9 @@ import { FactGrid } from '../../ui/charts/FactGrid';
 import { LengthChart } from '../../ui/charts/LengthChart';
 import { ShareBar } from '../../ui/charts/ShareBar';
 import { Failure, Loading, Progress } from '../../ui/Empty';
-import { api, follow, get } from '../shared/api';
+import { call, finished } from '../shared/api';
 import { messageOf, useTell } from '../shared/App';
 import panel from '../shared/panel.module.css';
-import type { ProfileWire, VariantWire } from '../shared/types';
 import { useSkills } from '../shared/useSkills';
 import { type Operation, operations } from '../../core/items/item';
 import { usualSeats } from '../../core/simulate/usualSeats';
@@ -50,7 +50,7 @@ export function Practice({
   const stopper = useRef<AbortController | null>(null);
   const profile = useQuery({
     queryKey: ['profile', variant.id, variant.version, seats],
-    queryFn: () => get<ProfileWire>(`/variants/${variant.id}/profile?seats=${seats}&minutes=${slotMinutes}`),
+    queryFn: () => call('GET /variants/{id}/profile', { params: { id: variant.id }, query: { seats: seats, minutes: slotMinutes } }),
   });
   if (profile.error) return <Failure message={messageOf(profile.error)} />;
   if (!profile.data || !skills) return <Loading what="Playing it some thousand times …" />;
@@ -93,14 +93,8 @@ export function Practice({
     stopper.current = new AbortController();
     setRunning(0);
     try {
-      const started = await api<{ job?: string; games?: number; turns?: { mean: number; standardError: number } }>(
-        'POST',
-        '/simulations?wait=0',
-        { mechanism: variant.mechanism, parameters: variant.parameters, seats, seed: 7, precision: finer },
-      );
-      const result = started.job
-        ? await follow<{ games: number; turns: { mean: number; standardError: number } }>(started.job, setRunning, stopper.current.signal)
-        : { games: started.games!, turns: started.turns! };
+      const body = { mechanism: variant.mechanism!, parameters: variant.parameters, seats, seed: 7, precision: finer };
+      const result = await finished('POST /simulations', { query: { wait: 0 }, body }, setRunning, stopper.current.signal);
       setSharper({ games: result.games, mean: result.turns.mean, error: result.turns.standardError });
       void client.invalidateQueries({ queryKey: ['profile', variant.id] });
     } catch (error) {

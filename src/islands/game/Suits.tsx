@@ -1,18 +1,8 @@
+import type { SuitsWire, VariantWire } from '../../contract/wire/shelf';
 import { useQuery } from '@tanstack/react-query';
-import { get, link, type Page } from '../shared/api';
+import { call, link } from '../shared/api';
 import panel from '../shared/panel.module.css';
-import type { VariantWire } from '../shared/types';
 import styles from './suits.module.css';
-
-interface SuitsWire {
-  learner: string;
-  nickname: string;
-  success: number;
-  low: number;
-  high: number;
-  because: 'needs' | 'too-hard' | 'age' | 'accommodation' | null;
-  missing: string | null;
-}
 
 /** Practice is neither dull nor hopeless from 70 to 90 % (common practice, no source). */
 const band = [0.7, 0.9] as const;
@@ -32,7 +22,7 @@ function verdict(s: SuitsWire): string {
 export function Suits({ variant }: { variant: VariantWire }) {
   const suits = useQuery({
     queryKey: ['suits', variant.id, variant.version],
-    queryFn: () => get<Page<SuitsWire>>(`/variants/${variant.id}/suits`),
+    queryFn: () => call('GET /variants/{id}/suits', { params: { id: variant.id } }),
   });
   if (!suits.data || suits.data.items.length === 0) return null;
   return (

@@ -1,13 +1,13 @@
+import type { GameWire, KindWire, VariantWire } from '../../contract/wire/shelf';
 import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Button } from '../../ui/Button';
 import { Dialog } from '../../ui/Dialog';
 import { Field } from '../../ui/Field';
 import { FormActions } from '../../ui/FormActions';
-import { api, ApiError } from '../shared/api';
+import { ApiError, call } from '../shared/api';
 import { messageOf } from '../shared/App';
 import panel from '../shared/panel.module.css';
-import type { GameWire, KindWire, VariantWire } from '../shared/types';
 import { useSkills } from '../shared/useSkills';
 import { useWriteKey } from '../shared/useWriteKey';
 import styles from './game.module.css';
@@ -58,8 +58,8 @@ export function VariantDialog({
         ...(materials.length > 0 || variant ? { materials } : {}),
       };
       return variant
-        ? api<{ id: string; change: string }>('PATCH', `/variants/${variant.id}`, { ...body, version: variant.version })
-        : api<{ id: string; change: string }>('POST', '/variants', { ...body, game: game.id }, key);
+        ? call('PATCH /variants/{id}', { params: { id: variant.id }, body: { ...body, version: variant.version } })
+        : call('POST /variants', { body: { ...body, game: game.id }, key });
     },
     onSuccess: ({ id, change }) => onSaved(id, change),
   });

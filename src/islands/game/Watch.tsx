@@ -1,15 +1,14 @@
+import type { MechanismWire, VariantWire } from '../../contract/wire/shelf';
 import { useQuery } from '@tanstack/react-query';
 import { useEffect, useMemo, useRef, useState } from 'react';
-import type { Story, StoryEvent } from '../../core/simulate/storyLog';
+import type { StoryEvent } from '../../core/simulate/storyLog';
 import { itemText, toldText } from '../../text/itemText';
 import { Button } from '../../ui/Button';
 import { Failure, Loading } from '../../ui/Empty';
-import { api } from '../shared/api';
+import { finished } from '../shared/api';
 import { messageOf } from '../shared/App';
 import panel from '../shared/panel.module.css';
-import type { VariantWire } from '../shared/types';
 import styles from './bench.module.css';
-import type { MechanismWire } from './useMechanism';
 
 interface Turn {
   readonly seat: number;
@@ -25,7 +24,8 @@ export function Watch({ variant, mechanism }: { variant: VariantWire; mechanism:
   const list = useRef<HTMLOListElement>(null);
   const story = useQuery({
     queryKey: ['story', variant.id, variant.version, seats, game],
-    queryFn: () => api<Story>('POST', '/stories', { mechanism: variant.mechanism, parameters: variant.parameters, seats, seed: 7, game }),
+    queryFn: () =>
+      finished('POST /stories', { body: { mechanism: variant.mechanism!, parameters: variant.parameters, seats, seed: 7, game } }),
   });
   const turns = useMemo(() => (story.data ? turnsOf(story.data.events) : []), [story.data]);
   const shown = Math.min(at, Math.max(0, turns.length - 1));

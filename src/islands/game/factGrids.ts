@@ -1,6 +1,6 @@
+import type { ItemWire } from '../../contract/wire/shelf';
 import type { Operation } from '../../core/items/item';
 import { tenTraitOf } from '../../core/items/traits';
-import type { ItemWire } from '../shared/types';
 
 export const signs: Record<string, string> = {
   add: '+',

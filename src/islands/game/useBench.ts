@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { useEffect, useRef, useState } from 'react';
-import { get } from '../shared/api';
+import { call } from '../shared/api';
 import type { Change, Wish } from '../../core/simulate/searchChanges';
 import type { SimulationResult } from '../../core/simulate/simulationResult';
 import type { TimeModel } from '../../core/simulate/timeModel';
@@ -40,7 +40,7 @@ export function useEstimate(mechanism: string, parameters: object, seats: number
     return () => own.terminate();
   }, []);
   // The owner's own skills count on the bench too.
-  const own = useQuery({ queryKey: ['own-skills'], queryFn: () => get<OwnList>('/skills/own'), staleTime: 60_000 });
+  const own = useQuery({ queryKey: ['own-skills'], queryFn: () => call('GET /skills/own'), staleTime: 60_000 });
   const key = own.data ? JSON.stringify([mechanism, parameters, seats, time, own.data]) : null;
   useEffect(() => {
     if (key === null) return;

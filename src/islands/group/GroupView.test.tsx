@@ -54,9 +54,7 @@ describe('the group', () => {
     show(<GroupView />);
     await userEvent.selectOptions(await screen.findByLabelText('Who'), 'Lamps & Co');
     await waitFor(() =>
-      expect(screen.getByRole('link', { name: 'PDF, Letter' }).getAttribute('href')).toContain(
-        'group=Lamps%20%26%20Co&strands=add&edge=true',
-      ),
+      expect(screen.getByRole('link', { name: 'PDF, Letter' }).getAttribute('href')).toContain('group=Lamps+%26+Co&strands=add&edge=true'),
     );
     await userEvent.click(screen.getByLabelText('only where they differ'));
     expect(screen.getByRole('link', { name: 'CSV' }).getAttribute('href')).toContain('edge=false');

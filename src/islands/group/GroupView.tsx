@@ -1,23 +1,15 @@
+import type { GroupMapWire } from '../../contract/wire/learners';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { heldAt } from '../../core/mastery/parameters';
 import { Empty, Failure, Loading } from '../../ui/Empty';
 import { LinkButton } from '../../ui/LinkButton';
 import { SignalArm } from '../../ui/SignalArm';
-import { get, link, type Page } from '../shared/api';
+import { addressOf, call, link } from '../shared/api';
 import { App, messageOf } from '../shared/App';
 import panel from '../shared/panel.module.css';
-import type { LearnerWire } from '../shared/types';
 import { type Skills, useSkills } from '../shared/useSkills';
 import styles from './group.module.css';
-
-interface GroupMapWire {
-  learners: string[];
-  skills: string[];
-  cells: { height: number; seen: boolean; next: boolean }[][];
-  together: { skill: string; learners: string[] }[];
-  stuck: { learner: string; skill: string; times: number; since: string }[];
-}
 
 export default function GroupView() {
   return (
@@ -36,14 +28,14 @@ const head = 128;
 /** Learners by skills in one picture, who can sit together, and who needs a hand. */
 function Group() {
   const skills = useSkills();
-  const learners = useQuery({ queryKey: ['learners'], queryFn: () => get<Page<LearnerWire>>('/learners?limit=5000') });
+  const learners = useQuery({ queryKey: ['learners'], queryFn: () => call('GET /learners', { query: { limit: 5000 } }) });
   const [group, setGroup] = useState('');
   const [strand, setStrand] = useState('add');
   const [edge, setEdge] = useState(true);
-  const query = `group=${encodeURIComponent(group)}&strands=${strand}&edge=${edge}`;
+  const query = { group, strands: strand, edge: edge ? 'true' : 'false' } as const;
   const map = useQuery({
     queryKey: ['group-map', query],
-    queryFn: () => get<GroupMapWire>(`/group-map?${query}`),
+    queryFn: () => call('GET /group-map', { query }),
     placeholderData: (before) => before,
   });
   if (map.error) return <Failure message={messageOf(map.error)} />;
@@ -77,13 +69,13 @@ function Group() {
           <input type="checkbox" checked={edge} onChange={(e) => setEdge(e.target.checked)} /> only where they differ
         </label>
         <span className={panel.spring} />
-        <LinkButton href={`/api/v1/group-map.csv?${query}`} download>
+        <LinkButton href={addressOf('GET /group-map.csv', { query })} download>
           CSV
         </LinkButton>
-        <LinkButton href={`/api/v1/group-map.pdf?${query}&paper=a4`} download>
+        <LinkButton href={addressOf('GET /group-map.pdf', { query: { ...query, paper: 'a4' } })} download>
           PDF, A4
         </LinkButton>
-        <LinkButton href={`/api/v1/group-map.pdf?${query}&paper=letter`} download>
+        <LinkButton href={addressOf('GET /group-map.pdf', { query: { ...query, paper: 'letter' } })} download>
           PDF, Letter
         </LinkButton>
       </div>

@@ -1,67 +1,41 @@
+import type { Api } from '../../contract/wire/api';
+import type { Answer } from '../../contract/wire/route';
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { useRef, useState } from 'react';
 import { Button } from '../../ui/Button';
 import { LinkButton } from '../../ui/LinkButton';
-import { api, ApiError, type ApiProblem, base64Of, get, link, type Page } from '../shared/api';
+import { ApiError, base64Of, call, link } from '../shared/api';
 import { App, messageOf } from '../shared/App';
 import panel from '../shared/panel.module.css';
-import type { KindWire } from '../shared/types';
 import { useWriteKey } from '../shared/useWriteKey';
 import styles from './import.module.css';
-import { type NoteDraft, NoteRows } from './NoteRows';
+import { NoteRows } from './NoteRows';
 
-interface Preview {
-  committed: boolean;
-  rows?: {
-    row: number;
-    game: string;
-    variant: string;
-    bin: string;
-    ages: [number, number];
-    players: [number, number];
-    minutes: number;
-    materials: { kind: string; quantity: number }[];
-    mechanism: string | null;
-    declared: unknown[];
-    already: boolean;
-  }[];
-  drafts?: (RosterDraft & NoteDraft)[];
-  problems: ApiProblem[];
-  remarks: { row: number; message: string }[];
-  proposedKinds?: { id: string; title: string; rows: number[] }[];
-  added: number | { games: number; variants: number; kinds: number };
-  change?: string | null;
-}
-
-interface RosterDraft {
-  row: number;
-  nickname: string;
-  born: string;
-  bornFrom: string;
-  framework: string;
-  group: string;
-}
+type ShelfPreview = Answer<Api['POST /imports/shelf']>;
+type RosterPreview = Answer<Api['POST /imports/roster']>;
+type NotesPreview = Answer<Api['POST /imports/evidence']>;
+type Preview = ShelfPreview | RosterPreview | NotesPreview;
 
 const kinds = {
   shelf: {
     title: 'Bring in a shelf',
-    path: '/imports/shelf',
+    route: 'POST /imports/shelf',
     back: '/shelf',
     what: 'A CSV file, a line for each version: game, version, bin, ages, players, minutes, materials, source, condition, notes; mechanism and parameters, or skills, if you know them.',
   },
   roster: {
     title: 'Bring in a roster',
-    path: '/imports/roster',
+    route: 'POST /imports/roster',
     back: '/learners',
     what: 'A CSV file with a nickname, a birth month or a grade, and a group for each child. Initials or nicknames are enough.',
   },
   evidence: {
     title: 'Bring in notes and sheets',
-    path: '/imports/evidence',
+    route: 'POST /imports/evidence',
     back: '/learners',
     what: 'A CSV file with a learner, a day, a skill (its name, id or code) and how it went: stuck, with help or alone, or so many right of so many. Or xAPI statements as JSON; the account’s name is the nickname.',
   },
-};
+} as const;
 
 /** Look first, then bring in: all of a file, or nothing. */
 export default function ImportView({ kind }: { kind: keyof typeof kinds }) {
@@ -78,8 +52,10 @@ function Import({ kind }: { kind: keyof typeof kinds }) {
   const key = useWriteKey();
   const [over, setOver] = useState(false);
   const input = useRef<HTMLInputElement>(null);
-  const preview = useMutation({ mutationFn: (base64: string) => api<Preview>('POST', words.path, { base64 }) });
-  const commit = useMutation({ mutationFn: () => api<Preview>('POST', words.path, { base64: file!.base64, commit: true }, key) });
+  const preview = useMutation({ mutationFn: (base64: string): Promise<Preview> => call(words.route, { body: { base64 } }) });
+  const commit = useMutation({
+    mutationFn: (): Promise<Preview> => call(words.route, { body: { base64: file!.base64, commit: true }, key }),
+  });
   async function take(chosen: File | undefined): Promise<void> {
     if (!chosen) return;
     commit.reset();
@@ -141,13 +117,7 @@ function Import({ kind }: { kind: keyof typeof kinds }) {
       )}
       {commit.data ? (
         <section className={styles.good} role="status">
-          <h2>
-            {typeof commit.data.added === 'number'
-              ? kind === 'evidence'
-                ? `${commit.data.added} notes are on record; the maps moved.`
-                : `${commit.data.added} learners are here.`
-              : `${commit.data.added.variants} versions of ${commit.data.added.games} new games are on the shelf.`}
-          </h2>
+          <h2>{broughtIn(kind, commit.data.added)}</h2>
           <LinkButton kind="main" href={link(words.back)}>
             {kind === 'shelf' ? 'To the shelf' : 'To the learners'}
           </LinkButton>
@@ -157,24 +127,18 @@ function Import({ kind }: { kind: keyof typeof kinds }) {
         found.problems.length === 0 && (
           <section className={panel.sheet}>
             <div className={panel.row}>
-              <h2>
-                {kind === 'shelf'
-                  ? `${found.rows!.filter((r) => !r.already).length} versions to bring in`
-                  : kind === 'evidence'
-                    ? `${found.drafts!.length} notes to bring in`
-                    : `${found.drafts!.length} learners to bring in`}
-              </h2>
+              <h2>{toBring(kind, found)} to bring in</h2>
               <span className={panel.spring} />
               <Button
                 kind="main"
-                disabled={commit.isPending || (kind === 'evidence' && found.drafts!.length === 0)}
+                disabled={commit.isPending || (kind === 'evidence' && 'drafts' in found && found.drafts.length === 0)}
                 onClick={() => commit.mutate()}
               >
                 Bring {kind === 'roster' ? 'everybody' : 'them all'} in
               </Button>
             </div>
             {commit.error && <p className={panel.bad}>{messageOf(commit.error)}</p>}
-            {found.proposedKinds && found.proposedKinds.length > 0 && (
+            {'rows' in found && found.proposedKinds.length > 0 && (
               <p>
                 <b>New materials:</b> {found.proposedKinds.map((k) => `${k.title} (row ${k.rows.join(', ')})`).join('; ')}. They are added
                 to your kinds.
@@ -193,12 +157,12 @@ function Import({ kind }: { kind: keyof typeof kinds }) {
               </details>
             )}
             <div className={styles.scroll}>
-              {kind === 'shelf' ? (
-                <ShelfRows rows={found.rows!} proposed={found.proposedKinds ?? []} />
-              ) : kind === 'evidence' ? (
-                <NoteRows rows={found.drafts!} />
+              {'rows' in found ? (
+                <ShelfRows rows={found.rows} proposed={found.proposedKinds} />
+              ) : isRoster(kind, found) ? (
+                <RosterRows rows={found.drafts} />
               ) : (
-                <RosterRows rows={found.drafts!} />
+                <NoteRows rows={found.drafts} />
               )}
             </div>
           </section>
@@ -208,8 +172,22 @@ function Import({ kind }: { kind: keyof typeof kinds }) {
   );
 }
 
-function ShelfRows({ rows, proposed }: { rows: NonNullable<Preview['rows']>; proposed: NonNullable<Preview['proposedKinds']> }) {
-  const known = useQuery({ queryKey: ['kinds'], queryFn: () => get<Page<KindWire>>('/kinds?limit=5000') });
+/** Roster and notes look alike when there is nothing in them, so the page says which it is. */
+const isRoster = (kind: keyof typeof kinds, found: RosterPreview | NotesPreview): found is RosterPreview =>
+  kind === 'roster' && 'drafts' in found;
+
+function toBring(kind: keyof typeof kinds, found: Preview): string {
+  if ('rows' in found) return `${found.rows.filter((r) => !r.already).length} versions`;
+  return `${found.drafts.length} ${isRoster(kind, found) ? 'learners' : 'notes'}`;
+}
+
+function broughtIn(kind: keyof typeof kinds, added: Preview['added']): string {
+  if (typeof added !== 'number') return `${added.variants} versions of ${added.games} new games are on the shelf.`;
+  return kind === 'evidence' ? `${added} notes are on record; the maps moved.` : `${added} learners are here.`;
+}
+
+function ShelfRows({ rows, proposed }: { rows: ShelfPreview['rows']; proposed: ShelfPreview['proposedKinds'] }) {
+  const known = useQuery({ queryKey: ['kinds'], queryFn: () => call('GET /kinds', { query: { limit: 5000 } }) });
   const titles = new Map([...(known.data?.items ?? []), ...proposed].map((k) => [k.id, k.title.toLowerCase()]));
   return (
     <table className={styles.table}>
@@ -245,7 +223,7 @@ function ShelfRows({ rows, proposed }: { rows: NonNullable<Preview['rows']>; pro
   );
 }
 
-function RosterRows({ rows }: { rows: NonNullable<Preview['drafts']> }) {
+function RosterRows({ rows }: { rows: RosterPreview['drafts'] }) {
   return (
     <table className={styles.table}>
       <thead>

@@ -1,17 +1,10 @@
+import type { Api } from '../../contract/wire/api';
+import type { Answer } from '../../contract/wire/route';
 import { useSkills } from '../shared/useSkills';
 import styles from './import.module.css';
 import { dayOfMoment } from '../shared/words';
 
-/** A note as the reader of a file understood it. */
-export interface NoteDraft {
-  readonly row: number;
-  readonly learner: string;
-  readonly at: string;
-  readonly skill: string;
-  readonly result: string | null;
-  readonly correct: number | null;
-  readonly total: number | null;
-}
+type NoteDraft = Answer<Api['POST /imports/evidence']>['drafts'][number];
 
 /** More rows than this are counted, not drawn. */
 const rowsShown = 500;

@@ -1,24 +1,19 @@
+import type { LearnerWire } from '../../contract/wire/learners';
 import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Button } from '../../ui/Button';
 import { Dialog } from '../../ui/Dialog';
 import { Field } from '../../ui/Field';
 import { LinkButton } from '../../ui/LinkButton';
-import { api, link } from '../shared/api';
+import { call, link } from '../shared/api';
 import { messageOf } from '../shared/App';
 import panel from '../shared/panel.module.css';
-import type { LearnerWire } from '../shared/types';
-
-interface Erased {
-  backups: string[];
-  cleaned: boolean;
-}
 
 /** Asks for the nickname, erases the child, and names what still holds it. */
 export function EraseDialog({ learner, onClose }: { learner: LearnerWire; onClose: () => void }) {
   const [typed, setTyped] = useState('');
   const erase = useMutation({
-    mutationFn: () => api<Erased>('DELETE', `/learners/${learner.id}?confirm=${encodeURIComponent(typed)}`),
+    mutationFn: () => call('DELETE /learners/{id}', { params: { id: learner.id }, query: { confirm: typed } }),
   });
   const leave = (): void => void (location.href = link('/learners'));
   if (erase.data)

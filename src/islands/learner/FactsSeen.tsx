@@ -1,7 +1,7 @@
+import type { EvidenceWire } from '../../contract/wire/learners';
 import { operationWords, operationHue } from '../../text/itemText';
 import { ObservedGrid, type ObservedCell } from '../../ui/charts/ObservedGrid';
 import panel from '../shared/panel.module.css';
-import type { EvidenceWire } from '../shared/types';
 import { signOf } from '../shared/words';
 import styles from './learner.module.css';
 

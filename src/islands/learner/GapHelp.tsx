@@ -2,25 +2,11 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Button } from '../../ui/Button';
 import { Progress } from '../../ui/Empty';
-import { api, follow, link } from '../shared/api';
+import { finished, link } from '../shared/api';
 import { messageOf } from '../shared/App';
 import panel from '../shared/panel.module.css';
 import { useSkills } from '../shared/useSkills';
 import styles from './learner.module.css';
-
-interface Help {
-  library: { game: string; title: string; version: string; perTenMinutes: number; standardError: number }[];
-  changes: {
-    game: string;
-    variant: string;
-    gameTitle: string;
-    title: string;
-    parameterTitle: string;
-    value: unknown;
-    before: { mean: number };
-    after: { mean: number; standardError: number };
-  }[];
-}
 
 const shown = (value: unknown): string =>
   value === true ? 'yes' : value === false ? 'no' : Array.isArray(value) ? value.join(', ') : String(value);
@@ -32,10 +18,7 @@ export function GapHelp({ skill, who, barred }: { skill: string; who: string | n
   const [share, setShare] = useState(0);
   const help = useQuery({
     queryKey: ['gap-help', skill],
-    queryFn: async ({ signal }) => {
-      const first = await api<Help & { job?: string }>('POST', `/skills/${skill}/help?wait=0`, {});
-      return first.job ? follow<Help>(first.job, setShare, signal) : first;
-    },
+    queryFn: ({ signal }) => finished('POST /skills/{id}/help', { params: { id: skill }, query: { wait: 0 } }, setShare, signal),
     enabled: asked,
     staleTime: Infinity,
   });

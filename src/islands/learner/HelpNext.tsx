@@ -1,24 +1,12 @@
+import type { SuggestionWire } from '../../contract/wire/plans';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Failure, Loading } from '../../ui/Empty';
-import { api, link } from '../shared/api';
+import { call, link } from '../shared/api';
 import { messageOf } from '../shared/App';
 import panel from '../shared/panel.module.css';
 import { GapHelp } from './GapHelp';
 import styles from './learner.module.css';
-
-interface Recommendations {
-  items: {
-    game: string;
-    title: string;
-    value: number;
-    source: string;
-    seats: { learner: string; variant: string; variantTitle: string; chances: number; success: number }[];
-    reasons: string[];
-  }[];
-  excluded: { game: string; title: string; because: string; alternative: string | null }[];
-  open: { learner: string; skill: string; barred: { title: string; because: string } | null }[];
-}
 
 /** Games that help next, each with its two lines; and what kept the others out. */
 export function HelpNext({
@@ -38,7 +26,7 @@ export function HelpNext({
   const asked = { learners, minutes, limit, ...(noHelper ? { withoutHelper: true } : {}), ...(ready ? { preparationMinutes: 0 } : {}) };
   const found = useQuery({
     queryKey: ['recommend', asked],
-    queryFn: () => api<Recommendations>('POST', '/recommendations', asked),
+    queryFn: () => call('POST /recommendations', { body: asked }),
     placeholderData: (before) => before,
   });
   return (
@@ -102,7 +90,7 @@ export function HelpNext({
 }
 
 /** Who plays which version, those with the same one together. */
-function whoPlaysWhat(seats: Recommendations['items'][number]['seats'], name: (id: string) => string): string {
+function whoPlaysWhat(seats: SuggestionWire['seats'], name: (id: string) => string): string {
   const byVersion = new Map<string, string[]>();
   for (const s of seats) byVersion.set(s.variantTitle, [...(byVersion.get(s.variantTitle) ?? []), name(s.learner)]);
   if (byVersion.size === 1) return `All play “${seats[0]!.variantTitle}”.`;

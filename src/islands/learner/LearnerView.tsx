@@ -7,10 +7,9 @@ import { Failure, Loading } from '../../ui/Empty';
 import { LineDiagram } from '../../ui/LineDiagram';
 import { LinkButton } from '../../ui/LinkButton';
 import { SignalArm } from '../../ui/SignalArm';
-import { get, link, type Page } from '../shared/api';
+import { call, link } from '../shared/api';
 import { App, messageOf, useTell } from '../shared/App';
 import panel from '../shared/panel.module.css';
-import type { EstimateWire, EvidenceWire, LearnerWire } from '../shared/types';
 import { useSkills } from '../shared/useSkills';
 import { goodNext } from '../shared/goodNext';
 import { ageWords } from '../shared/words';
@@ -38,9 +37,12 @@ function Learner({ id, first }: { id: string; first: string | null }) {
   const client = useQueryClient();
   const tell = useTell();
   const skills = useSkills();
-  const learner = useQuery({ queryKey: ['learner', id], queryFn: () => get<LearnerWire>(`/learners/${id}`) });
-  const mastery = useQuery({ queryKey: ['mastery', id], queryFn: () => get<Page<EstimateWire>>(`/learners/${id}/mastery?limit=1000`) });
-  const evidence = useQuery({ queryKey: ['evidence', id], queryFn: () => get<Page<EvidenceWire>>(`/evidence?learner=${id}&limit=5000`) });
+  const learner = useQuery({ queryKey: ['learner', id], queryFn: () => call('GET /learners/{id}', { params: { id: id } }) });
+  const mastery = useQuery({
+    queryKey: ['mastery', id],
+    queryFn: () => call('GET /learners/{id}/mastery', { params: { id: id }, query: { limit: 1000 } }),
+  });
+  const evidence = useQuery({ queryKey: ['evidence', id], queryFn: () => call('GET /evidence', { query: { learner: id, limit: 5000 } }) });
   const [focus, setFocus] = useState<string | null>(first);
   const [dialog, setDialog] = useState<'note' | 'sheet' | 'edit' | 'erase' | null>(null);
   const refresh = (): void => void client.invalidateQueries();

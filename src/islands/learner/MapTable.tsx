@@ -1,6 +1,6 @@
+import type { EstimateWire } from '../../contract/wire/learners';
 import { statusWords } from '../../text/sentences';
 import panel from '../shared/panel.module.css';
-import type { EstimateWire } from '../shared/types';
 import type { Skills } from '../shared/useSkills';
 import styles from './learner.module.css';
 

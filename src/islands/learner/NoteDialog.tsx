@@ -1,16 +1,18 @@
+import type { EvidenceWire, LearnerWire } from '../../contract/wire/learners';
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { howWords, resultWords } from '../../text/sentences';
 import { Button } from '../../ui/Button';
-import { Choice } from '../../ui/Choice';
+import { Choice, choicesOf } from '../../ui/Choice';
 import { Dialog } from '../../ui/Dialog';
 import { Field } from '../../ui/Field';
-import { api, get, type Page } from '../shared/api';
+import { call } from '../shared/api';
 import { messageOf } from '../shared/App';
 import panel from '../shared/panel.module.css';
-import type { LearnerWire } from '../shared/types';
 import type { Skills } from '../shared/useSkills';
 import { useWriteKey } from '../shared/useWriteKey';
+
+type Role = EvidenceWire['by']['role'];
 
 /** One observation about one named skill, by a named role. */
 export function NoteDialog({
@@ -28,31 +30,29 @@ export function NoteDialog({
 }) {
   const [about, setAbout] = useState(skill ?? '');
   const [sheet, setSheet] = useState(false);
-  const [result, setResult] = useState<string | null>(null);
-  const [how, setHow] = useState<string | null>(null);
+  const [result, setResult] = useState<EvidenceWire['result']>(null);
+  const [how, setHow] = useState<EvidenceWire['how']>(null);
   const [support, setSupport] = useState<string | null>(null);
   const [correct, setCorrect] = useState(0);
   const [total, setTotal] = useState(10);
-  const [role, setRole] = useState('organiser');
+  const [role, setRole] = useState<Role>('organiser');
   const [own, setOwn] = useState(false);
   const key = useWriteKey();
-  const supports = useQuery({ queryKey: ['supports'], queryFn: () => get<Page<{ id: string; title: string }>>('/supports') });
+  const supports = useQuery({ queryKey: ['supports'], queryFn: () => call('GET /supports') });
   const save = useMutation({
     mutationFn: () =>
-      api(
-        'POST',
-        '/evidence',
-        {
+      call('POST /evidence', {
+        body: {
           learner: learner.id,
           skill: about,
           kind: sheet ? 'check-in' : 'statement',
-          ...(sheet ? { correct, total } : { result }),
+          ...(sheet ? { correct, total } : { result: result! }),
           ...(how ? { how } : {}),
           ...(support ? { support } : {}),
           by: { role, ownChild: own },
         },
         key,
-      ),
+      }),
     onSuccess: onSaved,
   });
   return (
@@ -93,18 +93,8 @@ export function NoteDialog({
         </div>
       ) : (
         <>
-          <Choice
-            label="How it went"
-            value={result}
-            options={Object.entries(resultWords).map(([id, title]) => ({ id, title }))}
-            onChange={setResult}
-          />
-          <Choice
-            label="How it was done"
-            value={how}
-            options={Object.entries(howWords).map(([id, title]) => ({ id, title }))}
-            onChange={(v) => setHow(v === how ? null : v)}
-          />
+          <Choice label="How it went" value={result} options={choicesOf(resultWords)} onChange={setResult} />
+          <Choice label="How it was done" value={how} options={choicesOf(howWords)} onChange={(v) => setHow(v === how ? null : v)} />
           <Choice
             label="With which help"
             value={support}
@@ -116,7 +106,7 @@ export function NoteDialog({
       <Choice
         label="Who saw it"
         value={role}
-        options={['organiser', 'helper', 'parent'].map((id) => ({ id, title: id }))}
+        options={(['organiser', 'helper', 'parent'] as const).map((id) => ({ id, title: id }))}
         onChange={setRole}
       />
       {role === 'parent' && (

@@ -1,8 +1,8 @@
+import type { EstimateWire } from '../../contract/wire/learners';
 import { useState } from 'react';
 import { heldAt } from '../../core/mastery/parameters';
 import { movedLately } from '../../core/mastery/movedLately';
 import panel from '../shared/panel.module.css';
-import type { EstimateWire } from '../shared/types';
 import type { Skills } from '../shared/useSkills';
 import { pageToday } from '../shared/words';
 import styles from './learner.module.css';

@@ -1,3 +1,4 @@
+import type { LearnerWire } from '../../contract/wire/learners';
 import { useMutation } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
 import { ladderOf } from '../../core/mastery/nextSupport';
@@ -7,10 +8,9 @@ import { questionText } from '../../text/itemText';
 import { Dialog } from '../../ui/Dialog';
 import { Field } from '../../ui/Field';
 import { FormActions } from '../../ui/FormActions';
-import { api } from '../shared/api';
+import { call } from '../shared/api';
 import { messageOf } from '../shared/App';
 import panel from '../shared/panel.module.css';
-import type { LearnerWire } from '../shared/types';
 import type { Skills } from '../shared/useSkills';
 import { useSupportTitle } from '../shared/useSupportTitle';
 import { useWriteKey } from '../shared/useWriteKey';
@@ -57,10 +57,8 @@ export function SheetDialog({
   const right = [...answers.values()].filter(Boolean).length;
   const save = useMutation({
     mutationFn: () =>
-      api(
-        'POST',
-        '/evidence',
-        {
+      call('POST /evidence', {
+        body: {
           learner: learner.id,
           kind: 'check-in',
           skill: chosen,
@@ -74,7 +72,7 @@ export function SheetDialog({
           by: { role: 'organiser' },
         },
         key,
-      ),
+      }),
     onSuccess: onSaved,
   });
   const put = (i: number, correct: boolean): void => {

@@ -1,6 +1,7 @@
+import type { EstimateWire, EvidenceWire, LearnerWire } from '../../contract/wire/learners';
+import type { SkillWire } from '../../contract/wire/things';
 import { ladderOf, nextSupport } from '../../core/mastery/nextSupport';
 import panel from '../shared/panel.module.css';
-import type { EstimateWire, EvidenceWire, LearnerWire, SkillWire } from '../shared/types';
 import type { Skills } from '../shared/useSkills';
 import { useSupportTitle } from '../shared/useSupportTitle';
 import styles from './learner.module.css';

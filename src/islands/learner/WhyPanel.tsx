@@ -1,11 +1,12 @@
+import type { EstimateWire, EvidenceWire, LearnerWire } from '../../contract/wire/learners';
+import type { SkillWire } from '../../contract/wire/things';
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { helpWords, howWords, resultWords, statusWords } from '../../text/sentences';
 import { Button } from '../../ui/Button';
 import { HistoryLine } from '../../ui/charts/HistoryLine';
-import { api, get, type Page } from '../shared/api';
+import { call } from '../shared/api';
 import { messageOf, useTell } from '../shared/App';
 import panel from '../shared/panel.module.css';
-import type { EstimateWire, EvidenceWire, LearnerWire, SkillWire } from '../shared/types';
 import type { Skills } from '../shared/useSkills';
 import { signOf } from '../shared/words';
 import styles from './learner.module.css';
@@ -35,7 +36,8 @@ export function WhyPanel({
   const tell = useTell();
   const byId = new Map(evidence.map((x) => [x.id, x]));
   const retract = useMutation({
-    mutationFn: (id: string) => api('POST', `/evidence/${id}/retract`, { because: 'taken back on the learner page' }),
+    mutationFn: (id: string) =>
+      call('POST /evidence/{id}/retract', { params: { id: id }, body: { because: 'taken back on the learner page' } }),
     onSuccess: () => {
       onChanged();
       tell('Taken back; it stays on record.');
@@ -44,14 +46,17 @@ export function WhyPanel({
   });
   const met = useQuery({
     queryKey: ['met', learner.id],
-    queryFn: () => get<Page<{ skill: string; chances: number; sessions: number }>>(`/learners/${learner.id}/met?limit=1000`),
+    queryFn: () => call('GET /learners/{id}/met', { params: { id: learner.id }, query: { limit: 1000 } }),
   }).data?.items.find((m) => m.skill === skill.id);
   const goal = learner.goals.includes(skill.id);
   const setGoal = useMutation({
     mutationFn: () =>
-      api('PATCH', `/learners/${learner.id}`, {
-        version: learner.version,
-        goals: goal ? learner.goals.filter((g) => g !== skill.id) : [...learner.goals, skill.id],
+      call('PATCH /learners/{id}', {
+        params: { id: learner.id },
+        body: {
+          version: learner.version,
+          goals: goal ? learner.goals.filter((g) => g !== skill.id) : [...learner.goals, skill.id],
+        },
       }),
     onSuccess: () => {
       onChanged();

@@ -1,8 +1,8 @@
-import { get } from '../shared/api';
+import { call } from '../shared/api';
 
 /** Everything about a child as a file. @throws ApiError when the program does not give it. */
 export async function download(id: string, nickname: string): Promise<void> {
-  const data = await get<unknown>(`/learners/${id}/export`);
+  const data = await call('GET /learners/{id}/export', { params: { id: id } });
   const a = document.createElement('a');
   a.href = URL.createObjectURL(new Blob([JSON.stringify(data, null, 2)], { type: 'application/json' }));
   a.download = `${nickname}.json`;

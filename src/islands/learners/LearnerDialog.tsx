@@ -1,3 +1,4 @@
+import type { LearnerWire } from '../../contract/wire/learners';
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { accommodations } from '../../core/recommend/accommodations';
@@ -5,10 +6,9 @@ import { accommodationWords } from '../../text/sentences';
 import { Dialog } from '../../ui/Dialog';
 import { Field } from '../../ui/Field';
 import { FormActions } from '../../ui/FormActions';
-import { api, ApiError, get, type Page, problemAt } from '../shared/api';
+import { ApiError, call, problemAt } from '../shared/api';
 import { messageOf } from '../shared/App';
 import panel from '../shared/panel.module.css';
-import type { LearnerWire } from '../shared/types';
 import { useWriteKey } from '../shared/useWriteKey';
 import styles from './learners.module.css';
 
@@ -30,13 +30,13 @@ export function LearnerDialog({
   const [supports, setSupports] = useState<string[]>(learner?.supportsInUse ?? []);
   const [permanent, setPermanent] = useState<string[]>(learner?.permanentSupports ?? []);
   const [withoutNorms, setWithoutNorms] = useState(learner?.withoutNorms ?? false);
-  const [allowances, setAllowances] = useState<string[]>(learner?.accommodations ?? []);
+  const [allowances, setAllowances] = useState<LearnerWire['accommodations']>(learner?.accommodations ?? []);
   const key = useWriteKey();
   const frameworks = useQuery({
     queryKey: ['frameworks'],
-    queryFn: () => get<Page<{ id: string; title: string }>>('/frameworks?limit=1000'),
+    queryFn: () => call('GET /frameworks', { query: { limit: 1000 } }),
   });
-  const kinds = useQuery({ queryKey: ['kinds'], queryFn: () => get<Page<{ id: string; title: string }>>('/kinds?limit=5000') });
+  const kinds = useQuery({ queryKey: ['kinds'], queryFn: () => call('GET /kinds', { query: { limit: 5000 } }) });
   const tools =
     kinds.data?.items.filter((k) =>
       ['bead-frame', 'hundred-chart', 'number-line', 'two-colour-counters', 'ten-frame-cards', 'linking-cubes'].includes(k.id),
@@ -58,14 +58,14 @@ export function LearnerDialog({
         group: group.trim() === '' ? null : group.trim(),
       };
       return learner
-        ? api<{ id: string }>('PATCH', `/learners/${learner.id}`, { ...body, version: learner.version })
-        : api<{ id: string }>('POST', '/learners', body, key);
+        ? call('PATCH /learners/{id}', { params: { id: learner.id }, body: { ...body, version: learner.version } })
+        : call('POST /learners', { body, key });
     },
     onSuccess: ({ id }) => onSaved(id),
   });
   const problem = save.error instanceof ApiError ? save.error.problem : null;
   const at = (field: string): string | null => problemAt(save.error, field);
-  const toggle = (list: string[], set: (l: string[]) => void, id: string): void =>
+  const toggle = <T extends string>(list: T[], set: (l: T[]) => void, id: T): void =>
     set(list.includes(id) ? list.filter((x) => x !== id) : [...list, id]);
   return (
     <Dialog title={learner ? `Change ${learner.nickname}` : 'Add a learner'} onClose={onClose}>

@@ -1,3 +1,4 @@
+import type { LearnerWire, ShortMapWire } from '../../contract/wire/learners';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
 import { Button } from '../../ui/Button';
@@ -5,12 +6,11 @@ import { Dialog } from '../../ui/Dialog';
 import { Empty, Failure, Loading } from '../../ui/Empty';
 import { LinkButton } from '../../ui/LinkButton';
 import { SignalArm } from '../../ui/SignalArm';
-import { get, link, type Page } from '../shared/api';
+import { call, link } from '../shared/api';
 import { HelpNext } from '../learner/HelpNext';
 import { ageWords } from '../shared/words';
 import { App, messageOf } from '../shared/App';
 import panel from '../shared/panel.module.css';
-import type { LearnerWire } from '../shared/types';
 import { type Skills, useSkills } from '../shared/useSkills';
 import { useWindowRows } from '../shared/useWindowRows';
 import { SpacerRow } from '../../ui/SpacerRow';
@@ -30,19 +30,12 @@ const armPitch = 7.8;
 /** Room for seven arms of a line. */
 const armsShown = 7;
 
-interface ShortMapWire {
-  learner: string;
-  seen: boolean;
-  next: string[];
-  lines: { held: number; arms: [number, boolean][] }[];
-}
-
 /** Learners × strands: how far each line is signalled clear, and what is good next. */
 function Learners() {
   const client = useQueryClient();
   const skills = useSkills();
-  const learners = useQuery({ queryKey: ['learners'], queryFn: () => get<Page<LearnerWire>>('/learners?limit=5000') });
-  const maps = useQuery({ queryKey: ['maps'], queryFn: () => get<Page<ShortMapWire>>('/maps?limit=5000') });
+  const learners = useQuery({ queryKey: ['learners'], queryFn: () => call('GET /learners', { query: { limit: 5000 } }) });
+  const maps = useQuery({ queryKey: ['maps'], queryFn: () => call('GET /maps', { query: { limit: 5000 } }) });
   const [adding, setAdding] = useState(false);
   const [together, setTogether] = useState<readonly string[]>([]);
   const [asking, setAsking] = useState(false);

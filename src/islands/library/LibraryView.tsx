@@ -1,13 +1,12 @@
+import type { LibraryGameWire } from '../../contract/wire/shelf';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
 import { operationHue, operationWords } from '../../text/itemText';
-import type { ProfileSummary } from '../../core/simulate/profileSummary';
-import type { Operation } from '../../core/items/item';
 import { Button } from '../../ui/Button';
 import { Failure, Loading } from '../../ui/Empty';
 import { LinkButton } from '../../ui/LinkButton';
 import { ShareBar } from '../../ui/charts/ShareBar';
-import { api, get, link, type Page } from '../shared/api';
+import { call, link } from '../shared/api';
 import { useTellUndo } from '../shared/useTellUndo';
 import { App, messageOf, useTell } from '../shared/App';
 import panel from '../shared/panel.module.css';
@@ -16,23 +15,7 @@ import { type Skills, useSkills } from '../shared/useSkills';
 import { useWindowRows } from '../shared/useWindowRows';
 import styles from './library.module.css';
 
-interface LibraryVersion {
-  readonly id: string;
-  readonly title: string;
-  readonly ages: readonly [number, number];
-  readonly players: { readonly min: number; readonly max: number };
-  readonly minutes: number;
-  readonly profile: ProfileSummary | null;
-}
-interface LibraryGameWire {
-  readonly id: string;
-  readonly title: string;
-  readonly bin: string;
-  readonly plays: string;
-  readonly rules: readonly string[];
-  readonly onShelf: boolean;
-  readonly variants: readonly LibraryVersion[];
-}
+type LibraryVersion = LibraryGameWire['variants'][number];
 
 export default function LibraryView({ text }: { text: string | null }) {
   return (
@@ -48,14 +31,14 @@ function Library({ first }: { first: string | null }) {
   const tell = useTell();
   const tellUndo = useTellUndo();
   const skills = useSkills();
-  const library = useQuery({ queryKey: ['library'], queryFn: () => get<Page<LibraryGameWire>>('/library?limit=1000') });
+  const library = useQuery({ queryKey: ['library'], queryFn: () => call('GET /library', { query: { limit: 1000 } }) });
   const [text, setText] = useState(first ?? '');
   const [bin, setBin] = useState('');
   const [age, setAge] = useState('');
   const [open, setOpen] = useState<string | null>(null);
   const refresh = (): void => void client.invalidateQueries();
   const take = useMutation({
-    mutationFn: (game: LibraryGameWire) => api<{ id: string; change: string }>('POST', `/library/${game.id}/take`, {}),
+    mutationFn: (game: LibraryGameWire) => call('POST /library/{id}/take', { params: { id: game.id } }),
     onSuccess: ({ change }, game) => {
       refresh();
       tellUndo(`${game.title} is on your shelf.`, change);
@@ -157,7 +140,7 @@ function Library({ first }: { first: string | null }) {
                             <ShareBar
                               label={v.title}
                               shares={v.profile.mix.map(([op, share]) => ({
-                                title: operationWords[op as Operation],
+                                title: operationWords[op],
                                 share,
                                 error: null,
                                 fill: `var(--strand-${operationHue(op)})`,
@@ -187,12 +170,12 @@ const skillsNamed = 2;
 const leastDose = 1;
 
 /** The narrowest telling: the two skills met most, or what is done when no skill is met. */
-function mainPractice(p: ProfileSummary, skills: Skills): string {
+function mainPractice(p: NonNullable<LibraryVersion['profile']>, skills: Skills): string {
   const met = p.doses.filter(([, dose]) => dose >= leastDose).slice(0, skillsNamed);
   if (met.length > 0) return met.map(([id, dose]) => `${skills.title(id).toLowerCase()} ${Math.round(dose)}`).join(' · ');
   return p.mix
     .slice(0, skillsNamed)
-    .map(([op]) => operationWords[op as Operation])
+    .map(([op]) => operationWords[op])
     .join(' · ');
 }
 
@@ -208,7 +191,7 @@ function matches(g: LibraryGameWire, text: string, age: string, skills: Skills):
       ...g.variants.flatMap((v) => [
         v.title,
         ...(v.profile?.doses.filter(([, dose]) => dose >= leastDose).map(([id]) => skills.title(id)) ?? []),
-        ...(v.profile?.mix.map(([op]) => operationWords[op as Operation]) ?? []),
+        ...(v.profile?.mix.map(([op]) => operationWords[op]) ?? []),
       ]),
     ].join(' '),
   );

@@ -3,11 +3,10 @@ import { useState } from 'react';
 import { heldAt } from '../../core/mastery/parameters';
 import { Failure, Loading } from '../../ui/Empty';
 import { LinkButton } from '../../ui/LinkButton';
-import { api, get, link, type Page } from '../shared/api';
+import { call, link } from '../shared/api';
 import { App, messageOf, useTell } from '../shared/App';
 import { goodNext } from '../shared/goodNext';
 import panel from '../shared/panel.module.css';
-import type { EstimateWire, GameWire, LearnerWire } from '../shared/types';
 import { useSkills } from '../shared/useSkills';
 import styles from './mine.module.css';
 
@@ -28,14 +27,15 @@ function Mine({ id }: { id: string }) {
   const tell = useTell();
   const skills = useSkills();
   const [search, setSearch] = useState('');
-  const learner = useQuery({ queryKey: ['learner', id], queryFn: () => get<LearnerWire>(`/learners/${id}`) });
+  const learner = useQuery({ queryKey: ['learner', id], queryFn: () => call('GET /learners/{id}', { params: { id: id } }) });
   const mastery = useQuery({
     queryKey: ['mastery', id, 'short'],
-    queryFn: () => get<Page<EstimateWire>>(`/learners/${id}/mastery?limit=1000&steps=false`),
+    queryFn: () => call('GET /learners/{id}/mastery', { params: { id: id }, query: { limit: 1000, steps: 'false' } }),
   });
-  const games = useQuery({ queryKey: ['games'], queryFn: () => get<Page<GameWire>>('/games?limit=1000') });
+  const games = useQuery({ queryKey: ['games'], queryFn: () => call('GET /games', { query: { limit: 1000 } }) });
   const like = useMutation({
-    mutationFn: (likings: string[]) => api('PATCH', `/learners/${id}`, { version: learner.data!.version, likings }),
+    mutationFn: (likings: string[]) =>
+      call('PATCH /learners/{id}', { params: { id: id }, body: { version: learner.data!.version, likings } }),
     onSuccess: () => client.invalidateQueries({ queryKey: ['learner', id] }),
     onError: (e) => tell(messageOf(e), { bad: true }),
   });

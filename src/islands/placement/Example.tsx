@@ -1,8 +1,8 @@
+import type { SkillWire } from '../../contract/wire/things';
 import { useState } from 'react';
 import { exampleItems } from '../../core/skills/exampleItems';
 import { questionText } from '../../text/itemText';
 import { Button } from '../../ui/Button';
-import type { SkillWire } from '../shared/types';
 import styles from './placement.module.css';
 
 /** A question to show on the screen, when there is nothing at hand. */

@@ -4,10 +4,9 @@ import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
 import { Failure, Loading } from '../../ui/Empty';
 import { LinkButton } from '../../ui/LinkButton';
-import { api, get, link } from '../shared/api';
+import { call, link } from '../shared/api';
 import { App, messageOf } from '../shared/App';
 import panel from '../shared/panel.module.css';
-import type { LearnerWire } from '../shared/types';
 import { type Skills, useSkills } from '../shared/useSkills';
 import { useWriteKey } from '../shared/useWriteKey';
 import { numberStrands } from '../../core/cohort/placeLearner';
@@ -23,16 +22,10 @@ export default function PlacementView({ id }: { id: string }) {
   );
 }
 
-interface Next {
-  next: string | null;
-  information: number;
-  open: number;
-}
-
 /** Ten questions or so: each the one that tells most, given all before it; stop any time. */
 function Placement({ id }: { id: string }) {
   const skills = useSkills();
-  const learner = useQuery({ queryKey: ['learner', id], queryFn: () => get<LearnerWire>(`/learners/${id}`) });
+  const learner = useQuery({ queryKey: ['learner', id], queryFn: () => call('GET /learners/{id}', { params: { id: id } }) });
   const [answers, setAnswers] = useDraft(id);
   const [skipped, setSkipped] = useState<readonly string[]>([]);
   const [lines, setLines] = useState<readonly string[]>(numberStrands);
@@ -41,17 +34,16 @@ function Placement({ id }: { id: string }) {
   const sent = [...answers].map(([skill, result]) => ({ skill, result }));
   const question = useQuery({
     queryKey: ['placement', id, sent, lines, skipped, thorough],
-    queryFn: () => api<Next>('POST', `/learners/${id}/placement`, { answers: sent, strands: lines, leaveOut: skipped, thorough }),
+    queryFn: () =>
+      call('POST /learners/{id}/placement', { params: { id: id }, body: { answers: sent, strands: lines, leaveOut: skipped, thorough } }),
     placeholderData: (before) => before,
   });
   const save = useMutation({
     mutationFn: () =>
-      api(
-        'POST',
-        '/evidence/batch',
-        { items: sent.map((a) => ({ learner: id, kind: 'placement', ...a, by: { role: 'organiser' } })) },
+      call('POST /evidence/batch', {
+        body: { items: sent.map((a) => ({ learner: id, kind: 'placement' as const, ...a, by: { role: 'organiser' as const } })) },
         key,
-      ),
+      }),
     onSuccess: () => {
       setAnswers(new Map());
       location.href = link(`/learners/${id}`);

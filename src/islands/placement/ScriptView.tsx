@@ -2,10 +2,9 @@ import { useQuery } from '@tanstack/react-query';
 import { Button } from '../../ui/Button';
 import { Failure, Loading } from '../../ui/Empty';
 import { LinkButton } from '../../ui/LinkButton';
-import { get, link, type Page } from '../shared/api';
+import { call, link } from '../shared/api';
 import { App, messageOf } from '../shared/App';
 import panel from '../shared/panel.module.css';
-import type { EstimateWire, LearnerWire } from '../shared/types';
 import { useSkills } from '../shared/useSkills';
 import styles from './placement.module.css';
 
@@ -25,10 +24,10 @@ const openBelow = 0.7;
 /** The ladders on paper: begin at the mark, go down while it goes well, up while it does not. */
 function Script({ id }: { id: string }) {
   const skills = useSkills();
-  const learner = useQuery({ queryKey: ['learner', id], queryFn: () => get<LearnerWire>(`/learners/${id}`) });
+  const learner = useQuery({ queryKey: ['learner', id], queryFn: () => call('GET /learners/{id}', { params: { id: id } }) });
   const mastery = useQuery({
     queryKey: ['mastery', id, 'short'],
-    queryFn: () => get<Page<EstimateWire>>(`/learners/${id}/mastery?limit=1000&steps=false`),
+    queryFn: () => call('GET /learners/{id}/mastery', { params: { id: id }, query: { limit: 1000, steps: 'false' } }),
   });
   if (learner.error) return <Failure message={messageOf(learner.error)} />;
   if (!skills || !learner.data || !mastery.data) return <Loading />;

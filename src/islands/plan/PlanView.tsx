@@ -1,13 +1,13 @@
+import type { MeetingWire, TermWire } from '../../contract/wire/plans';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useRef, useState } from 'react';
 import { daysBetween } from '../../core/shared/days';
 import { Button } from '../../ui/Button';
 import { Empty, Failure, Loading, Progress } from '../../ui/Empty';
 import { LinkButton } from '../../ui/LinkButton';
-import { api, follow, get, link, type Page } from '../shared/api';
+import { call, follow, link } from '../shared/api';
 import { App, messageOf, useTell } from '../shared/App';
 import panel from '../shared/panel.module.css';
-import type { GameWire, MeetingWire, TermWire } from '../shared/types';
 import { dayWords } from '../shared/words';
 import styles from './plan.module.css';
 import { SessionDialog } from './SessionDialog';
@@ -25,15 +25,16 @@ export default function PlanView({ date }: { date: string | null }) {
 function Plan({ date }: { date: string | null }) {
   const client = useQueryClient();
   const tell = useTell();
-  const term = useQuery({ queryKey: ['term'], queryFn: () => get<TermWire>('/term') });
-  const games = useQuery({ queryKey: ['games'], queryFn: () => get<Page<GameWire>>('/games?limit=5000&retired=true') });
+  const term = useQuery({ queryKey: ['term'], queryFn: () => call('GET /term') });
+  const games = useQuery({ queryKey: ['games'], queryFn: () => call('GET /games', { query: { limit: 5000, retired: 'true' } }) });
   const [planning, setPlanning] = useState<{ date: string; meeting: MeetingWire | null } | null>(null);
   const [setting, setSetting] = useState(false);
   const [running, setRunning] = useState<number | null>(null);
   const stopper = useRef<AbortController | null>(null);
   const asked = useRef(date);
   const off = useMutation({
-    mutationFn: (m: MeetingWire) => api('PATCH', `/meetings/${m.id}`, m.off ? { off: false } : { off: true, offBecause: 'holiday' }),
+    mutationFn: (m: MeetingWire) =>
+      call('PATCH /meetings/{id}', { params: { id: m.id }, body: m.off ? { off: false } : { off: true, offBecause: 'holiday' } }),
     onSuccess: () => void client.invalidateQueries(),
     onError: (e) => tell(messageOf(e), { bad: true }),
   });
@@ -52,8 +53,8 @@ function Plan({ date }: { date: string | null }) {
     stopper.current = new AbortController();
     setRunning(0);
     try {
-      const { job } = await api<{ job: string }>('POST', '/term/plan', {});
-      const { planned } = await follow<{ planned: number }>(job, setRunning, stopper.current.signal);
+      const begun = await call('POST /term/plan', { body: {} });
+      const { planned } = await follow('POST /term/plan', begun, setRunning, stopper.current.signal);
       tell(`${planned} meetings are planned ahead.`);
       await client.invalidateQueries();
     } catch (error) {

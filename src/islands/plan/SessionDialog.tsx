@@ -1,13 +1,13 @@
+import type { MeetingWire } from '../../contract/wire/plans';
 import { useQuery } from '@tanstack/react-query';
 import { useRef, useState } from 'react';
 import { Button } from '../../ui/Button';
 import { Dialog } from '../../ui/Dialog';
 import { Progress } from '../../ui/Empty';
 import { Field } from '../../ui/Field';
-import { api, ApiError, follow, get, link, type Page } from '../shared/api';
+import { ApiError, call, follow, isBegun, link } from '../shared/api';
 import { messageOf } from '../shared/App';
 import panel from '../shared/panel.module.css';
-import type { LearnerWire, MeetingWire } from '../shared/types';
 import { ageWords } from '../shared/words';
 import { useWriteKey } from '../shared/useWriteKey';
 import styles from './plan.module.css';
@@ -17,7 +17,7 @@ const shown: ReadonlySet<string> = new Set(['date', 'rounds', 'minutes', 'tables
 
 /** Who is there, how many rounds and tables; then the plan is worked out. */
 export function SessionDialog({ date, meeting, onClose }: { date: string; meeting: MeetingWire | null; onClose: () => void }) {
-  const learners = useQuery({ queryKey: ['learners'], queryFn: () => get<Page<LearnerWire>>('/learners?limit=5000') });
+  const learners = useQuery({ queryKey: ['learners'], queryFn: () => call('GET /learners', { query: { limit: 5000 } }) });
   const [day, setDay] = useState(date);
   const [away, setAway] = useState<ReadonlySet<string>>(new Set());
   const [shape, setShape] = useState({
@@ -38,8 +38,8 @@ export function SessionDialog({ date, meeting, onClose }: { date: string; meetin
     stopper.current = new AbortController();
     try {
       const body = { date: day, present, ...shape, seconds: 2 };
-      const started = await api<{ job?: string; id?: string }>('POST', '/plans?wait=0', body, key);
-      const id = started.id ?? (await follow<{ plan: string }>(started.job!, setRunning, stopper.current.signal)).plan;
+      const started = await call('POST /plans', { query: { wait: 0 }, body, key });
+      const id = isBegun(started) ? (await follow('POST /plans', started, setRunning, stopper.current.signal)).plan : started.id;
       location.href = link(`/plan/${id}`);
     } catch (error) {
       setProblem(error instanceof ApiError ? error : new ApiError({ code: 'unknown', message: messageOf(error) }, 0));

@@ -1,13 +1,13 @@
+import type { TermWire } from '../../contract/wire/plans';
 import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { addDays, weekdayOf } from '../../core/shared/days';
 import { Button } from '../../ui/Button';
 import { Dialog } from '../../ui/Dialog';
 import { Field } from '../../ui/Field';
-import { api, ApiError, problemAt } from '../shared/api';
+import { ApiError, call, problemAt } from '../shared/api';
 import { messageOf } from '../shared/App';
 import panel from '../shared/panel.module.css';
-import type { TermWire } from '../shared/types';
 import styles from './plan.module.css';
 
 const names = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'];
@@ -29,7 +29,7 @@ export function TermDialog({ term, onClose, onSaved }: { term: TermWire; onClose
     tables: first?.tables ?? 4,
     helpers: first?.helpers ?? 2,
   });
-  const save = useMutation({ mutationFn: () => api('PUT', '/term', input), onSuccess: onSaved });
+  const save = useMutation({ mutationFn: () => call('PUT /term', { body: input }), onSuccess: onSaved });
   const problem = save.error instanceof ApiError ? save.error.problem : null;
   const at = (field: string): string | null => problemAt(save.error, field);
   const number = (name: 'rounds' | 'minutes' | 'tables' | 'helpers', label: string) => (

@@ -3,11 +3,10 @@ import { useState } from 'react';
 import { Button } from '../../ui/Button';
 import { Empty, Failure, Loading } from '../../ui/Empty';
 import { LinkButton } from '../../ui/LinkButton';
-import { api, get, link, type Page } from '../shared/api';
+import { call, link } from '../shared/api';
 import { App, messageOf, useTell } from '../shared/App';
 import panel from '../shared/panel.module.css';
 import { PlanPicker } from '../shared/PlanPicker';
-import type { EvidenceWire, GameWire, LearnerWire, PlanWire } from '../shared/types';
 import { useSkills } from '../shared/useSkills';
 import { usePlanChoice } from '../shared/usePlanChoice';
 import { dayWords, pageToday } from '../shared/words';
@@ -27,22 +26,22 @@ function Play({ asked }: { asked: string | null }) {
   const [at, setAt] = useState<{ round: number; table: number } | null>(null);
   const plan = useQuery({
     queryKey: ['plan', chosen?.id],
-    queryFn: () => get<PlanWire>(`/plans/${chosen!.id}`),
+    queryFn: () => call('GET /plans/{id}', { params: { id: chosen!.id } }),
     enabled: chosen !== null,
     staleTime: 60_000,
   });
-  const learners = useQuery({ queryKey: ['learners'], queryFn: () => get<Page<LearnerWire>>('/learners?limit=5000') });
-  const games = useQuery({ queryKey: ['games'], queryFn: () => get<Page<GameWire>>('/games?limit=5000&retired=true') });
+  const learners = useQuery({ queryKey: ['learners'], queryFn: () => call('GET /learners', { query: { limit: 5000 } }) });
+  const games = useQuery({ queryKey: ['games'], queryFn: () => call('GET /games', { query: { limit: 5000, retired: 'true' } }) });
   const notes = useQuery({
     queryKey: ['evidence', 'session', chosen?.id],
-    queryFn: () => get<Page<EvidenceWire>>(`/evidence?session=${chosen!.id}&limit=5000`),
+    queryFn: () => call('GET /evidence', { query: { session: chosen!.id, limit: 5000 } }),
     enabled: chosen !== null,
   });
   const skills = useSkills();
   const tell = useTell();
   const client = useQueryClient();
   const played = useMutation({
-    mutationFn: () => api('POST', `/plans/${chosen!.id}/played`, { played: true }),
+    mutationFn: () => call('POST /plans/{id}/played', { params: { id: chosen!.id }, body: { played: true } }),
     onSuccess: () => void (location.href = link(`/review?plan=${chosen!.id}`)),
     onError: (e) => tell(messageOf(e), { bad: true }),
   });

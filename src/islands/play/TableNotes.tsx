@@ -1,11 +1,13 @@
+import type { Operation } from '../../core/items/item';
+import type { EvidenceWire, LearnerWire } from '../../contract/wire/learners';
+import type { PlanWire, TableWire } from '../../contract/wire/plans';
 import { useMutation } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { helpWords, howWords, resultWords } from '../../text/sentences';
 import { Button } from '../../ui/Button';
-import { Choice } from '../../ui/Choice';
-import { api } from '../shared/api';
+import { Choice, choicesOf } from '../../ui/Choice';
+import { call } from '../shared/api';
 import { messageOf } from '../shared/App';
-import type { LearnerWire, PlanWire, TableWire } from '../shared/types';
 import type { Skills } from '../shared/useSkills';
 import { signOf } from '../shared/words';
 import { writeKey } from '../shared/useWriteKey';
@@ -14,21 +16,20 @@ import styles from './play.module.css';
 
 interface SeatNote {
   skill: string | null;
-  result: string | null;
-  how: string | null;
+  result: EvidenceWire['result'];
+  how: EvidenceWire['how'];
   support: string | null;
-  missed: { op: string; a: number; b: number }[];
+  missed: { op: Operation; a: number; b: number }[];
 }
 interface Kept {
   key: string;
-  role: string;
+  role: EvidenceWire['by']['role'];
   notes: Record<string, SeatNote>;
 }
 
 const blank = (skill: string | null): SeatNote => ({ skill, result: null, how: null, support: null, missed: [] });
 const tools = ['bead-frame', 'hundred-chart', 'number-line'];
 
-/** Three taps a child, at the table, on a phone; kept in this browser until they are sent. */
 /** Taps of a session that are on this device and not sent yet, by round and table. */
 export function unsentTables(plan: PlanWire): { round: number; table: number; taps: number }[] {
   return plan.rounds.flatMap((r, round) =>
@@ -41,6 +42,7 @@ export function unsentTables(plan: PlanWire): { round: number; table: number; ta
 
 const placeOf = (plan: string, round: number, table: number): string => `zeitgeber-notes|${plan}|${round}|${table}`;
 
+/** Three taps a child, at the table, on a phone; kept in this browser until they are sent. */
 export function TableNotes({
   plan,
   at,
@@ -84,15 +86,13 @@ export function TableNotes({
   const send = useMutation({
     mutationFn: async () => {
       if (full.length === 0) return;
-      await api(
-        'POST',
-        '/evidence/batch',
-        {
+      await call('POST /evidence/batch', {
+        body: {
           items: full.map(({ seat, note }) => ({
             learner: seat.learner,
-            kind: 'note',
-            skill: note.skill,
-            result: note.result,
+            kind: 'note' as const,
+            skill: note.skill!,
+            result: note.result!,
             ...(note.how ? { how: note.how } : {}),
             ...(note.support ? { support: note.support } : {}),
             variant: seat.variant,
@@ -101,8 +101,8 @@ export function TableNotes({
             by: { role: kept.role },
           })),
         },
-        kept.key,
-      );
+        key: kept.key,
+      });
     },
     onSuccess: () => {
       localStorage.removeItem(place);
@@ -165,14 +165,14 @@ export function TableNotes({
               large
               label={`How it went for ${l?.nickname}`}
               value={note.result}
-              options={Object.entries(resultWords).map(([id, title]) => ({ id, title }))}
+              options={choicesOf(resultWords)}
               onChange={(v) => change(s.learner, { result: note.result === v ? null : v })}
             />
             {note.result && note.result !== 'stuck' && (
               <Choice
                 label="How it was done"
                 value={note.how}
-                options={Object.entries(howWords).map(([id, title]) => ({ id, title }))}
+                options={choicesOf(howWords)}
                 onChange={(v) => change(s.learner, { how: note.how === v ? null : v })}
               />
             )}
@@ -206,7 +206,7 @@ export function TableNotes({
           aria-label="Who notes"
           value={kept.role}
           onChange={(e) => {
-            const nextKept = { ...kept, key: writeKey(), role: e.target.value };
+            const nextKept = { ...kept, key: writeKey(), role: e.target.value as Kept['role'] };
             setKept(nextKept);
             localStorage.setItem(place, JSON.stringify(nextKept));
           }}
@@ -233,7 +233,7 @@ function readKept(place: string): Kept {
   }
 }
 
-function Missed({ missed, onChange, first }: { missed: SeatNote['missed']; onChange: (m: SeatNote['missed']) => void; first: string }) {
+function Missed({ missed, onChange, first }: { missed: SeatNote['missed']; onChange: (m: SeatNote['missed']) => void; first: Operation }) {
   const [a, setA] = useState('');
   const [op, setOp] = useState(first);
   const [b, setB] = useState('');
@@ -252,7 +252,7 @@ function Missed({ missed, onChange, first }: { missed: SeatNote['missed']; onCha
       ))}
       <span>
         <input inputMode="numeric" aria-label="Missed fact, first number" value={a} onChange={(e) => setA(e.target.value)} />
-        <select aria-label="Missed fact, sign" value={op} onChange={(e) => setOp(e.target.value)}>
+        <select aria-label="Missed fact, sign" value={op} onChange={(e) => setOp(e.target.value as Operation)}>
           {Object.entries(signOf).map(([id, sign]) => (
             <option key={id} value={id}>
               {sign}

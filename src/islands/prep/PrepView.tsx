@@ -1,35 +1,16 @@
+import type { GatherWire, PlanShort } from '../../contract/wire/plans';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { Button } from '../../ui/Button';
 import { Empty, Failure, Loading } from '../../ui/Empty';
 import { Light } from '../../ui/Light';
 import { LinkButton } from '../../ui/LinkButton';
-import { api, get, link } from '../shared/api';
+import { call, link } from '../shared/api';
 import { App, messageOf, useTell } from '../shared/App';
 import panel from '../shared/panel.module.css';
 import { PlanPicker } from '../shared/PlanPicker';
-import { type PlanShort, usePlanChoice } from '../shared/usePlanChoice';
+import { usePlanChoice } from '../shared/usePlanChoice';
 import { dayWords } from '../shared/words';
 import styles from './prep.module.css';
-
-interface GatherItem {
-  item: string;
-  title: string;
-  quantity: number;
-  have: number | null;
-  state: 'there' | 'short' | 'missing';
-  forGames: string[];
-  rounds: number[];
-  caution: string | null;
-  notes: string;
-  ticked: boolean;
-}
-interface Gather {
-  date: string;
-  bins: { bin: string; title: string; items: GatherItem[] }[];
-  ticked: number;
-  total: number;
-  smallParts: boolean;
-}
 
 export default function PrepView({ plan }: { plan: string | null }) {
   return (
@@ -65,15 +46,16 @@ function GatherList({ plans, chosen }: { plans: PlanShort[]; chosen: PlanShort }
   const client = useQueryClient();
   const tell = useTell();
   const key = ['gather', chosen.id];
-  const gather = useQuery({ queryKey: key, queryFn: () => get<Gather>(`/plans/${chosen.id}/gather`) });
+  const gather = useQuery({ queryKey: key, queryFn: () => call('GET /plans/{id}/gather', { params: { id: chosen.id } }) });
   const tick = useMutation({
-    mutationFn: ({ item, ticked }: { item: string; ticked: boolean }) => api('PUT', `/plans/${chosen.id}/gather`, { item, ticked }),
+    mutationFn: ({ item, ticked }: { item: string; ticked: boolean }) =>
+      call('PUT /plans/{id}/gather', { params: { id: chosen.id }, body: { item, ticked } }),
     onError: (e) => tell(messageOf(e), { bad: true }),
     onSettled: () => void client.invalidateQueries({ queryKey: key }),
   });
   const set = (item: string, ticked: boolean): void => {
     // The tick shows at once; the answer of the server has the last word.
-    client.setQueryData<Gather>(
+    client.setQueryData<GatherWire>(
       key,
       (old) =>
         old && {
@@ -90,7 +72,7 @@ function GatherList({ plans, chosen }: { plans: PlanShort[]; chosen: PlanShort }
   return (
     <>
       <div className={panel.head}>
-        <h1>Gather</h1>
+        <h1>GatherWire</h1>
         <span>
           {dayWords(g.date)}: <b className={panel.num}>{g.ticked}</b> of <b className={panel.num}>{g.total}</b> in the basket
         </span>

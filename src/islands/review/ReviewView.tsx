@@ -1,35 +1,19 @@
+import type { PlanShort, ReviewWire } from '../../contract/wire/plans';
 import { useQuery } from '@tanstack/react-query';
 import { statusWords } from '../../text/sentences';
 import { DoseBars } from '../../ui/charts/DoseBars';
 import { Empty, Failure, Loading } from '../../ui/Empty';
 import { LinkButton } from '../../ui/LinkButton';
 import { SignalArm } from '../../ui/SignalArm';
-import { get, link } from '../shared/api';
+import { call, link } from '../shared/api';
 import { App, messageOf } from '../shared/App';
 import panel from '../shared/panel.module.css';
 import { PlanPicker } from '../shared/PlanPicker';
 import { type Skills, useSkills } from '../shared/useSkills';
-import { type PlanShort, usePlanChoice } from '../shared/usePlanChoice';
+import { usePlanChoice } from '../shared/usePlanChoice';
 import styles from './review.module.css';
 
-interface Moved {
-  skill: string;
-  title: string;
-  before: number;
-  after: number;
-  statusBefore: keyof typeof statusWords;
-  statusAfter: keyof typeof statusWords;
-  because: string[];
-}
-interface Review {
-  plan: string;
-  date: string;
-  playedAt: string | null;
-  planned: number;
-  noted: number;
-  learners: { learner: string; nickname: string; notes: number; moved: Moved[] }[];
-  practice: { skill: string; title: string; items: number }[];
-}
+type Moved = ReviewWire['learners'][number]['moved'][number];
 
 /** A smaller move is told as none. */
 const leastMove = 0.03;
@@ -66,7 +50,10 @@ function Choose({ asked }: { asked: string | null }) {
 /** What moved on the map because of this session, and why. */
 function Moves({ plans, chosen }: { plans: PlanShort[]; chosen: PlanShort }) {
   const skills = useSkills();
-  const review = useQuery({ queryKey: ['review', chosen.id], queryFn: () => get<Review>(`/plans/${chosen.id}/review`) });
+  const review = useQuery({
+    queryKey: ['review', chosen.id],
+    queryFn: () => call('GET /plans/{id}/review', { params: { id: chosen.id } }),
+  });
   if (review.error) return <Failure message={messageOf(review.error)} />;
   if (!review.data || !skills) return <Loading what="Comparing the maps …" />;
   const r = review.data;

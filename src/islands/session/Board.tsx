@@ -1,9 +1,10 @@
+import type { PlanWire, ViolationWire } from '../../contract/wire/plans';
+import type { KindWire, VariantWire } from '../../contract/wire/shelf';
 import { useDraggable, useDroppable } from '@dnd-kit/core';
 import { Lock, LockOpen } from 'lucide-react';
 import { Light } from '../../ui/Light';
 import panel from '../shared/panel.module.css';
-import type { KindWire, PlanWire, VariantWire } from '../shared/types';
-import { type Draft, type EditTable, markOf, tableLocked, toggleLock, type Violation } from './edit';
+import { type Draft, type EditTable, markOf, tableLocked, toggleLock } from './edit';
 import styles from './session.module.css';
 
 interface BoardProps {
@@ -15,7 +16,7 @@ interface BoardProps {
   checked: readonly { tables: { game: string; seats: { learner: string; variant: string }[] }[] }[] | null;
   nickname: (id: string) => string;
   gameTitle: (id: string) => string;
-  violations: readonly Violation[];
+  violations: readonly ViolationWire[];
   chosen: { round: number; table: number } | null;
   onChoose: (at: { round: number; table: number }) => void;
   grabbed: { round: number; learner: string } | null;

@@ -1,3 +1,4 @@
+import type { LockWire, PlanWire } from '../../contract/wire/plans';
 import { DndContext, type DragEndEvent, PointerSensor, useSensor, useSensors } from '@dnd-kit/core';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useMemo, useState } from 'react';
@@ -5,14 +6,13 @@ import { Button } from '../../ui/Button';
 import { Failure, Loading } from '../../ui/Empty';
 import { LinkButton } from '../../ui/LinkButton';
 import { isTyping } from '../frame/keys';
-import { api, ApiError, follow, get, link, type Page } from '../shared/api';
+import { ApiError, call, follow, isBegun, link } from '../shared/api';
 import { useLeaveGuard } from '../shared/useLeaveGuard';
 import { App, messageOf, useTell } from '../shared/App';
 import panel from '../shared/panel.module.css';
-import type { GameWire, KindWire, LearnerWire, PlanWire, VariantWire } from '../shared/types';
 import { dayWords } from '../shared/words';
 import { Board } from './Board';
-import { type Draft, draftOf, moveLearner, type Violation } from './edit';
+import { type Draft, draftOf, moveLearner } from './edit';
 import styles from './session.module.css';
 import { TablePanel } from './TablePanel';
 
@@ -28,11 +28,15 @@ export default function SessionView({ id }: { id: string }) {
 function Session({ id }: { id: string }) {
   const client = useQueryClient();
   const tell = useTell();
-  const plan = useQuery({ queryKey: ['plan', id], queryFn: () => get<PlanWire>(`/plans/${id}`), refetchOnWindowFocus: false });
-  const learners = useQuery({ queryKey: ['learners'], queryFn: () => get<Page<LearnerWire>>('/learners?limit=5000') });
-  const variants = useQuery({ queryKey: ['variants'], queryFn: () => get<Page<VariantWire>>('/variants?limit=5000&retired=true') });
-  const games = useQuery({ queryKey: ['games', 'all'], queryFn: () => get<Page<GameWire>>('/games?limit=5000&retired=true') });
-  const kinds = useQuery({ queryKey: ['kinds'], queryFn: () => get<Page<KindWire>>('/kinds?limit=5000') });
+  const plan = useQuery({
+    queryKey: ['plan', id],
+    queryFn: () => call('GET /plans/{id}', { params: { id: id } }),
+    refetchOnWindowFocus: false,
+  });
+  const learners = useQuery({ queryKey: ['learners'], queryFn: () => call('GET /learners', { query: { limit: 5000 } }) });
+  const variants = useQuery({ queryKey: ['variants'], queryFn: () => call('GET /variants', { query: { limit: 5000, retired: 'true' } }) });
+  const games = useQuery({ queryKey: ['games', 'all'], queryFn: () => call('GET /games', { query: { limit: 5000, retired: 'true' } }) });
+  const kinds = useQuery({ queryKey: ['kinds'], queryFn: () => call('GET /kinds', { query: { limit: 5000 } }) });
   const [history, setHistory] = useState<Draft[]>([]);
   const [at, setAt] = useState(-1);
   const [chosen, setChosen] = useState<{ round: number; table: number } | null>({ round: 0, table: 0 });
@@ -69,12 +73,7 @@ function Session({ id }: { id: string }) {
   };
   const check = useQuery({
     queryKey: ['check', id, draft],
-    queryFn: () =>
-      api<{
-        violations: Violation[];
-        objective: number;
-        rounds: { tables: { game: string; seats: { learner: string; variant: string }[] }[] }[];
-      }>('POST', `/plans/${id}/check`, { rounds: draft!.rounds, locks: draft!.locks }),
+    queryFn: () => call('POST /plans/{id}/check', { params: { id: id }, body: { rounds: draft!.rounds, locks: draft!.locks } }),
     enabled: draft !== null && stored?.status !== 'infeasible' && (dirty || !stored?.playedAt),
     placeholderData: (old) => old,
   });
@@ -83,7 +82,7 @@ function Session({ id }: { id: string }) {
     else tell(messageOf(error), { bad: true });
   };
   const save = useMutation({
-    mutationFn: () => api<{ violations: Violation[] }>('PUT', `/plans/${id}`, { ...draft!, version: stored!.version }),
+    mutationFn: () => call('PUT /plans/{id}', { params: { id: id }, body: { ...draft!, version: stored!.version } }),
     onSuccess: ({ violations: broken }) => {
       void client.invalidateQueries();
       setFailed(null);
@@ -98,7 +97,7 @@ function Session({ id }: { id: string }) {
   const replan = useMutation({
     mutationFn: async () => {
       let version = stored!.version;
-      if (dirty) version = (await api<{ version: number }>('PUT', `/plans/${id}`, { ...draft!, version })).version;
+      if (dirty) version = (await call('PUT /plans/{id}', { params: { id: id }, body: { ...draft!, version } })).version;
       return planAgain(id, { locks: draft!.locks, version, seed: stored!.request.seed + 1 });
     },
     onSuccess: (answer) => {
@@ -143,8 +142,8 @@ function Session({ id }: { id: string }) {
   async function keepMine(): Promise<void> {
     setClash(null);
     try {
-      const current = await get<PlanWire>(`/plans/${id}`);
-      await api('PUT', `/plans/${id}`, { ...draft!, version: current.version });
+      const current = await call('GET /plans/{id}', { params: { id: id } });
+      await call('PUT /plans/{id}', { params: { id: id }, body: { ...draft!, version: current.version } });
       await client.invalidateQueries();
       tell('Yours is kept.');
     } catch (error) {
@@ -265,13 +264,11 @@ function Session({ id }: { id: string }) {
 
 const howToMove = 'Press Enter to pick the child up, then Tab to “put here” at a table and press Enter. Escape lets the child go.';
 
-type Replanned = PlanWire & { failed?: { relax: string[] } };
-
 /** Plans again; when it takes longer than one answer may wait, follows the work to its end. */
-async function planAgain(id: string, body: object): Promise<Replanned> {
-  const answer = await api<Replanned | { job: string }>('POST', `/plans/${id}/replan`, body);
-  if (!('job' in answer)) return answer;
-  const done = await follow<{ plan: string; failed: null | string[] }>(answer.job, () => undefined);
-  const plan = await get<PlanWire>(`/plans/${done.plan}`);
+async function planAgain(id: string, body: { locks: LockWire[]; version: number; seed: number }): Promise<PlanWire> {
+  const answer = await call('POST /plans/{id}/replan', { params: { id: id }, body });
+  if (!isBegun(answer)) return answer;
+  const done = await follow('POST /plans/{id}/replan', answer, () => undefined);
+  const plan = await call('GET /plans/{id}', { params: { id: done.plan } });
   return done.failed ? { ...plan, failed: { relax: done.failed } } : plan;
 }

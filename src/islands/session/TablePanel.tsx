@@ -1,19 +1,11 @@
+import type { PlanWire } from '../../contract/wire/plans';
 import { useQuery } from '@tanstack/react-query';
 import { Button } from '../../ui/Button';
-import { api } from '../shared/api';
+import { call } from '../shared/api';
 import panel from '../shared/panel.module.css';
-import type { PlanWire } from '../shared/types';
 import { useSkills } from '../shared/useSkills';
 import { changeGame, type Draft, playedElsewhere } from './edit';
 import styles from './session.module.css';
-
-interface Suggestion {
-  game: string;
-  title: string;
-  value: number;
-  reasons: string[];
-  seats: { learner: string; variant: string; variantTitle: string }[];
-}
 
 /** Why these children sit here, what each will meet, and what could be played instead. */
 export function TablePanel({
@@ -38,10 +30,12 @@ export function TablePanel({
   const others = useQuery({
     queryKey: ['instead', learners, plan.request.minutes],
     queryFn: () =>
-      api<{ items: Suggestion[]; excluded: { title: string; because: string }[] }>('POST', '/recommendations', {
-        learners,
-        minutes: plan.request.minutes,
-        limit: 12,
+      call('POST /recommendations', {
+        body: {
+          learners,
+          minutes: plan.request.minutes,
+          limit: 12,
+        },
       }),
     enabled: learners.length > 0,
   });

@@ -1,4 +1,4 @@
-import type { LockWire, PlanWire, TableWire } from '../shared/types';
+import type { LockWire, PlanWire, TableWire } from '../../contract/wire/plans';
 
 export interface EditSeat {
   learner: string;
@@ -15,15 +15,6 @@ export interface EditRound {
 export interface Draft {
   rounds: EditRound[];
   locks: LockWire[];
-}
-
-/** A broken rule, in words. */
-export interface Violation {
-  rule: string;
-  message: string;
-  round?: number;
-  learner?: string;
-  game?: string;
 }
 
 export function draftOf(plan: PlanWire): Draft {

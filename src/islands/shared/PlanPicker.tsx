@@ -1,5 +1,5 @@
 import { link } from './api';
-import type { PlanShort } from './usePlanChoice';
+import type { PlanShort } from '../../contract/wire/plans';
 import { dayWords } from './words';
 
 /** Another session for the same page. */

@@ -1,14 +1,12 @@
+import type { Static } from '@sinclair/typebox';
+import type { Api, ApiAddress } from '../../contract/wire/api';
+import type { Answer, Body, JobResult, Kept, ParamNames, Params, Query } from '../../contract/wire/route';
+import type { problem } from '../../contract/wire/schema';
 import type { WriteKey } from './useWriteKey';
 
 /** The one way islands speak to the program: the same /api/v1 that scripts use. */
 
-export interface ApiProblem {
-  code: string;
-  message: string;
-  field?: string;
-  row?: number;
-  detail?: unknown;
-}
+export type ApiProblem = Static<typeof problem>;
 
 export class ApiError extends Error {
   constructor(
@@ -38,19 +36,49 @@ export function link(path: string): string {
   return today ? `${path}${path.includes('?') ? '&' : '?'}today=${today}` : path;
 }
 
-export async function api<T>(
-  method: 'GET' | 'POST' | 'PUT' | 'PATCH' | 'DELETE',
-  path: string,
-  body?: unknown,
-  write?: string | WriteKey,
-): Promise<T> {
+type RouteOf<A extends ApiAddress> = Api[A];
+/** What a route answers, or the job with which a long work begins instead. */
+export type Answered<A extends ApiAddress> = Answer<RouteOf<A>> | (RouteOf<A> extends { readonly job: unknown } ? Begun : never);
+/** A job that goes on; `follow` waits for its end. */
+export interface Begun {
+  job: string;
+}
+export const isBegun = (answer: unknown): answer is Begun => typeof (answer as Begun).job === 'string';
+
+type Needs<K extends string, T, Wanted extends boolean> = Wanted extends true ? { readonly [P in K]: T } : { readonly [P in K]?: never };
+/** What a call must bring: names in the address, body, and as it likes query and write key. */
+export type Given<A extends ApiAddress> = Needs<'params', Params<A>, [ParamNames<A>] extends [never] ? false : true> &
+  Needs<'body', Kept<Body<RouteOf<A>>>, RouteOf<A> extends { readonly body: unknown } ? true : false> & {
+    readonly query?: Query<RouteOf<A>>;
+    readonly key?: string | WriteKey;
+  };
+type Wanted<A extends ApiAddress> = Record<never, never> extends Given<A> ? [given?: Given<A>] : [given: Given<A>];
+
+/** Where a route is reached, with its names and query filled in; also for links that download. */
+export function addressOf<A extends ApiAddress>(
+  address: A,
+  given: { readonly params?: object; readonly query?: Query<RouteOf<A>> } = {},
+  more: Readonly<Record<string, string>> = {},
+): string {
+  const params = given.params as Readonly<Record<string, string>> | undefined;
+  const path = address.slice(address.indexOf(' ') + 1).replace(/\{(\w+)\}/g, (_, name: string) => encodeURIComponent(params![name]!));
+  const search = new URLSearchParams();
+  for (const [name, value] of Object.entries({ ...given.query, ...more })) if (value !== undefined) search.set(name, String(value));
+  return `/api/v1${path}${search.size > 0 ? `?${search}` : ''}`;
+}
+
+/**
+ * Asks one route; body, query and answer are as the program's own schemas have them.
+ * @throws ApiError with what the program says, or `offline`.
+ */
+export async function call<A extends ApiAddress>(address: A, ...[asked]: Wanted<A>): Promise<Answered<A>> {
+  const { body, key: write } = (asked ?? {}) as { body?: unknown; key?: string | WriteKey };
   const key = typeof write === 'object' ? write.for(body) : write;
   const today = askedToday();
-  const address = `/api/v1${path}${today ? `${path.includes('?') ? '&' : '?'}today=${today}` : ''}`;
   let response: Response;
   try {
-    response = await fetch(address, {
-      method,
+    response = await fetch(addressOf(address, asked, today ? { today } : {}), {
+      method: address.slice(0, address.indexOf(' ')),
       headers: { ...(body === undefined ? {} : { 'content-type': 'application/json' }), ...(key ? { 'idempotency-key': key } : {}) },
       ...(body === undefined ? {} : { body: JSON.stringify(body) }),
     });
@@ -62,14 +90,7 @@ export async function api<T>(
   if (!response.ok) throw new ApiError((data as { error: ApiProblem }).error, response.status);
   // A job that was only begun (202) may be asked for again.
   if (typeof write === 'object' && response.status !== 202) write.done();
-  return data as T;
-}
-
-export const get = <T>(path: string): Promise<T> => api<T>('GET', path);
-
-export interface Page<T> {
-  items: T[];
-  total: number;
+  return data as Answered<A>;
 }
 
 export async function base64Of(file: Blob): Promise<string> {
@@ -79,23 +100,33 @@ export async function base64Of(file: Blob): Promise<string> {
   return btoa(text);
 }
 
-interface JobState<T> {
-  status: string;
-  progress: number;
-  result?: T;
-  problem?: ApiProblem;
+/** Asks a route whose long work gives the same as its answer, and waits for the end, as long as it takes. */
+export async function finished<A extends ApiAddress>(
+  address: A,
+  given: Given<A>,
+  onProgress: (share: number) => void = () => undefined,
+  signal?: AbortSignal,
+): Promise<Answer<RouteOf<A>>> {
+  const first = await call(address, ...([given] as unknown as Wanted<A>));
+  return isBegun(first) ? ((await follow(address, first, onProgress, signal)) as Answer<RouteOf<A>>) : (first as Answer<RouteOf<A>>);
 }
 
-/** Follows long work until it ends. */
-export async function follow<T>(job: string, onProgress: (share: number) => void, signal?: AbortSignal): Promise<T> {
+/** Follows long work of a route until it ends, and gives what the job made. */
+export async function follow<A extends ApiAddress>(
+  _of: A,
+  { job }: Begun,
+  onProgress: (share: number) => void,
+  signal?: AbortSignal,
+): Promise<JobResult<RouteOf<A>>> {
+  const id = { params: { id: job } };
   for (;;) {
     if (signal?.aborted) {
-      await api('DELETE', `/jobs/${job}`);
+      await call('DELETE /jobs/{id}', id);
       throw new ApiError({ code: 'cancelled', message: 'Stopped.' }, 0);
     }
-    const state = await get<JobState<T>>(`/jobs/${job}`);
+    const state = await call('GET /jobs/{id}', id);
     onProgress(state.progress);
-    if (state.status === 'done') return state.result!;
+    if (state.status === 'done') return state.result as JobResult<RouteOf<A>>;
     if (state.status === 'failed' || state.status === 'cancelled')
       throw new ApiError(state.problem ?? { code: state.status, message: 'Stopped.' }, 0);
     await new Promise((r) => setTimeout(r, 120));

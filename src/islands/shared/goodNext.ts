@@ -1,7 +1,7 @@
+import type { EstimateWire, LearnerWire } from '../../contract/wire/learners';
 import { goodNext as nextOf } from '../../core/mastery/goodNext';
 import { monthsBetween } from '../../core/shared/days';
 import { wantedBy } from '../../core/skills/skill';
-import type { EstimateWire, LearnerWire } from './types';
 import type { Skills } from './useSkills';
 import { pageToday } from './words';
 

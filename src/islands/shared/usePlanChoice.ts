@@ -1,21 +1,14 @@
+import type { PlanShort } from '../../contract/wire/plans';
 import { useQuery } from '@tanstack/react-query';
-import { get, type Page } from './api';
+import { call } from './api';
 import { pageToday } from './words';
-
-export interface PlanShort {
-  id: string;
-  date: string;
-  status: string;
-  playedAt: string | null;
-  forecast: boolean;
-}
 
 /** The session a page is about: the one asked for, else today's, else the nearest in the wanted direction. */
 export function usePlanChoice(
   asked: string | null,
   wanted: 'ahead' | 'behind',
 ): { plans: PlanShort[]; chosen: PlanShort | null; loading: boolean; error: unknown } {
-  const { data, isLoading, error } = useQuery({ queryKey: ['plans'], queryFn: () => get<Page<PlanShort>>('/plans?limit=1000') });
+  const { data, isLoading, error } = useQuery({ queryKey: ['plans'], queryFn: () => call('GET /plans', { query: { limit: 1000 } }) });
   const all = (data?.items ?? []).filter((p) => p.status !== 'infeasible');
   const today = pageToday();
   const ahead = all.filter((p) => p.date >= today).sort((x, y) => (x.date < y.date ? -1 : 1));

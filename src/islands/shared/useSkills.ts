@@ -1,6 +1,6 @@
+import type { SkillWire, StrandWire } from '../../contract/wire/things';
 import { useQuery } from '@tanstack/react-query';
-import { get } from './api';
-import type { SkillsWire, SkillWire, StrandWire } from './types';
+import { call } from './api';
 
 export interface Skills {
   readonly list: readonly SkillWire[];
@@ -11,7 +11,7 @@ export interface Skills {
 }
 
 export function useSkills(): Skills | null {
-  const { data } = useQuery({ queryKey: ['skills'], queryFn: () => get<SkillsWire>('/skills?limit=1000'), staleTime: Infinity });
+  const { data } = useQuery({ queryKey: ['skills'], queryFn: () => call('GET /skills', { query: { limit: 1000 } }), staleTime: Infinity });
   if (!data) return null;
   const byId = new Map(data.items.map((s) => [s.id, s]));
   const strands = new Map(data.strands.map((s) => [s.id, s]));

@@ -1,5 +1,5 @@
 import { useQueryClient } from '@tanstack/react-query';
-import { api } from './api';
+import { call } from './api';
 import { messageOf, useTell } from './App';
 
 /** Says that something is done, with a button that takes the change back. */
@@ -8,7 +8,7 @@ export function useTellUndo(): (text: string, change: string) => void {
   const tell = useTell();
   const undo = async (change: string): Promise<void> => {
     try {
-      await api('POST', '/undo', { change });
+      await call('POST /undo', { body: { change } });
       await client.invalidateQueries();
     } catch (error) {
       tell(messageOf(error), { bad: true });

@@ -1,6 +1,6 @@
+import type { ProfileSummary } from '../../contract/wire/shelf';
 import { type KeyboardEvent, useRef, useState } from 'react';
 import panel from '../shared/panel.module.css';
-import type { ProfileSummary } from '../shared/types';
 import type { Skills } from '../shared/useSkills';
 import styles from './shelf.module.css';
 

@@ -1,12 +1,12 @@
+import type { GameWire } from '../../contract/wire/shelf';
 import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Dialog } from '../../ui/Dialog';
 import { Field } from '../../ui/Field';
 import { FormActions } from '../../ui/FormActions';
-import { api, ApiError } from '../shared/api';
+import { ApiError, call } from '../shared/api';
 import { messageOf } from '../shared/App';
 import panel from '../shared/panel.module.css';
-import type { GameWire } from '../shared/types';
 import { useWriteKey } from '../shared/useWriteKey';
 
 /** Add or change a game by hand. */
@@ -42,8 +42,8 @@ export function GameDialog({
         ...(bin.trim() ? { bin: bin.trim() } : {}),
       };
       return game
-        ? api<{ id: string; change: string }>('PATCH', `/games/${game.id}`, { ...body, version: game.version })
-        : api<{ id: string; change: string }>('POST', '/games', body, key);
+        ? call('PATCH /games/{id}', { params: { id: game.id }, body: { ...body, version: game.version } })
+        : call('POST /games', { body, key });
     },
     onSuccess: ({ id, change }) => onSaved(id, change),
   });

@@ -1,13 +1,13 @@
+import type { BinWire, GameWire, KindWire, ProfileSummary, VariantWire } from '../../contract/wire/shelf';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
 import { Button } from '../../ui/Button';
 import { Empty, Failure, Loading } from '../../ui/Empty';
 import { LinkButton } from '../../ui/LinkButton';
 import { Light } from '../../ui/Light';
-import { api, get, link, type Page } from '../shared/api';
+import { call, link } from '../shared/api';
 import { App, messageOf, useTell } from '../shared/App';
 import panel from '../shared/panel.module.css';
-import type { GameWire, KindWire, ProfileSummary, VariantWire } from '../shared/types';
 import { wordsOf } from '../shared/search';
 import { type Skills, useSkills } from '../shared/useSkills';
 import { useWindowRows } from '../shared/useWindowRows';
@@ -15,13 +15,6 @@ import { SpacerRow } from '../../ui/SpacerRow';
 import { Coverage } from './Coverage';
 import { GameDialog } from './GameDialog';
 import styles from './shelf.module.css';
-
-interface Bin {
-  id: string;
-  title: string;
-}
-
-type ProfilesWire = Page<ProfileSummary> & { measuring: { job: string; left: number } | null };
 
 interface Row {
   game: GameWire;
@@ -41,21 +34,21 @@ function Shelf({ first }: { first: { text: string | null; skill: string | null }
   const client = useQueryClient();
   const tell = useTell();
   const skills = useSkills();
-  const games = useQuery({ queryKey: ['games', 'all'], queryFn: () => get<Page<GameWire>>('/games?limit=5000&retired=true') });
-  const variants = useQuery({ queryKey: ['variants'], queryFn: () => get<Page<VariantWire>>('/variants?limit=5000') });
+  const games = useQuery({ queryKey: ['games', 'all'], queryFn: () => call('GET /games', { query: { limit: 5000, retired: 'true' } }) });
+  const variants = useQuery({ queryKey: ['variants'], queryFn: () => call('GET /variants', { query: { limit: 5000 } }) });
   const profiles = useQuery({
     queryKey: ['profiles'],
-    queryFn: () => get<ProfilesWire>('/profiles?limit=20000'),
+    queryFn: () => call('GET /profiles', { query: { limit: 20000 } }),
     refetchInterval: (q) => (q.state.data?.measuring ? 1500 : false),
   });
-  const bins = useQuery({ queryKey: ['bins'], queryFn: () => get<Page<Bin>>('/bins?limit=5000') });
-  const kinds = useQuery({ queryKey: ['kinds'], queryFn: () => get<Page<KindWire>>('/kinds?limit=5000') });
+  const bins = useQuery({ queryKey: ['bins'], queryFn: () => call('GET /bins', { query: { limit: 5000 } }) });
+  const kinds = useQuery({ queryKey: ['kinds'], queryFn: () => call('GET /kinds', { query: { limit: 5000 } }) });
   const [bin, setBin] = useState<string | null>(null);
   const [text, setText] = useState(first.text ?? '');
   const [skill, setSkill] = useState<string | null>(first.skill);
   const [adding, setAdding] = useState(false);
   const undo = useMutation({
-    mutationFn: () => api<{ what: string }>('POST', '/undo', {}),
+    mutationFn: () => call('POST /undo', { body: {} }),
     onSuccess: ({ what }) => {
       tell(`Undone: ${what}.`);
       void client.invalidateQueries();
@@ -212,7 +205,7 @@ function matches(
   asked: { bin: string | null; text: string; skill: string | null },
   skills: Skills | null,
   kinds: readonly KindWire[],
-  bins: readonly Bin[],
+  bins: readonly BinWire[],
 ): boolean {
   if (asked.bin === 'away' ? !game.retired : game.retired) return false;
   if (asked.bin && asked.bin !== 'away' && game.bin !== asked.bin) return false;

@@ -3,15 +3,9 @@ import type { ReactNode } from 'react';
 import { type Operation, operations } from '../../core/items/item';
 import type { ItemPredicate } from '../../core/skills/skill';
 import { operationWords } from '../../text/itemText';
-import { api } from '../shared/api';
+import { call } from '../shared/api';
 import panel from '../shared/panel.module.css';
 import styles from './skills.module.css';
-
-interface Examples {
-  match: string[];
-  miss: string[];
-  overlaps: { skill: string; title: string; inside: number; covers: number }[];
-}
 
 type Range = readonly [number, number];
 const ranges = [
@@ -57,7 +51,7 @@ export function PredicateBuilder({
     set(key, list.includes(id) ? list.filter((x) => x !== id) : [...list, id]);
   const examples = useQuery({
     queryKey: ['examples', value, except],
-    queryFn: () => api<Examples>('POST', '/skills/examples', { predicate: value, ...(except ? { except } : {}) }),
+    queryFn: () => call('POST /skills/examples', { body: { predicate: value, ...(except ? { except } : {}) } }),
     placeholderData: (before) => before,
   });
   const e = examples.data;

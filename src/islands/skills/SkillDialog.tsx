@@ -1,19 +1,17 @@
+import type { OwnSkillWire } from '../../contract/wire/skills';
 import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import type { ItemPredicate, SkillNature } from '../../core/skills/skill';
 import { Dialog } from '../../ui/Dialog';
 import { Field } from '../../ui/Field';
 import { FormActions } from '../../ui/FormActions';
-import { api, ApiError, problemAt } from '../shared/api';
+import { ApiError, call, problemAt } from '../shared/api';
 import { messageOf } from '../shared/App';
 import panel from '../shared/panel.module.css';
-import type { SkillWire } from '../shared/types';
 import type { Skills } from '../shared/useSkills';
 import { useWriteKey } from '../shared/useWriteKey';
 import { PredicateBuilder } from './PredicateBuilder';
 import styles from './skills.module.css';
-
-export type OwnSkill = SkillWire & { version: number; whyNoItems?: string };
 
 const natures: readonly [SkillNature, string][] = [
   ['by-heart', 'known by heart: right answers in games count'],
@@ -28,7 +26,7 @@ export function SkillDialog({
   onClose,
   onSaved,
 }: {
-  skill: OwnSkill | null;
+  skill: OwnSkillWire | null;
   skills: Skills;
   onClose: () => void;
   onSaved: (change: string) => void;
@@ -56,8 +54,8 @@ export function SkillDialog({
         ...(byItems ? {} : { whyNoItems: why }),
       };
       return skill
-        ? api<{ change: string }>('PUT', `/skills/${skill.id}`, { ...body, version: skill.version })
-        : api<{ change: string }>('POST', '/skills', body, key);
+        ? call('PUT /skills/{id}', { params: { id: skill.id }, body: { ...body, version: skill.version } })
+        : call('POST /skills', { body, key });
     },
     onSuccess: ({ change }) => onSaved(change),
   });

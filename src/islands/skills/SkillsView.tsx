@@ -1,22 +1,18 @@
+import type { OwnSkillWire, OwnWire } from '../../contract/wire/skills';
+import type { SkillWire } from '../../contract/wire/things';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { exampleItems } from '../../core/skills/exampleItems';
 import { itemText } from '../../text/itemText';
 import { Button } from '../../ui/Button';
 import { Failure, Loading } from '../../ui/Empty';
-import { api, get } from '../shared/api';
+import { call } from '../shared/api';
 import { useTellUndo } from '../shared/useTellUndo';
 import { App, messageOf, useTell } from '../shared/App';
 import panel from '../shared/panel.module.css';
-import type { SkillWire } from '../shared/types';
 import { type Skills, useSkills } from '../shared/useSkills';
-import { type OwnSkill, SkillDialog } from './SkillDialog';
+import { SkillDialog } from './SkillDialog';
 import styles from './skills.module.css';
-
-interface Own {
-  skills: OwnSkill[];
-  edges: { skill: string; needs: string; sort: 'idea' | 'heart' }[];
-}
 
 export default function SkillsView() {
   return (
@@ -32,15 +28,14 @@ function Graph() {
   const tell = useTell();
   const tellUndo = useTellUndo();
   const skills = useSkills();
-  const own = useQuery({ queryKey: ['own-skills'], queryFn: () => get<Own>('/skills/own') });
+  const own = useQuery({ queryKey: ['own-skills'], queryFn: () => call('GET /skills/own') });
   const [strand, setStrand] = useState('counting');
   const [search, setSearch] = useState('');
   const [chosen, setChosen] = useState<string | null>(null);
-  const [editing, setEditing] = useState<OwnSkill | 'new' | null>(null);
+  const [editing, setEditing] = useState<OwnSkillWire | 'new' | null>(null);
   const refresh = (): void => void client.invalidateQueries();
   const change = useMutation({
-    mutationFn: ({ method, path, body }: { method: 'POST' | 'DELETE'; path: string; body?: unknown; done: string }) =>
-      api<{ change: string }>(method, path, body),
+    mutationFn: ({ write }: { write: () => Promise<{ change: string }>; done: string }) => write(),
     onSuccess: ({ change: c }, { done }) => {
       refresh();
       tellUndo(done, c);
@@ -55,7 +50,7 @@ function Graph() {
       ? skills.strands.find((s) => s.id === strand)!.skills.map((id) => skills.byId.get(id)!)
       : skills.list.filter((s) => `${s.title} ${s.looksLike} ${s.codes.join(' ')}`.toLowerCase().includes(words));
   const skill = chosen ? skills.byId.get(chosen) : line[0];
-  const ownOf = (id: string): OwnSkill | undefined => own.data.skills.find((s) => s.id === id);
+  const ownOf = (id: string): OwnSkillWire | undefined => own.data.skills.find((s) => s.id === id);
   return (
     <>
       <div className={panel.head}>
@@ -107,11 +102,19 @@ function Graph() {
             skills={skills}
             own={own.data}
             onEdit={ownOf(skill.id) ? () => setEditing(ownOf(skill.id)!) : null}
-            onRemove={() => change.mutate({ method: 'DELETE', path: `/skills/${skill.id}`, done: 'Taken away.' })}
+            onRemove={() => change.mutate({ write: () => call('DELETE /skills/{id}', { params: { id: skill.id } }), done: 'Taken away.' })}
             onNeed={(id, sort) =>
-              change.mutate({ method: 'POST', path: `/skills/${skill.id}/needs`, body: { id, sort }, done: 'It needs that now, too.' })
+              change.mutate({
+                write: () => call('POST /skills/{id}/needs', { params: { id: skill.id }, body: { id, sort } }),
+                done: 'It needs that now, too.',
+              })
             }
-            onFree={(id) => change.mutate({ method: 'DELETE', path: `/skills/${skill.id}/needs/${id}`, done: 'Let go.' })}
+            onFree={(id) =>
+              change.mutate({
+                write: () => call('DELETE /skills/{id}/needs/{needs}', { params: { id: skill.id, needs: id } }),
+                done: 'Let go.',
+              })
+            }
           />
         )}
       </div>
@@ -142,7 +145,7 @@ function Detail({
 }: {
   skill: SkillWire;
   skills: Skills;
-  own: Own;
+  own: OwnWire;
   onEdit: (() => void) | null;
   onRemove: () => void;
   onNeed: (id: string, sort: 'idea' | 'heart') => void;
@@ -216,7 +219,7 @@ function Detail({
           </ul>
         </div>
       ) : (
-        <p className={panel.soft}>No item shows it. {(skill as OwnSkill).whyNoItems ?? ''}</p>
+        <p className={panel.soft}>No item shows it. {skill.whyNoItems ?? ''}</p>
       )}
       {onEdit && (
         <div className={panel.row}>

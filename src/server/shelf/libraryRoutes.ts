@@ -20,11 +20,6 @@ export const libraryRoutes = serve(libraryWire, {
         .all()
         .map((g) => nameKey(g.title)),
     );
-    if (query.short === 'true')
-      return page(
-        shippedLibrary.map(({ id, title }) => ({ id, title })),
-        query,
-      );
     return page(
       shippedLibrary.map((g) => ({
         ...g,
@@ -42,6 +37,11 @@ export const libraryRoutes = serve(libraryWire, {
       query,
     );
   },
+  'GET /library/titles': ({ query }) =>
+    page(
+      shippedLibrary.map(({ id, title }) => ({ id, title })),
+      query,
+    ),
   'POST /library/{id}/take': ({ db, params, now }) => takeFromLibrary(db, params.id, now),
 });
 

@@ -1,3 +1,5 @@
+import type { Fairness } from '../../core/simulate/fairness';
+import type { Change } from '../../core/simulate/searchChanges';
 import { benchWire } from '../../contract/wire/bench';
 import { checkTable } from '../../contract/parameters';
 import { ProblemError } from '../http/problemError';
@@ -13,32 +15,38 @@ export const benchRoutes = serve(benchWire, {
     const checked = checkTable(body.mechanism, body.parameters ?? {}, body.seats ?? 2);
     if (!checked.ok) throw new ProblemError(checked.problem);
     return answerOf(
-      startJob({
-        kind: 'fairness',
-        mechanism: body.mechanism,
-        parameters: body.parameters ?? {},
-        seats: body.seats ?? 2,
-        seed: body.seed ?? 1,
-        games: fairnessGames,
-      }),
+      startJob(
+        {
+          kind: 'fairness',
+          mechanism: body.mechanism,
+          parameters: body.parameters ?? {},
+          seats: body.seats ?? 2,
+          seed: body.seed ?? 1,
+          games: fairnessGames,
+        },
+        (fairness: Fairness | null) => ({ fairness }),
+      ),
       query.wait,
-      (fairness) => ({ fairness }),
+      (done) => done,
     );
   },
   'POST /changes': ({ body, query }) => {
     const checked = checkTable(body.mechanism, body.parameters ?? {}, body.seats ?? 2);
     if (!checked.ok) throw new ProblemError(checked.problem);
     return answerOf(
-      startJob({
-        kind: 'changes',
-        mechanism: body.mechanism,
-        parameters: body.parameters ?? {},
-        seats: body.seats ?? 2,
-        wish: body.wish,
-        seed: body.seed ?? 1,
-      }),
+      startJob(
+        {
+          kind: 'changes',
+          mechanism: body.mechanism,
+          parameters: body.parameters ?? {},
+          seats: body.seats ?? 2,
+          wish: body.wish,
+          seed: body.seed ?? 1,
+        },
+        (changes: readonly Change[]) => ({ changes }),
+      ),
       query.wait,
-      (changes) => ({ changes }),
+      (done) => done,
     );
   },
   'POST /stories': ({ body, query }) => {
