@@ -5,6 +5,7 @@ import Ajv2020 from 'ajv/dist/2020.js';
 import addFormats from 'ajv-formats';
 import { apiWire } from '../contract/wire/api';
 import type { WireRoutes } from '../contract/wire/route';
+import { strict } from '../contract/wire/strict.testing';
 import type { LearnerWire } from '../contract/wire/learners';
 import type { PlanWire, SeatWire } from '../contract/wire/plans';
 import type { GameWire, VariantWire } from '../contract/wire/shelf';
@@ -55,20 +56,10 @@ export class FakeApi {
 
 const ajv = new Ajv2020({ strict: false });
 addFormats(ajv);
-/** A schema by which a test may leave out what its page does not read, but not say anything that the program never says. */
-function inPart(schema: unknown): unknown {
-  if (Array.isArray(schema)) return schema.map(inPart);
-  if (typeof schema !== 'object' || schema === null) return schema;
-  const { required: _, properties, ...rest } = schema as Record<string, unknown>;
-  const inner = Object.fromEntries(Object.entries(rest).map(([key, value]) => [key, inPart(value)]));
-  if (typeof properties !== 'object') return inner;
-  const fields = Object.entries(properties as object).map(([key, value]) => [key, inPart(value)]);
-  return { additionalProperties: false, ...inner, properties: Object.fromEntries(fields) };
-}
 const begun = { type: 'object', properties: { job: { type: 'string' } }, required: ['job'], additionalProperties: false };
 const told = Object.entries(apiWire as WireRoutes).map(([address, { response, job }]) => ({
   is: new RegExp(`^${address.replace(/[.]/g, '\\.').replace(/\{\w+\}/g, '[^/]+')}$`),
-  check: ajv.compile(job ? { anyOf: [inPart(response) as object, begun] } : (inPart(response) as object)),
+  check: ajv.compile(job ? { anyOf: [strict(response, true) as object, begun] } : (strict(response, true) as object)),
 }));
 
 /** What a made-up answer has that the program would never say; null when it could. */

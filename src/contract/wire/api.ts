@@ -3,7 +3,7 @@ import { benchWire, simulationWire } from './bench';
 import { groupWire, learnersWire } from './learners';
 import { plansWire, recommendWire, termWire } from './plans';
 import { define, type Address } from './route';
-import { ok, obj, record, anything, str } from './schema';
+import { arr, ok, obj, record, anything, str } from './schema';
 import { libraryWire, shelfWire } from './shelf';
 import { frameworksWire, skillsWire } from './skills';
 
@@ -11,7 +11,13 @@ export const programWire = define({
   'GET /health': { summary: 'Whether the program is well', response: obj({ status: str, version: str, engine: str }) },
   'GET /openapi.json': {
     summary: 'This description',
-    response: obj({ openapi: Type.String(), paths: record(record(anything)) }),
+    response: obj({
+      openapi: Type.String(),
+      info: record(anything),
+      servers: arr(record(anything)),
+      paths: record(record(anything)),
+      components: record(anything),
+    }),
   },
   'DELETE /workspace': { summary: 'Take everything away (demo and test only)', query: { confirm: str }, response: ok },
 });

@@ -221,6 +221,7 @@ const meeting = obj({
   off: bool,
   offBecause: nullable(str),
   version: int,
+  changedAt: str,
   state: oneOf('played', 'missed', 'ahead', 'off'),
   plan: nullable(
     obj({

@@ -91,14 +91,14 @@ const variant = obj({
 });
 export type VariantWire = Static<typeof variant>;
 
+const bounds = { minimum: opt(num), maximum: opt(num), minItems: opt(int), maxItems: opt(int), uniqueItems: opt(bool) };
+/** How a family asks for one of its parameters: a small part of JSON Schema. */
 const parameterField = obj({
+  ...bounds,
   type: opt(oneOf('boolean', 'integer', 'number', 'string', 'array', 'object')),
   title: opt(str),
-  description: opt(str),
   enum: opt(arr(anything)),
-  minimum: opt(num),
-  maximum: opt(num),
-  items: opt(obj({ enum: opt(arr(Type.Union([Type.String(), Type.Number()]))), type: opt(str) })),
+  items: opt(obj({ ...bounds, type: opt(str), enum: opt(arr(Type.Union([Type.String(), Type.Number()]))), items: opt(record(anything)) })),
 });
 export type ParameterField = Static<typeof parameterField>;
 const mechanism = obj({
@@ -149,13 +149,13 @@ const profile = obj({
   /** Share of games that end within `slotMinutes`. */
   endsInSlot: opt(num),
   slotMinutes: opt(num),
-  turns: opt(estimate),
+  turns: opt(obj({ ...estimate.properties, quantiles: record(num) })),
   waitingShare: nullable(num),
   measures: record(num),
   measureErrors: opt(record(num)),
   shares: opt(record(estimate)),
   distinctFacts: opt(int),
-  outcomes: opt(obj({ wins: arr(num), ties: num, capped: num })),
+  outcomes: opt(obj({ wins: arr(num), ties: num, capped: num, score: estimate })),
   items: arr(obj({ ...item.properties, count: num })),
   materials: opt(arr(material)),
 });

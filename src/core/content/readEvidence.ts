@@ -73,7 +73,7 @@ const columns: Readonly<Record<string, readonly string[]>> = {
 };
 export function evidenceColumnOf(header: string): string | null {
   const words = plainWords(header);
-  return Object.entries(columns).find(([, names]) => names.includes(words))?.[0] ?? null;
+  return Object.entries(columns).find(([, names]) => names.some((n) => plainWords(n) === words))?.[0] ?? null;
 }
 
 const results: ReadonlyMap<string, EvidenceResult> = new Map(

@@ -1,3 +1,5 @@
+import type { programWire } from '../../contract/wire/api';
+import type { Answer, Kept } from '../../contract/wire/route';
 import type { TSchema } from '@sinclair/typebox';
 import { obj, problem } from '../../contract/wire/schema';
 import type { Route } from './route';
@@ -13,10 +15,7 @@ const todayParameter = {
 const problemSchema: TSchema = obj({ error: problem });
 
 /** The OpenAPI 3.1 description, made from the same table that answers requests. */
-export function openApi(
-  routes: readonly Route[],
-  version: string,
-): { openapi: string; paths: Record<string, Record<string, unknown>>; [more: string]: unknown } {
+export function openApi(routes: readonly Route[], version: string): Kept<Answer<(typeof programWire)['GET /openapi.json']>> {
   const paths: Record<string, Record<string, unknown>> = {};
   for (const route of routes) {
     const pathParameters = [...route.path.matchAll(/\{(\w+)\}/g)].map((m) => ({

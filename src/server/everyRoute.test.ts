@@ -1,0 +1,514 @@
+/* eslint-disable @typescript-eslint/no-explicit-any -- answers are read as a foreign script would: without types, held to the description. */
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { Validator } from '@seriousme/openapi-schema-validator';
+import Ajv2020 from 'ajv/dist/2020.js';
+import addFormats from 'ajv-formats';
+import ICAL from 'ical.js';
+import { afterAll, beforeAll, expect, it } from 'vitest';
+import { strict } from '../contract/wire/strict.testing';
+import { ask, Workspace } from './workspace.testing';
+
+const today = '2026-11-10';
+const ajv = new Ajv2020({ strict: false, allErrors: true });
+addFormats(ajv);
+
+interface Operation {
+  responses: Record<string, { content: Record<string, { schema: object }> }>;
+}
+type Document = { openapi: string; paths: Record<string, Record<string, Operation>> };
+
+let document: Document;
+let place: Workspace;
+const called = new Set<string>();
+
+/** Calls a route by its template, checks status and that the answer is what the description says. */
+async function call(
+  method: string,
+  template: string,
+  options: { path?: string; body?: unknown; query?: Record<string, string>; status?: number; headers?: Record<string, string> } = {},
+): Promise<any> {
+  const operation = document.paths[template]?.[method.toLowerCase()];
+  expect(operation, `${method} ${template} is described`).toBeTruthy();
+  const query = new URLSearchParams({ today, ...options.query });
+  const answer = await ask(method, `${options.path ?? template}?${query}`, options.body, options.headers);
+  const documented = Object.keys(operation!.responses)[0]!;
+  const want = options.status ?? Number(documented);
+  const data = answer.body;
+  expect(answer.status, `${method} ${template}: ${JSON.stringify(data).slice(0, 300)}`).toBe(want);
+  called.add(`${method} ${template}`);
+  const content = operation!.responses[want >= 400 ? '422' : documented]!.content;
+  if (!content['application/json']) return data;
+  if (want >= 400) {
+    expect(data.error.code).toMatch(/^[a-z-]+$/);
+    expect(data.error.message.length).toBeGreaterThan(5);
+    return data;
+  }
+  if (want === 202 && documented !== '202') return data;
+  const validate = ajv.compile(strict(content['application/json'].schema) as object);
+  expect(validate(data), `${method} ${template}: ${JSON.stringify(validate.errors?.slice(0, 3))}`).toBe(true);
+  return data;
+}
+
+beforeAll(async () => {
+  process.env['ZEITGEBER_TEST'] = '1';
+  place = new Workspace();
+  document = (await ask('GET', '/openapi.json')).body as Document;
+});
+afterAll(() => place.remove());
+
+it('the description is valid OpenAPI 3.1', async () => {
+  const result = await new Validator().validate(document as unknown as Record<string, unknown>);
+  expect(result.errors ?? []).toEqual([]);
+  expect(result.valid).toBe(true);
+  expect(document.openapi).toBe('3.1.0');
+});
+
+it('every route answers as described', async () => {
+  const go = call;
+  expect(await go('GET', '/health')).toMatchObject({ status: 'ok' });
+  await go('GET', '/openapi.json');
+  const mechanisms = await go('GET', '/mechanisms');
+  expect(mechanisms.items.map((m: { id: string }) => m.id)).toEqual(
+    expect.arrayContaining(['sum-columns', 'running-total', 'pair-memory', 'target-combine']),
+  );
+  const skills = await go('GET', '/skills', { query: { limit: '5000' } });
+  expect(skills.total).toBeGreaterThanOrEqual(45);
+
+  expect((await go('GET', '/library/titles', { query: { limit: '3' } })).items).toHaveLength(3);
+
+  // Simulations: an answer, the same again, and a job that is stopped.
+  const body = {
+    mechanism: 'running-total',
+    parameters: {},
+    games: 2000,
+    seed: 7,
+    seats: [{ policy: 'careful' }, { policy: 'typical', errorRate: 0.1, parameters: { highestCard: 5 } }],
+  };
+  const first = await go('POST', '/simulations', { body });
+  expect(await go('POST', '/simulations', { body })).toEqual(first);
+  expect(first).toMatchObject({ games: 2000, seed: 7 });
+  expect(first.outcomes.wins).toHaveLength(2);
+  expect(first.items.some((i: { seat: number }) => i.seat === 1)).toBe(true);
+  const long = await go('POST', '/simulations', { body: { ...body, games: 2_000_000 }, query: { wait: '0' }, status: 202 });
+  await go('GET', '/jobs/{id}', { path: `/jobs/${long.job}` });
+  expect(await go('DELETE', '/jobs/{id}', { path: `/jobs/${long.job}` })).toMatchObject({ status: 'cancelled' });
+
+  // The bench: fairness, changes, one game told; a pace nobody plays at is refused.
+  const fair = await go('POST', '/fairness', { body: { mechanism: 'track-race', parameters: { end: 20 }, seats: 2, seed: 7 } });
+  expect(fair.fairness.seatAdvantage.mean).toBeGreaterThan(0);
+  const { changes } = await go('POST', '/changes', {
+    body: { mechanism: 'running-total', seats: 2, wish: 'more-subtraction', seed: 7 },
+    query: { wait: '60' },
+  });
+  expect(changes[0].after.mean).toBeGreaterThan(changes[0].before.mean);
+  const story = await go('POST', '/stories', { body: { mechanism: 'press-your-luck', seats: 2, seed: 7, game: 3 } });
+  expect(await go('POST', '/stories', { body: { mechanism: 'press-your-luck', seats: 2, seed: 7, game: 3 } })).toEqual(story);
+  expect(
+    (await go('POST', '/simulations', { body: { ...body, time: { handlingSeconds: 0, lookSeconds: 1, easySeconds: 1 } }, status: 422 }))
+      .error.code,
+  ).toBe('implausible-pace');
+
+  // Shelf, from the library and from a file.
+  expect((await go('GET', '/library', { query: { limit: '1000' } })).total).toBeGreaterThanOrEqual(60);
+  const taken = await go('POST', '/library/{id}/take', { path: '/library/branch-line/take', body: {} });
+  expect((await go('POST', '/library/{id}/take', { path: '/library/branch-line/take', body: {}, status: 422 })).error.code).toBe(
+    'duplicate',
+  );
+  await go('POST', '/undo', { body: { change: taken.change } });
+  const shelf = readFileSync('examples/shelf.csv').toString('base64');
+  expect((await go('POST', '/imports/shelf', { body: { base64: shelf } })).committed).toBe(false);
+  expect((await go('GET', '/games')).total).toBe(0);
+  expect((await go('POST', '/imports/shelf', { body: { base64: shelf, commit: true } })).added.variants).toBe(25);
+  const again = await go('POST', '/imports/shelf', { body: { base64: shelf, commit: true } });
+  expect(again.added).toMatchObject({ games: 0, variants: 0 });
+  const games = await go('GET', '/games', { query: { limit: '5000' } });
+  expect(games.total).toBe(21);
+  const made = await go('POST', '/games', { body: { title: 'Owl Clock', bin: 'Bonds', source: 'made' } });
+  const owl = await go('GET', '/games/{id}', { path: `/games/${made.id}` });
+  await go('PATCH', '/games/{id}', { path: `/games/${made.id}`, body: { condition: 'new', version: owl.version } });
+  const conflict = await go('PATCH', '/games/{id}', {
+    path: `/games/${made.id}`,
+    body: { condition: 'old', version: owl.version },
+    status: 409,
+  });
+  expect(conflict.error.detail.current.condition).toBe('new');
+  await go('POST', '/games/{id}/retire', { path: `/games/${made.id}/retire`, body: {} });
+  expect((await go('GET', '/games', { query: { limit: '5000' } })).total).toBe(21);
+  await go('POST', '/games/{id}/restore', { path: `/games/${made.id}/restore`, body: {} });
+  const variant = await go('POST', '/variants', {
+    body: { game: made.id, title: 'pairs of eight', mechanism: 'pair-memory', parameters: { sum: 8, highestCard: 8 } },
+  });
+  const owned = await go('GET', '/variants/{id}', { path: `/variants/${variant.id}` });
+  expect(owned.materials.length).toBeGreaterThan(0);
+  await go('PATCH', '/variants/{id}', { path: `/variants/${variant.id}`, body: { minutes: 12, version: owned.version } });
+  await go('POST', '/variants/{id}/retire', { path: `/variants/${variant.id}/retire`, body: {} });
+  await go('POST', '/variants/{id}/restore', { path: `/variants/${variant.id}/restore`, body: {} });
+  expect((await go('GET', '/variants', { query: { game: made.id } })).total).toBe(1);
+  const profile = await go('GET', '/variants/{id}/profile', { path: `/variants/${variant.id}/profile`, query: { seats: '3' } });
+  expect(profile).toMatchObject({ seats: 3, source: 'calculated' });
+  expect(profile.doses[0].standardError).toBeGreaterThan(0);
+  await go('GET', '/profiles');
+  await go('GET', '/bins');
+  await go('GET', '/kinds', { query: { limit: '5000' } });
+  for (const [kind, quantity] of [
+    ['number-deck-1-10', 3],
+    ['pip-die', 6],
+    ['target-cards', 2],
+    ['pair-cards', 2],
+    ['dot-cards', 2],
+  ] as const)
+    await go('PUT', '/kinds/{id}/stock', { path: `/kinds/${kind}/stock`, body: { quantity } });
+  expect((await go('GET', '/changes')).total).toBeGreaterThan(4);
+  expect((await go('POST', '/undo', { body: {} })).what).toContain('Dot cards');
+
+  // Learners.
+  const roster = readFileSync('examples/roster.csv').toString('base64');
+  expect((await go('POST', '/imports/roster', { body: { base64: roster, commit: true } })).added).toBe(9);
+  const oak = await go('POST', '/learners', { body: { nickname: 'Oak', born: '2018-04', framework: 'us', group: 'Larks' } });
+  const oakNow = await go('GET', '/learners/{id}', { path: `/learners/${oak.id}` });
+  expect(oakNow.group).toBe('Larks');
+  await go('PATCH', '/learners/{id}', {
+    path: `/learners/${oak.id}`,
+    body: { group: 'Swallows', supportsInUse: ['bead-frame'], version: oakNow.version },
+  });
+  const learners = await go('GET', '/learners');
+  expect(learners.total).toBe(10);
+  await go('GET', '/groups');
+  await go('GET', '/supports');
+
+  // Evidence and the map.
+  const before = (await go('GET', '/learners/{id}/mastery', { path: `/learners/${oak.id}/mastery`, query: { limit: '5000' } })).items.find(
+    (e: { skill: string }) => e.skill === 'take-in-20',
+  );
+  const note = await go('POST', '/evidence', {
+    body: {
+      learner: oak.id,
+      at: `${today}T08:00:00Z`,
+      kind: 'note',
+      skill: 'take-in-20',
+      result: 'alone',
+      how: 'knew',
+      variant: variant.id,
+      items: [{ op: 'subtract', a: 13, b: 5, correct: true }],
+      by: { role: 'helper', ownChild: false },
+    },
+  });
+  const after = (await go('GET', '/learners/{id}/mastery', { path: `/learners/${oak.id}/mastery`, query: { limit: '5000' } })).items.find(
+    (e: { skill: string }) => e.skill === 'take-in-20',
+  );
+  expect(after.mastery).toBeGreaterThan(before.mastery);
+  expect(after).toMatchObject({ seen: true, notes: 1 });
+  await go('POST', '/evidence/{id}/retract', { path: `/evidence/${note.id}/retract`, body: { because: 'wrong child' } });
+  const back = (await go('GET', '/learners/{id}/mastery', { path: `/learners/${oak.id}/mastery`, query: { limit: '5000' } })).items.find(
+    (e: { skill: string }) => e.skill === 'take-in-20',
+  );
+  expect(back.mastery).toBe(before.mastery);
+  await go('POST', '/evidence/batch', {
+    body: {
+      items: [
+        { learner: oak.id, kind: 'placement', skill: 'pairs-of-10', result: 'alone' },
+        { learner: oak.id, kind: 'check-in', skill: 'add-in-10', correct: 7, total: 10 },
+      ],
+    },
+  });
+  expect(
+    (await go('GET', '/evidence', { query: { learner: oak.id } })).items.filter((e: { retracted: boolean }) => e.retracted),
+  ).toHaveLength(1);
+
+  // Recommending and planning.
+  const found = await go('POST', '/recommendations', { body: { learners: [oak.id], minutes: 15, limit: 100, withStock: true } });
+  expect(found.items[0].reasons).toHaveLength(2);
+  expect(found.items.length + found.excluded.length).toBe(22);
+  await go('PUT', '/term', {
+    body: {
+      title: 'Autumn',
+      starts: '2026-11-02',
+      ends: '2026-12-13',
+      weekdays: [2],
+      startsAt: '10:00',
+      rounds: 2,
+      minutes: 15,
+      tables: 4,
+      helpers: 2,
+    },
+  });
+  const present = learners.items.map((l: { id: string }) => l.id);
+  const plan = await go('POST', '/plans', {
+    body: { date: today, present, rounds: 2, minutes: 15, tables: 4, helpers: 2, seed: 1, seconds: 0.5 },
+  });
+  expect(plan.objective).toBeLessThanOrEqual(plan.bound + 1e-9);
+  for (const round of plan.rounds)
+    expect(
+      [...round.tables.flatMap((t: { seats: { learner: string }[] }) => t.seats.map((s) => s.learner)), ...round.resting].sort(),
+    ).toEqual([...present].sort());
+  expect(plan.rounds[0].tables[0].seats[0].doses.length).toBeGreaterThan(0);
+  await go('GET', '/plans');
+  await go('GET', '/plans/{id}', { path: `/plans/${plan.id}` });
+  const rounds = plan.rounds.map((r: any) => ({
+    tables: r.tables.map((t: any) => ({ game: t.game, seats: t.seats.map((s: any) => ({ learner: s.learner, variant: s.variant })) })),
+    resting: r.resting,
+  }));
+  expect((await go('POST', '/plans/{id}/check', { path: `/plans/${plan.id}/check`, body: { rounds } })).violations).toEqual([]);
+  const moved = structuredClone(rounds);
+  moved[0].resting.push(moved[0].tables[0].seats.shift().learner);
+  expect((await go('POST', '/plans/{id}/check', { path: `/plans/${plan.id}/check`, body: { rounds: moved } })).violations).toBeInstanceOf(
+    Array,
+  );
+  const locks = rounds[0].tables[0].seats.map((s: { learner: string }) => ({
+    learner: s.learner,
+    round: 0,
+    game: rounds[0].tables[0].game,
+  }));
+  const edited = await go('PUT', '/plans/{id}', { path: `/plans/${plan.id}`, body: { rounds, locks, version: plan.version } });
+  const replanned = await go('POST', '/plans/{id}/replan', {
+    path: `/plans/${plan.id}/replan`,
+    body: { version: edited.version, seed: 9, seconds: 0.5 },
+  });
+  for (const lock of locks)
+    expect(replanned.rounds[0].tables.find((t: any) => t.game === lock.game)?.seats.map((s: any) => s.learner)).toContain(lock.learner);
+  const gather = await go('GET', '/plans/{id}/gather', { path: `/plans/${plan.id}/gather` });
+  await go('PUT', '/plans/{id}/gather', { path: `/plans/${plan.id}/gather`, body: { item: gather.bins[0].items[0].item, ticked: true } });
+  expect((await go('GET', '/plans/{id}/gather', { path: `/plans/${plan.id}/gather` })).ticked).toBe(1);
+  const seat = replanned.rounds[0].tables[0].seats[0];
+  await go('POST', '/evidence', {
+    body: {
+      learner: seat.learner,
+      kind: 'note',
+      skill: seat.doses[0].skill,
+      result: 'alone',
+      variant: seat.variant,
+      session: plan.id,
+      by: { role: 'helper' },
+    },
+  });
+  await go('POST', '/plans/{id}/played', { path: `/plans/${plan.id}/played`, body: { played: true } });
+  const over = await go('POST', '/plans/{id}/replan', {
+    path: `/plans/${plan.id}/replan`,
+    body: { version: replanned.version },
+    status: 409,
+  });
+  expect(over.error.message).toContain('was played');
+  const review = await go('GET', '/plans/{id}/review', { path: `/plans/${plan.id}/review` });
+  expect(review.noted).toBe(1);
+  expect(
+    review.learners.find((l: any) => l.learner === seat.learner).moved.find((m: any) => m.skill === seat.doses[0].skill).because[0],
+  ).toContain('on their own');
+  const term = await go('GET', '/term');
+  expect(term.meetings.find((m: any) => m.date === today).state).toBe('played');
+  await go('PATCH', '/meetings/{id}', { path: `/meetings/${term.meetings.at(-1).id}`, body: { off: true, offBecause: 'holiday' } });
+  const { job } = await go('POST', '/term/plan', { body: { secondsPerMeeting: 0.1 } });
+  await expect.poll(async () => (await go('GET', '/jobs/{id}', { path: `/jobs/${job}` })).status, { timeout: 60_000 }).toBe('done');
+  const ahead = (await go('GET', '/term')).meetings.filter((m: any) => m.plan?.forecast);
+  expect(ahead.length).toBe(3);
+  const calendar = new ICAL.Component(ICAL.parse(await go('GET', '/term/calendar')) as unknown[]);
+  const events = calendar.getAllSubcomponents('vevent');
+  expect(events.length).toBe(term.meetings.length);
+  expect(events.every((e) => e.getFirstPropertyValue('uid') && e.getFirstPropertyValue('dtstamp'))).toBe(true);
+  const spare = ahead.at(-1).plan.id;
+  await go('DELETE', '/plans/{id}', { path: `/plans/${spare}` });
+
+  // Placement, what was met, whom it suits, what would help.
+  const next = await go('POST', '/learners/{id}/placement', {
+    path: `/learners/${oak.id}/placement`,
+    body: { answers: [{ skill: 'add-in-20', result: 'alone' }], strands: ['add', 'subtract'] },
+  });
+  expect(next.next).not.toBeNull();
+  await go('GET', '/learners/{id}/met', { path: `/learners/${oak.id}/met` });
+  const suits = await go('GET', '/variants/{id}/suits', { path: `/variants/${variant.id}/suits` });
+  expect(suits.total).toBe(10);
+  for (const s of suits.items) expect(s.low <= s.success && s.success <= s.high).toBe(true);
+  const asked = await go('POST', '/skills/{id}/help', { path: '/skills/times-6-9/help', query: { wait: '0' }, status: 202 });
+  let help: any;
+  await expect
+    .poll(async () => (help = await go('GET', '/jobs/{id}', { path: `/jobs/${asked.job}` })).status, { timeout: 60_000 })
+    .toBe('done');
+  expect(help.result.library.length).toBeGreaterThan(0);
+  for (const c of help.result.changes) expect(c.after.mean).toBeGreaterThan(c.before.mean);
+  const map = await go('GET', '/group-map', { query: { strands: 'add,subtract' } });
+  expect(map.cells.length).toBe(map.learners.length);
+  expect(await go('GET', '/group-map.csv', { query: { strands: 'add' } })).toContain('how it stands');
+  expect(await go('GET', '/group-map.pdf', { query: { strands: 'add' } })).toMatch(/^%PDF-/);
+
+  const short = await go('GET', '/maps');
+  expect(short.items.map((m: { learner: string }) => m.learner).sort()).toEqual([...map.learners].sort());
+
+  // Own skills, prerequisites and their checks.
+  const mine = {
+    title: 'Sums to lamp nine',
+    looksLike: 'Says 5 and 4 at once.',
+    strand: 'add',
+    nature: 'by-heart',
+    wantedAt: { us: 6.9, england: 6 },
+    prerequisites: [{ id: 'add-in-5', sort: 'idea' }],
+    predicate: { op: 'add', result: [9, 9] },
+  };
+  const examples = await go('POST', '/skills/examples', { body: { predicate: mine.predicate } });
+  expect(examples.match.length).toBeGreaterThan(2);
+  expect(examples.overlaps.map((o: any) => o.skill)).toContain('add-in-10');
+  const own = await go('POST', '/skills', { body: mine });
+  expect((await go('GET', '/skills', { query: { limit: '5000' } })).total).toBe(skills.total + 1);
+  const changedOwn = await go('PUT', '/skills/{id}', {
+    path: `/skills/${own.id}`,
+    body: { ...mine, looksLike: 'Says 6 and 3 at once.', version: 1 },
+  });
+  expect(changedOwn.version).toBe(2);
+  await go('POST', '/skills/{id}/needs', { path: '/skills/add-in-20/needs', body: { id: own.id, sort: 'idea' } });
+  const circle = await go('POST', '/skills/{id}/needs', {
+    path: `/skills/${own.id}/needs`,
+    body: { id: 'add-in-20', sort: 'idea' },
+    status: 422,
+  });
+  expect(circle.error.code).toBe('cycle');
+  await go('DELETE', '/skills/{id}', { path: `/skills/${own.id}`, status: 422 });
+  expect((await go('GET', '/skills/own')).edges).toEqual([{ skill: 'add-in-20', needs: own.id, sort: 'idea' }]);
+  await go('DELETE', '/skills/{id}/needs/{needs}', { path: `/skills/add-in-20/needs/${own.id}` });
+  await go('DELETE', '/skills/{id}', { path: `/skills/${own.id}` });
+  await go('DELETE', '/skills/{id}', { path: '/skills/add-in-20', status: 403 });
+
+  // Frameworks: in, tied, out as they came; broken ones change nothing.
+  const text = readFileSync('examples/framework.case.json', 'utf8');
+  expect((await go('POST', '/imports/framework', { body: { text } })).committed).toBe(false);
+  const framework = await go('POST', '/imports/framework', { body: { text, commit: true } });
+  const where = { path: `/frameworks/${framework.id}/items` };
+  const expectations = (await go('GET', '/frameworks/{id}/items', where)).items;
+  expect(expectations.find((e: any) => e.code === '3.OA.7').proposals.map((p: any) => p.because)).toContain('code');
+  expect(expectations.find((e: any) => e.code === 'SB.S.1').proposals).toEqual([]);
+  expect(await go('GET', '/frameworks/{id}/case', { path: `/frameworks/${framework.id}/case` })).toEqual(JSON.parse(text));
+  await go('POST', '/frameworks/{id}/ties', {
+    path: `/frameworks/${framework.id}/ties`,
+    body: { ties: [{ identifier: expectations[0].identifier, skill: 'pairs-of-10', relation: 'same' }] },
+  });
+  expect((await go('GET', '/frameworks')).items.find((f: any) => f.id === framework.id).tied).toBe(1);
+  expect(
+    (await go('GET', '/frameworks/{id}/case', { path: `/frameworks/${framework.id}/case` })).CFAssociations.at(-1).associationType,
+  ).toBe('exactMatchOf');
+  // A learner may go by it: what it ties is wanted when it says.
+  const follower = await go('GET', '/learners/{id}', { path: `/learners/${oak.id}` });
+  await go('PATCH', '/learners/{id}', { path: `/learners/${oak.id}`, body: { framework: framework.id, version: follower.version } });
+  const pairs = (await go('GET', '/skills', { query: { limit: '5000' } })).items.find((s: any) => s.id === 'pairs-of-10');
+  expect(pairs.wantedAt[framework.id]).toBe(6);
+  expect((await go('DELETE', '/frameworks/{id}', { path: `/frameworks/${framework.id}`, status: 409 })).error.message).toContain(
+    'Oak goes by this framework',
+  );
+  await go('PATCH', '/learners/{id}', { path: `/learners/${oak.id}`, body: { framework: 'us', version: follower.version + 1 } });
+  await go('PATCH', '/learners/{id}', {
+    path: `/learners/${oak.id}`,
+    body: { framework: 'nowhere', version: follower.version + 2 },
+    status: 422,
+  });
+  const dangling = JSON.parse(text);
+  dangling.CFAssociations[0].destinationNodeURI.identifier = '00000000-0000-4000-8000-000000000099';
+  expect(
+    (await go('POST', '/imports/framework', { body: { text: JSON.stringify(dangling), commit: true }, status: 422 })).error,
+  ).toMatchObject({ code: 'dangling', field: 'CFAssociations.0.destinationNodeURI' });
+  await go('DELETE', '/frameworks/{id}', { path: `/frameworks/${framework.id}` });
+  expect((await go('GET', '/frameworks')).total).toBe(2);
+
+  // Observations from files: all or nothing, and out again.
+  const notes = readFileSync('examples/notes.csv').toString('base64');
+  expect((await go('POST', '/imports/evidence', { body: { base64: notes, commit: true } })).added).toBe(3);
+  const statements = await go('POST', '/imports/evidence', {
+    body: { text: readFileSync('examples/statements.json', 'utf8'), commit: true },
+  });
+  expect([statements.added, statements.remarks.length]).toEqual([2, 1]);
+  const takenOut = await go('GET', '/evidence.csv');
+  const total = (await go('GET', '/evidence', { query: { limit: '5000' } })).total;
+  expect(takenOut.trim().split('\r\n').length).toBe(total + 1);
+  expect((await go('GET', '/evidence.xapi')).length).toBe(total - 1);
+  const tenThousand = [
+    'learner,date,skill,result',
+    ...Array.from({ length: 10_000 }, (_, i) => `Fern,2026-11-03,add-in-10,${i === 6000 ? 'shining' : 'alone'}`),
+  ].join('\n');
+  const bad = await go('POST', '/imports/evidence', { body: { text: tenThousand, commit: true }, status: 422 });
+  expect(bad.error).toMatchObject({ code: 'unknown-value', field: 'result', row: 6002 });
+  expect((await go('GET', '/evidence', { query: { limit: '5000' } })).total).toBe(total);
+
+  // Everything about this child, and true erasure.
+  const told = await go('GET', '/learners/{id}/export', { path: `/learners/${oak.id}/export` });
+  expect(told.evidence.length).toBeGreaterThanOrEqual(3);
+  await go('DELETE', '/learners/{id}', { path: `/learners/${oak.id}`, query: { confirm: 'no' }, status: 400 });
+  await go('DELETE', '/learners/{id}', { path: `/learners/${oak.id}`, query: { confirm: 'Oak' } });
+  expect(readFileSync(join(place.directory, 'zeitgeber.sqlite')).includes('Oak')).toBe(false);
+  await go('GET', '/learners/{id}', { path: `/learners/${oak.id}`, status: 404 });
+  await go('DELETE', '/workspace', { query: { confirm: 'empty' } });
+  expect((await go('GET', '/games')).total).toBe(0);
+
+  const described = Object.entries(document.paths).flatMap(([path, methods]) =>
+    Object.keys(methods).map((m) => `${m.toUpperCase()} ${path}`),
+  );
+  expect(described.filter((d) => !called.has(d))).toEqual([]);
+});
+
+it('a write with the same key is made once', async () => {
+  const headers = { 'idempotency-key': 'one-and-the-same' };
+  const body = { nickname: 'Twin', born: '2018-04' };
+  const first = await call('POST', '/learners', { body, headers });
+  expect(await call('POST', '/learners', { body, headers })).toEqual(first);
+  expect((await call('GET', '/learners')).total).toBe(1);
+  await call('POST', '/games', { body: { title: 'x' }, headers, status: 409 });
+});
+
+it('bad input gets a precise error and changes nothing', async () => {
+  const refused = async (
+    method: string,
+    template: string,
+    body: unknown,
+    status: number,
+    want: object,
+    more: Parameters<typeof call>[2] = {},
+  ) => {
+    const { error } = await call(method, template, { body, status, ...more });
+    expect(error).toMatchObject(want as Record<string, unknown>);
+  };
+  const child = (await call('GET', '/learners')).items[0].id;
+  const session = { present: [child], rounds: 1, minutes: 15, tables: 1, helpers: 0 };
+  await refused('POST', '/plans', { ...session, tables: 0 }, 422, { code: 'no-tables', field: 'tables' });
+  await refused('POST', '/plans', { ...session, present: [] }, 422, { code: 'nobody-present', field: 'present' });
+  await refused('POST', '/plans', { ...session, present: ['ghost'] }, 422, { code: 'unknown-value', field: 'present.0' });
+  await refused('POST', '/plans', { ...session, rounds: 'three' }, 400, { code: 'malformed', field: 'rounds' });
+  await refused('POST', '/plans', { present: [child] }, 400, { code: 'malformed', field: 'rounds' });
+  await refused(
+    'POST',
+    '/evidence',
+    { learner: child, kind: 'note', skill: 'add-in-10', result: 'alone', at: '2026-11-11T00:10:00Z' },
+    422,
+    { code: 'in-the-future', field: 'at' },
+  );
+  await refused('POST', '/evidence', { learner: child, kind: 'note', skill: 'juggling', result: 'alone' }, 422, { code: 'unknown-skill' });
+  await refused('POST', '/evidence', { learner: child, kind: 'note', skill: 'add-in-10' }, 400, { code: 'malformed', field: 'result' });
+  await refused(
+    'POST',
+    '/evidence/batch',
+    {
+      items: [
+        { learner: child, kind: 'note', skill: 'add-in-10', result: 'alone' },
+        { learner: child, kind: 'note', skill: 'nowhere', result: 'alone' },
+      ],
+    },
+    422,
+    { code: 'unknown-skill', field: 'items.1.skill' },
+  );
+  expect((await call('GET', '/evidence', { query: { learner: child } })).total).toBe(0);
+  await refused('POST', '/learners', { nickname: 'twin', born: '2018-04' }, 422, { code: 'duplicate', field: 'nickname' });
+  await refused('POST', '/learners', { nickname: 'Old', born: '1925-01' }, 422, { code: 'out-of-range', field: 'born' });
+  await refused('POST', '/simulations', { mechanism: 'pair-memory', parameters: { sum: 30, lowestCard: 1, highestCard: 10 } }, 422, {
+    code: 'impossible-parameters',
+    field: 'parameters.sum',
+  });
+  await refused('POST', '/simulations', { mechanism: 'nowhere' }, 422, { code: 'unknown-mechanism' });
+  await refused('POST', '/simulations', { mechanism: 'sum-columns', games: 1e9 }, 400, { field: 'games' });
+  const broken = readFileSync('examples/shelf-broken.csv').toString('base64');
+  const preview = await call('POST', '/imports/shelf', { body: { base64: broken } });
+  expect(new Set(preview.problems.map((p: { row: number }) => p.row)).size).toBe(12);
+  await refused('POST', '/imports/shelf', { base64: broken, commit: true }, 422, { row: 2, field: 'game' });
+  await refused('POST', '/imports/shelf', { base64: Buffer.alloc(5_000_000, 'junk').toString('base64'), commit: true }, 413, {
+    code: 'too-large',
+  });
+  await refused('POST', '/imports/shelf', { base64: Buffer.from([0xff, 0xfe, 1, 2]).toString('base64') }, 422, { code: 'missing-column' });
+  await refused('POST', '/imports/shelf', { text: 'no header here\n1,2' }, 422, { code: 'missing-column', row: 1 });
+  expect((await call('GET', '/games')).total).toBe(0);
+  await refused('GET', '/learners', undefined, 400, { field: 'today' }, { query: { today: '2026-02-30' } });
+  await refused('GET', '/learners', undefined, 400, { field: 'limit' }, { query: { limit: '0' } });
+  expect((await call('GET', '/health')).status).toBe('ok');
+});
