@@ -82,12 +82,11 @@ export function readCsv(bytes: Uint8Array, columnOf: (header: string) => string 
   const twice = headers.find((h, i) => h !== '' && headers.indexOf(h) !== i);
   if (twice) return fail({ code: 'duplicate', field: twice, row: 1 + linesBefore, message: `The column "${twice}" is there twice.` });
   const rows: CsvRow[] = [];
+  // The parser counts a line break of two letters inside a cell as two lines.
+  let counted = windowsBreaks(first);
   for (const { record, info } of records.slice(1)) {
-    const breaks = record.reduce(
-      (sum, cell) => sum + (cell.includes('\n') || cell.includes('\r') ? cell.split(/\r\n|\r|\n/).length - 1 : 0),
-      0,
-    );
-    const row = info.lines + linesBefore - breaks;
+    counted += windowsBreaks(record);
+    const row = info.lines + linesBefore - counted - breaksIn(record);
     if (record.every((c) => c.trim() === '')) continue;
     const cells = record.length - trailing(record);
     if (cells > headers.length)
@@ -110,6 +109,12 @@ export function readCsv(bytes: Uint8Array, columnOf: (header: string) => string 
   }
   return ok({ headers, rows, remarks: remarksOf(decoded.value.encoding) });
 }
+
+const howOften = (record: readonly string[], what: RegExp): number =>
+  record.reduce((sum, cell) => sum + (cell.match(what)?.length ?? 0), 0);
+const windowsBreaks = (record: readonly string[]): number => howOften(record, /\r\n/g);
+/** Lines that a row goes on for after its first. */
+const breaksIn = (record: readonly string[]): number => howOften(record, /\r\n|\r|\n/g);
 
 /** Empty cells at the end of a row. */
 function trailing(record: readonly string[]): number {

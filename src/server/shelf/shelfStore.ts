@@ -43,9 +43,9 @@ export function binFor(tx: Tx | Db, title: string): string {
     .all()
     .find((b) => sameName(b.title, asked) || b.id === asked);
   if (found) return found.id;
-  const id = freeId(title, (x) => tx.select().from(bins).where(eq(bins.id, x)).get() !== undefined);
+  const id = freeId(asked, (x) => tx.select().from(bins).where(eq(bins.id, x)).get() !== undefined);
   tx.insert(bins)
-    .values({ id, title, position: tx.select().from(bins).all().length + 1 })
+    .values({ id, title: asked, position: tx.select().from(bins).all().length + 1 })
     .run();
   return id;
 }
