@@ -39,5 +39,8 @@ export async function allMutants(seed) {
     noHeader: true,
   });
   const keys = mutants.map((m) => keyOf(m, 0));
-  return [...new Set(keys)].map((key) => ({ key, at: hash(`${seed}|${key}`) })).sort((x, y) => (x.at < y.at ? -1 : 1)).map((m) => m.key);
+  return [...new Set(keys)]
+    .map((key) => ({ key, at: hash(`${seed}|${key}`) }))
+    .sort((x, y) => (x.at < y.at ? -1 : 1))
+    .map((m) => m.key);
 }

@@ -11,9 +11,7 @@ class Drawn {
 
   async check(mutants) {
     const verdict = (mutant) =>
-      this.drawn.has(keyOf(mutant, 0))
-        ? { status: CheckStatus.Passed }
-        : { status: CheckStatus.CompileError, reason: 'not drawn' };
+      this.drawn.has(keyOf(mutant, 0)) ? { status: CheckStatus.Passed } : { status: CheckStatus.CompileError, reason: 'not drawn' };
     return Object.fromEntries(mutants.map((mutant) => [mutant.id, verdict(mutant)]));
   }
 
