@@ -3,7 +3,7 @@ import { existsSync, writeFileSync, statSync } from 'node:fs';
 import { ensureInstalled, newest, stop } from './ensureInstalled.mjs';
 
 const stamp = 'dist/.built';
-const sources = ['src', 'data', 'bench', 'scripts', 'public', 'astro.config.mjs', 'package-lock.json'];
+const sources = ['src', 'data', 'bench', 'drill', 'scripts', 'public', 'astro.config.mjs', 'package-lock.json'];
 
 /** Builds the site and the workers, unless nothing changed since the last time. */
 export async function buildAll({ force = false } = {}) {
