@@ -34,7 +34,7 @@ const { Stryker } = await import('@stryker-mutator/core');
 const { allMutants, areas, keyOf } = await import('./mutants/draw.mjs');
 
 /** So many mutants share one run, which first has to run every test of the area once. */
-const inOneRun = 75;
+const inOneRun = 50;
 const folder = 'reports/mutants';
 const resultsFile = join(folder, `seed-${values.seed}.json`);
 mkdirSync(folder, { recursive: true });

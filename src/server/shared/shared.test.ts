@@ -1,3 +1,4 @@
+import { isMainThread } from 'node:worker_threads';
 import { afterEach, describe, expect, it, vi } from 'vitest';
 import { problemOf } from '../workspace.testing';
 import { momentOn, todayHere, zoneHere } from './clock';
