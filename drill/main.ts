@@ -17,7 +17,7 @@ const drills: Readonly<Record<string, () => Promise<Score>>> = {
   kills: () => drillKills(seed, share(60)),
   requests: () => drillBadRequests(seed, share(5000)),
   files: () => drillFiles(seed, share(500)),
-  extremes: () => drillExtremes(seed),
+  extremes: () => drillExtremes(),
   writers: () => drillWriters(share(20)),
 };
 

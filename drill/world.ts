@@ -8,6 +8,7 @@ export interface World {
   readonly variants: readonly string[];
   readonly plan: string;
   readonly meeting: string;
+  readonly skill: string;
   readonly ids: readonly string[];
 }
 
@@ -49,6 +50,84 @@ export async function furnish(program: Program): Promise<World> {
     seconds: 0.5,
   });
   const meeting = (await must('GET', '/term')).meetings[0].id as string;
+  const skill = (await must('POST', '/skills', ownSkill('Own'))).id as string;
   const skills = ['make-ten', 'add-in-20', 'pairs-of-10'];
-  return { learners, games, variants, plan: plan.id, meeting, ids: [...learners, ...games, ...variants, plan.id, meeting, ...skills] };
+  return {
+    learners,
+    games,
+    variants,
+    plan: plan.id,
+    meeting,
+    skill,
+    ids: [...learners, ...games, ...variants, plan.id, meeting, ...skills],
+  };
+}
+
+export const ownSkill = (title: string): Record<string, unknown> => ({
+  title,
+  looksLike: 'Says it.',
+  strand: 'add',
+  nature: 'concept',
+  wantedAt: { us: 7, england: 7 },
+  predicate: null,
+  whyNoItems: 'A talk.',
+});
+
+/** An address that leads to something that is there. */
+export const reach = (template: string, w: World): string =>
+  template
+    .replace('/learners/{id}', `/learners/${w.learners[0]!}`)
+    .replace('/games/{id}', `/games/${w.games[0]!}`)
+    .replace('/variants/{id}', `/variants/${w.variants[0]!}`)
+    .replace('/plans/{id}', `/plans/${w.plan}`)
+    .replace('/meetings/{id}', `/meetings/${w.meeting}`)
+    .replace('/skills/{id}', `/skills/${w.skill}`)
+    .replace('/kinds/{id}', '/kinds/pegs')
+    .replace('/frameworks/{id}', '/frameworks/us')
+    .replace(/\{\w+\}/g, 'none');
+
+/** A body that the route takes as it is, to be pulled to its edges one place at a time. */
+export function honest(address: string, w: World): Record<string, unknown> {
+  const [learner] = w.learners;
+  const session = { present: w.learners.slice(0, 3), rounds: 1, minutes: 15, tables: 2, helpers: 1 };
+  const note = { learner, kind: 'note', skill: 'make-ten', result: 'alone' };
+  const table = { mechanism: 'running-total', seats: 2, seed: 7 };
+  const bodies: Readonly<Record<string, Record<string, unknown>>> = {
+    'POST /learners': { nickname: 'Edge', born: '2018-04' },
+    'POST /games': { title: 'Edge' },
+    'POST /variants': { title: 'Edge', game: w.games[0] },
+    'POST /skills': ownSkill('Edge'),
+    'PUT /skills/{id}': ownSkill('Own'),
+    'POST /skills/examples': { predicate: { op: 'add' } },
+    'POST /skills/{id}/needs': { id: 'make-ten', sort: 'idea' },
+    'POST /evidence': note,
+    'POST /evidence/batch': { items: [note] },
+    'POST /learners/{id}/placement': { answers: [{ skill: 'make-ten', result: 'alone' }] },
+    'POST /recommendations': { learners: [learner] },
+    'POST /plans': { ...session, seconds: 0.2 },
+    'POST /plans/{id}/replan': { seconds: 0.2 },
+    'PUT /plans/{id}': { rounds: [{ tables: [], resting: w.learners.slice(0, 6) }] },
+    'POST /plans/{id}/check': { rounds: [{ tables: [], resting: w.learners.slice(0, 6) }] },
+    'PUT /plans/{id}/gather': { item: 'none', ticked: true },
+    'PUT /term': {
+      ...session,
+      present: undefined,
+      title: 'Autumn',
+      starts: '2026-11-02',
+      ends: '2026-12-04',
+      weekdays: [2],
+      startsAt: '10:00',
+    },
+    'PUT /kinds/{id}/stock': { quantity: 3 },
+    'POST /simulations': { ...table, games: 200 },
+    'POST /fairness': table,
+    'POST /changes': { ...table, wish: 'more-subtraction' },
+    'POST /stories': table,
+    'POST /frameworks/{id}/ties': { ties: [{ identifier: 'none', skill: 'make-ten', relation: 'same' }] },
+    'POST /imports/framework': { text: '{}' },
+    'POST /imports/shelf': { text: 'game\nEdge' },
+    'POST /imports/roster': { text: 'nickname,born\nEdge,2018-04' },
+    'POST /imports/evidence': { text: `learner,day,skill,result\n${learner},2026-11-10,make-ten,alone` },
+  };
+  return bodies[address] ?? {};
 }

@@ -1,5 +1,5 @@
 import { Program, Score, type Told, today } from './program';
-import { furnish, type World } from './world';
+import { furnish, ownSkill, type World } from './world';
 
 interface Contest {
   readonly what: string;
@@ -77,16 +77,7 @@ const contests = (w: World, own: string): Contest[] => {
   ];
 };
 
-const skill = (title: string, version: number): object => ({
-  title,
-  looksLike: 'Says it.',
-  strand: 'add',
-  nature: 'concept',
-  wantedAt: { us: 7, england: 7 },
-  predicate: null,
-  whyNoItems: 'A talk.',
-  ...(version > 0 ? { version } : {}),
-});
+const skill = (title: string, version: number): object => ({ ...ownSkill(title), ...(version > 0 ? { version } : {}) });
 
 /** Two people change the same thing at once, seeing the same version: one is told, and what stands is what the other wrote. */
 export async function drillWriters(rounds: number): Promise<Score> {
@@ -95,7 +86,7 @@ export async function drillWriters(rounds: number): Promise<Score> {
   await program.start();
   const world = await furnish(program);
   const at = (path: string): string => `${path}${path.includes('?') ? '&' : '?'}today=${today}`;
-  const own = (await program.ask('POST', at('/skills'), skill('Own', 0))).body.id as string;
+  const own = world.skill;
   for (const c of contests(world, own))
     for (let r = 0; r < rounds; r++) {
       score.tried++;

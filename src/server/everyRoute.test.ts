@@ -468,6 +468,13 @@ it('bad input gets a precise error and changes nothing', async () => {
   await refused('POST', '/plans', { ...session, present: ['ghost'] }, 422, { code: 'unknown-value', field: 'present.0' });
   await refused('POST', '/plans', { ...session, rounds: 'three' }, 400, { code: 'malformed', field: 'rounds' });
   await refused('POST', '/plans', { present: [child] }, 400, { code: 'malformed', field: 'rounds' });
+  // Lists that would keep the program busy for minutes are refused before they are looked at.
+  const round = { tables: [], resting: [] };
+  const nine = { rounds: Array.from({ length: 9 }, () => round) };
+  await refused('POST', '/plans/{id}/check', nine, 400, { code: 'malformed', field: 'rounds' }, { path: '/plans/none/check' });
+  await refused('PUT', '/plans/{id}', { ...nine, version: 1 }, 400, { field: 'rounds' }, { path: '/plans/none' });
+  const crowd = { rounds: [{ ...round, resting: Array.from({ length: 61 }, () => child) }] };
+  await refused('POST', '/plans/{id}/check', crowd, 400, { field: 'rounds.0.resting' }, { path: '/plans/none/check' });
   await refused(
     'POST',
     '/evidence',

@@ -24,6 +24,11 @@ import {
 } from './schema';
 import { material, offerSource } from './things';
 
+/** Bounds of one session: work on it grows with their product, so no list may be longer. */
+const mostRounds = 8;
+const mostTables = 20;
+const mostPresent = 60;
+
 const status = oneOf('optimal', 'good', 'stopped-early', 'infeasible');
 const lock = obj({ learner: str, round: int, game: str });
 export type LockWire = Static<typeof lock>;
@@ -90,21 +95,21 @@ const shortPlan = obj({
 export type PlanShort = Static<typeof shortPlan>;
 
 const perSession = {
-  rounds: whole(1, 8),
+  rounds: whole(1, mostRounds),
   minutes: whole(3, 120),
-  tables: whole(0, 20),
+  tables: whole(0, mostTables),
   helpers: whole(0, 20),
 };
 const planBody = closed(
   {
     ...perSession,
     date: day,
-    present: arr(str, 60),
+    present: arr(str, mostPresent),
     seed: whole(0, 2147483647),
     seconds: within(0.1, 60),
     preparationMinutes: within(0, 10_000),
-    locks: arr(lockBody),
-    resting: arr(closed({ learner: str, round: Type.Integer({ minimum: 0 }) }, ['learner', 'round'])),
+    locks: arr(lockBody, mostRounds * mostPresent),
+    resting: arr(closed({ learner: str, round: Type.Integer({ minimum: 0 }) }, ['learner', 'round']), mostRounds * mostPresent),
   },
   ['present', 'rounds', 'minutes', 'tables', 'helpers'],
 );
@@ -112,11 +117,15 @@ export type PlanBody = Static<typeof planBody>;
 const editedRounds = arr(
   closed(
     {
-      tables: arr(closed({ game: str, seats: arr(closed({ learner: str, variant: str }, ['learner'])) }, ['game', 'seats'])),
-      resting: arr(str),
+      tables: arr(
+        closed({ game: str, seats: arr(closed({ learner: str, variant: str }, ['learner']), 30) }, ['game', 'seats']),
+        mostTables,
+      ),
+      resting: arr(str, mostPresent),
     },
     ['tables', 'resting'],
   ),
+  mostRounds,
 );
 const violation = obj({ rule: str, message: str, round: opt(int), learner: opt(str), game: opt(str) });
 export type ViolationWire = Static<typeof violation>;
@@ -270,14 +279,14 @@ export const plansWire = define({
   'GET /plans/{id}': { summary: 'One plan', response: plan, waits: true },
   'PUT /plans/{id}': {
     summary: 'Save a plan edited by hand; broken rules are told, not forbidden',
-    body: closed({ rounds: editedRounds, locks: arr(lockBody), version: int }, ['rounds', 'version']),
+    body: closed({ rounds: editedRounds, locks: arr(lockBody, mostRounds * mostPresent), version: int }, ['rounds', 'version']),
     response: obj({ id: str, version: int, violations: arr(violation), objective: num }),
     waits: true,
   },
   'DELETE /plans/{id}': { summary: 'Throw a plan away', response: ok },
   'POST /plans/{id}/check': {
     summary: 'Check edited rounds without saving',
-    body: closed({ rounds: editedRounds, locks: arr(lockBody) }, ['rounds']),
+    body: closed({ rounds: editedRounds, locks: arr(lockBody, mostRounds * mostPresent) }, ['rounds']),
     response: obj({ violations: arr(violation), objective: num, rounds: arr(storedRound) }),
     waits: true,
   },
@@ -286,8 +295,8 @@ export const plansWire = define({
     query: waitQuery,
     body: closed(
       {
-        locks: arr(lockBody),
-        present: arr(str),
+        locks: arr(lockBody, mostRounds * mostPresent),
+        present: arr(str, mostPresent),
         seed: int,
         seconds: within(0.1, 60),
         tables: int,
@@ -339,7 +348,7 @@ export const termWire = define({
   'PUT /term': { summary: 'Say when you meet', body: termBody, response: obj({ id: str, meetings: int }) },
   'PATCH /meetings/{id}': {
     summary: 'Change a meeting, or take it off',
-    body: closed({ ...perSession, tables: whole(1, 20), off: bool, offBecause: name, startsAt: time }),
+    body: closed({ ...perSession, tables: whole(1, mostTables), off: bool, offBecause: name, startsAt: time }),
     response: obj({ id: str }),
   },
   'POST /term/plan': {

@@ -1,6 +1,24 @@
 import { type Static, Type } from '@sinclair/typebox';
 import { define } from './route';
-import { anything, arr, bool, changed, closed, int, list, nullable, num, obj, ok, oneOf, pageQuery, record, str, undoable } from './schema';
+import {
+  anything,
+  arr,
+  bool,
+  changed,
+  closed,
+  int,
+  list,
+  name,
+  nullable,
+  num,
+  obj,
+  ok,
+  oneOf,
+  pageQuery,
+  record,
+  str,
+  undoable,
+} from './schema';
 
 import { nature, predicate, prerequisite, skill } from './things';
 
@@ -11,11 +29,11 @@ const skillFields = {
   strand: str,
   nature,
   wantedAt: closed({ us: num, england: num }, ['us', 'england']),
-  prerequisites: arr(prerequisite),
-  codes: arr(str),
+  prerequisites: arr(prerequisite, 60),
+  codes: arr(name, 100),
   predicate: nullable(predicate),
   whyNoItems: str,
-  slips: arr(str),
+  slips: arr(str, 60),
 };
 const neededFields = ['title', 'looksLike', 'strand', 'nature', 'wantedAt', 'predicate'] as const;
 const ownSkill = obj({ ...skill.properties, version: int });

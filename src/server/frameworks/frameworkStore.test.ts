@@ -19,6 +19,13 @@ const bring = (text = lamps, commit = true) => importCase(place.db, text, commit
 const itemsOf = (id: string) => frameworkItems(place.db, id);
 
 describe('a framework that is brought in', () => {
+  it('with a page where a word should stand is refused in one sentence', () => {
+    const broken = JSON.parse(lamps) as { CFItems: { identifier: unknown; fullStatement: unknown }[] };
+    broken.CFItems[1]!.identifier = broken.CFItems[0]!.identifier = 'x'.repeat(10_000);
+    const { message } = problemOf(() => bring(JSON.stringify(broken)));
+    expect(message.length).toBeLessThan(400);
+    expect(message).toContain('Nothing was brought in.');
+  });
   it('is shown first and changes nothing until then', () => {
     expect(bring(lamps, false)).toMatchObject({ committed: false, expectations: 7 });
     expect(frameworkList(place.db)).toHaveLength(2);

@@ -9,6 +9,7 @@ import { readCase, skillUri } from '../../core/frameworks/readCase';
 import type { SkillGraph } from '../../core/skills/skillGraph';
 import type { Db } from '../db/db';
 import { crosswalk, expectations, frameworks, learners } from '../db/schema';
+import { shortened } from '../../core/content/names';
 import { notFound, ProblemError, refuse } from '../http/problemError';
 import { uuidOf } from '../shared/uuidOf';
 import { recordChange } from '../undo/undo';
@@ -102,7 +103,7 @@ export function importCase(
     throw refuse('malformed', `This is no JSON: ${error instanceof Error ? error.message : ''}`, 'text');
   }
   const read = readCase(raw);
-  if (!read.ok) throw new ProblemError({ ...read.problem, message: `${read.problem.message} Nothing was brought in.` }, 422);
+  if (!read.ok) throw new ProblemError({ ...read.problem, message: `${shortened(read.problem.message)} Nothing was brought in.` }, 422);
   const f = read.value;
   const own = shippedFrameworks.find((s) => uuidOf(`${s.uri}/CFDocuments/${s.id}`) === f.id);
   if (own) throw refuse('duplicate', `“${own.title}” came with the app and is here already, tied to its skills.`, 'text');
