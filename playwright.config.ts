@@ -1,12 +1,24 @@
 import { defineConfig } from '@playwright/test';
 
 const port = Number(process.env['ZEITGEBER_TEST_PORT'] ?? 4399);
+/** The checks of access take as long as all others together, so they have a program and a worker of their own. */
+const accessPort = port + 50;
+const server = (at: number, name: string) => ({
+  command: `node e2e/serve.mjs ${at} test-results/${name}`,
+  url: `http://127.0.0.1:${at}/api/v1/health`,
+  timeout: 60_000,
+  reuseExistingServer: false,
+});
 
 export default defineConfig({
   testDir: 'e2e',
   timeout: 120_000,
   fullyParallel: false,
-  workers: 1,
+  workers: 2,
+  projects: [
+    { name: 'access', testMatch: 'access.spec.ts', workers: 1, use: { baseURL: `http://127.0.0.1:${accessPort}` } },
+    { name: 'everything else', testIgnore: 'access.spec.ts', workers: 1 },
+  ],
   reporter: [['line'], ['json', { outputFile: 'test-results/e2e.json' }]],
   use: {
     baseURL: `http://127.0.0.1:${port}`,
@@ -28,10 +40,5 @@ export default defineConfig({
       ],
     },
   },
-  webServer: {
-    command: `node e2e/serve.mjs ${port}`,
-    url: `http://127.0.0.1:${port}/api/v1/health`,
-    timeout: 60_000,
-    reuseExistingServer: false,
-  },
+  webServer: [server(port, 'workspace'), server(accessPort, 'access')],
 });

@@ -2,6 +2,20 @@ import { defineConfig } from 'vitest/config';
 
 const patience = { testTimeout: 180_000, hookTimeout: 180_000 };
 
+/** What speaks of days and moments also holds on the other side of midnight: the machine's zone and two far ones. */
+const ofDays = [
+  'src/core/shared/{days,moments}.test.ts',
+  'src/core/mastery/movedLately.test.ts',
+  'src/core/content/readEvidence.test.ts',
+  'src/adapters/calendar/*.test.ts',
+  'src/server/{server,session}.test.ts',
+  'src/server/evidence/*.test.ts',
+  'src/server/shared/*.test.ts',
+  'src/server/planning/*.test.ts',
+  'src/islands/plan/*.test.tsx',
+];
+const farZones = ['Pacific/Auckland', 'America/Los_Angeles'];
+
 export default defineConfig({
   test: {
     globalSetup: ['scripts/buildForTests.mjs'],
@@ -23,6 +37,7 @@ export default defineConfig({
           ...patience,
         },
       },
+      ...farZones.map((zone) => ({ test: { name: zone.split('/')[1]!, include: ofDays, env: { TZ: zone }, ...patience } })),
     ],
   },
 });

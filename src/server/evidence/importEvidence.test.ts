@@ -141,7 +141,7 @@ describe('notes that are brought in', () => {
       ['2026-11-10', 'alone'],
       ['2026-11-11', 'stuck'],
     ] as const)
-      addEvidence(place.db, [{ learner: juno, at: `${day}T12:00:00.000Z`, kind: 'statement', skill: 'make-ten', result }], today, now);
+      addEvidence(place.db, [{ learner: juno, at: day, kind: 'statement', skill: 'make-ten', result }], today, now);
     const byHand = masteryOf(place.db, { ...learnerById(place.db, juno), born: '2018-09' }, today);
     expect(brought.map((e) => [e.skill, e.mastery])).toEqual(byHand.map((e) => [e.skill, e.mastery]));
   });
