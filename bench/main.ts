@@ -21,7 +21,7 @@ else if (what === 'engine') {
   await benchWorkers();
 } else if (what === 'mastery') benchMastery(rest.includes('write'));
 else if (what === 'imports') benchImports();
-else if (what === 'scale') await benchScale();
+else if (what === 'scale') await benchScale(rest[0]);
 else if (what !== undefined) {
   console.error(
     `There is no benchmark "${what}". Use: npm run bench, npm run bench -- engine, npm run bench -- mastery, npm run bench -- imports, npm run bench -- scale, or npm run bench -- plan FILE…`,

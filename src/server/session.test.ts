@@ -89,7 +89,13 @@ describe('a stored session', () => {
     const whole = await completeRounds(db, plan, edited, today);
     expect(whole[1]).toEqual(plan.rounds[1]);
     const twice = [{ ...plan.rounds[0]!, resting: [mover.learner] }, plan.rounds[1]!];
-    await expect(completeRounds(db, plan, twice, today)).rejects.toThrow(/placed twice/);
+    await expect(completeRounds(db, plan, twice, today)).rejects.toMatchObject({
+      problem: { code: 'duplicate', field: 'rounds.0', message: expect.stringMatching(/placed twice in round 1/) as unknown },
+    });
+    const stranger = [plan.rounds[0]!, { tables: [], resting: ['nobody'] }];
+    await expect(completeRounds(db, plan, stranger, today)).rejects.toMatchObject({
+      problem: { code: 'unknown-value', field: 'rounds.1' },
+    });
     await expect(
       completeRounds(db, plan, [{ tables: [{ game: 'nowhere', seats: [{ learner: mover.learner }] }], resting: [] }], today),
     ).rejects.toBeInstanceOf(ProblemError);

@@ -56,6 +56,15 @@ function noteSome(): void {
 }
 
 describe('notes that were taken out', () => {
+  it('as statements say what went well, and how far by the share that is commonly meant', () => {
+    noteSome();
+    expect(evidenceStatements(place.db, undefined).map((s) => [s.verb.display.en, s.result])).toEqual([
+      ['progressed', { success: false, score: { scaled: 0.6 } }],
+      ['progressed', { success: true, score: { scaled: 1 } }],
+      ['scored', { score: { raw: 7, min: 0, max: 10 } }],
+      ['progressed', { success: false, score: { scaled: 0 } }],
+    ]);
+  });
   it('as CSV read back in to the same notes in another workspace, names with commas and all', () => {
     noteSome();
     const csv = evidenceCsv(place.db, undefined);

@@ -145,6 +145,11 @@ describe('a version', () => {
     expect(variantById(place.db, id)).toMatchObject({ minutes: 20, helper: 'nearby' });
     expect(materialsOf(place.db, id)).toEqual([{ kind: 'pair-cards', quantity: 2 }]);
   });
+  it('has an id of its own, however games and versions are cut', () => {
+    add({ title: 'Tens' }, game('Two'));
+    const other = createVariant(place.db, game('Two Tens'), { title: '!' }).id;
+    expect(other).toBe('two-tens-2');
+  });
   it('has a name of its own within its game, and may have that of another game', () => {
     const of = game();
     add({}, of);
