@@ -1,3 +1,5 @@
+import { setFlagsFromString } from 'node:v8';
+import { runInNewContext } from 'node:vm';
 import { afterAll, describe, expect, it } from 'vitest';
 import type { SimulationResult } from '../../core/simulate/simulationResult';
 import type { SimulateTask } from '../../workers/node/messages';
@@ -41,6 +43,22 @@ describe('the worker pool', () => {
   it('turns an answer into what was asked for', async () => {
     const job = await startJob<{ n: number }>(task(50), (r: SimulationResult) => ({ n: r.games })).finished;
     expect(job.result).toEqual({ n: 50 });
+  });
+
+  it('lets go of what it was given once that is done, though the job is kept', async () => {
+    setFlagsFromString('--expose-gc');
+    const collect = runInNewContext('gc') as () => void;
+    const begin = (): { id: string; finished: Promise<unknown>; given: WeakRef<object> } => {
+      const given = task(20);
+      const { id, finished } = startJob(given);
+      return { id, finished, given: new WeakRef(given) };
+    };
+    const { id, finished, given } = begin();
+    await finished;
+    await new Promise((r) => setTimeout(r, 50));
+    collect();
+    expect(given.deref()).toBeUndefined();
+    expect(jobById(id)!.status).toBe('done');
   });
 
   it('runs a task once for all who ask with the same key, and stopping one stops only that one', async () => {

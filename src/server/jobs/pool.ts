@@ -22,10 +22,14 @@ interface Handle {
 
 /** Work that runs once, for everybody who asked for it. */
 interface Entry {
-  readonly task: Task;
+  readonly kind: Task['kind'];
   readonly key: string | undefined;
-  /** Turns the worker's answer into the jobs' result (storing it, say). */
-  readonly then: ((result: unknown) => unknown) | undefined;
+  /** Let go of when the work is over: a job is kept for its result, and a plan's task is many megabytes. */
+  work: {
+    readonly task: Task;
+    /** Turns the worker's answer into the jobs' result (storing it, say). */
+    readonly then: ((result: unknown) => unknown) | undefined;
+  } | null;
   readonly handles: Handle[];
   status: 'waiting' | 'running' | 'over';
   progress: number;
@@ -38,14 +42,10 @@ const poolSize = 2;
 const placesForPlans = 1;
 /** Finished jobs whose results are kept for those who have not asked yet. */
 const jobsKept = 40;
-/** The solver's memory only grows, so a worker that solved so many plans is replaced. */
-const plansBeforeRenewal = 4;
-
 const jobs = new Map<string, { readonly job: Job; readonly cancel: () => void }>();
 const shared = new Map<string, Entry>();
 const waiting: Entry[] = [];
 const idle: Worker[] = [];
-const plansOf = new WeakMap<Worker, number>();
 let running = 0;
 
 /** Workers that run now; none is left behind when one cannot be started or vanishes. */
@@ -61,9 +61,9 @@ const vanished: Problem = { code: 'worker-lost', message: 'The calculation was e
 export function startJob<T>(task: Task, then?: (result: never) => T, key?: string): Job<T> {
   const known = key === undefined ? undefined : shared.get(key);
   const entry: Entry = known ?? {
-    task,
+    kind: task.kind,
     key,
-    then: then as ((result: unknown) => unknown) | undefined,
+    work: { task, then: then as ((result: unknown) => unknown) | undefined },
     handles: [],
     status: 'waiting',
     progress: 0,
@@ -73,7 +73,7 @@ export function startJob<T>(task: Task, then?: (result: never) => T, key?: strin
   if (known) return job;
   if (key !== undefined) shared.set(key, entry);
   // Plans go before simulations, each in the order in which they came.
-  const firstOther = task.kind === 'plan' ? waiting.findIndex((e) => e.task.kind !== 'plan') : -1;
+  const firstOther = task.kind === 'plan' ? waiting.findIndex((e) => e.kind !== 'plan') : -1;
   if (firstOther >= 0) waiting.splice(firstOther, 0, entry);
   else waiting.push(entry);
   pump();
@@ -220,7 +220,7 @@ export async function closePool(): Promise<void> {
 function pump(): void {
   for (;;) {
     const next = waiting[0];
-    if (!next || running >= (next.task.kind === 'plan' ? poolSize + placesForPlans : poolSize)) return;
+    if (!next || running >= (next.kind === 'plan' ? poolSize + placesForPlans : poolSize)) return;
     waiting.shift();
     run(next);
   }
@@ -248,7 +248,7 @@ function run(entry: Entry): void {
   worker.on('exit', () => end(entry, 'failed', vanished));
   worker.ref();
   try {
-    worker.postMessage(entry.task);
+    worker.postMessage(entry.work!.task);
   } catch (error) {
     end(entry, 'failed', { code: 'internal', message: startFailed(error) });
   }
@@ -275,12 +275,13 @@ function receive(entry: Entry, message: FromWorker): void {
   const worker = entry.worker!;
   entry.worker = null;
   running--;
-  release(worker, entry.task);
+  release(worker, entry.kind);
   let outcome: { status: 'done'; result: unknown } | { status: 'failed'; problem: Problem };
   if (message.type === 'failed') outcome = { status: 'failed', problem: message.problem };
   else {
     try {
-      outcome = { status: 'done', result: entry.then ? entry.then(message.result) : message.result };
+      const then = entry.work?.then;
+      outcome = { status: 'done', result: then ? then(message.result) : message.result };
     } catch (error) {
       outcome = { status: 'failed', problem: problemOf(error) };
     }
@@ -302,12 +303,10 @@ function problemOf(error: unknown): Problem {
   return carried?.code ? carried : { code: 'internal', message: error instanceof Error ? error.message : String(error) };
 }
 
-/** A worker is kept for the next task, unless it has solved enough plans to be replaced. */
-function release(worker: Worker, task: Task): void {
+/** A worker is kept for the next task, unless it solved a plan: the solver's memory only grows, and a new worker is there in no time. */
+function release(worker: Worker, kind: Task['kind']): void {
   worker.removeAllListeners();
-  const plans = (plansOf.get(worker) ?? 0) + (task.kind === 'plan' ? 1 : 0);
-  plansOf.set(worker, plans);
-  if (plans >= plansBeforeRenewal || idle.length >= poolSize) {
+  if (kind === 'plan' || idle.length >= poolSize) {
     void worker.terminate();
     return;
   }
@@ -335,6 +334,7 @@ function end(entry: Entry, status: 'failed' | 'cancelled', problem: Problem): vo
 
 function over(entry: Entry): void {
   entry.status = 'over';
+  entry.work = null;
   if (entry.key !== undefined && shared.get(entry.key) === entry) shared.delete(entry.key);
 }
 
