@@ -1,6 +1,6 @@
 import { groupWire } from '../../contract/wire/learners';
 import type { Query } from '../../contract/wire/route';
-import { and, isNotNull, isNull } from 'drizzle-orm';
+import { and, inArray, isNotNull, isNull } from 'drizzle-orm';
 import { groupPdf } from '../../adapters/pdf/groupPdf';
 import { writeCsv } from '../../adapters/csv/writeCsv';
 import { graphOf } from '../db/graphOf';
@@ -39,7 +39,7 @@ function asked({ db, query: q, today }: Pick<Occasion, 'db' | 'today'> & { reado
   );
   if (q.group && !known.has(q.group)) throw notFound('group', q.group);
   const people = allLearners(db).filter((l) => !q.group || groupOf(db, l.id, today) === q.group);
-  const notes = notesByLearner(db);
+  const notes = notesByLearner(db, strands && graph.skills.filter((s) => strands.includes(s.strand)).map((s) => s.id));
   const members = people.map((l) => ({
     id: l.id,
     estimates: masteryOf(db, l, today),
@@ -61,12 +61,12 @@ function asked({ db, query: q, today }: Pick<Occasion, 'db' | 'today'> & { reado
   };
 }
 
-/** What the map reads of every note that stands, in one query: at some size whole rows cost more than the map. */
-function notesByLearner(db: Db): ReadonlyMap<string, GroupNote[]> {
+/** What the map reads of the notes that stand, in one query and of its own lines only: at some size whole rows cost more than the map. */
+function notesByLearner(db: Db, skills: readonly string[] | null): ReadonlyMap<string, GroupNote[]> {
   const rows = db
     .select({ learner: evidence.learnerId, skill: evidence.skill, result: evidence.result, at: evidence.at })
     .from(evidence)
-    .where(and(isNull(evidence.retractedAt), isNotNull(evidence.result)))
+    .where(and(isNull(evidence.retractedAt), isNotNull(evidence.result), skills ? inArray(evidence.skill, [...skills]) : undefined))
     .all();
   const notes = new Map<string, GroupNote[]>();
   for (const { learner, ...note } of rows) {
