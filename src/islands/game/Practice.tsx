@@ -147,7 +147,7 @@ export function Practice({
         <Button onClick={() => setCounting(true)}>Count one round</Button>
       </section>
       {countDialog}
-      <Suits variant={variant} />
+      {p.source !== 'calculated' && <Suits variant={variant} />}
       {p.source === 'calculated' && (
         <>
           <section className={panel.sheet}>
@@ -177,6 +177,7 @@ export function Practice({
               </p>
             </details>
           </section>
+          <Suits variant={variant} />
           {factGrids(p.items).map(({ op, cells }) => (
             <section key={op} className={panel.sheet}>
               <h2>Facts met, {operationWords[op as Operation] ?? op}: first number across, second upward</h2>

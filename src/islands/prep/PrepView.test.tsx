@@ -33,6 +33,11 @@ const ready = (): void => {
 };
 
 describe('gathering', () => {
+  it('is titled by what one does', async () => {
+    ready();
+    show(<PrepView plan={null} />);
+    expect((await screen.findByRole('heading', { level: 1 })).textContent).toBe('Gather');
+  });
   it('ticks at once, and takes the tick back when it was not kept', async () => {
     ready();
     api().on(

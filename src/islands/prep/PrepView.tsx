@@ -72,7 +72,7 @@ function GatherList({ plans, chosen }: { plans: PlanShort[]; chosen: PlanShort }
   return (
     <>
       <div className={panel.head}>
-        <h1>GatherWire</h1>
+        <h1>Gather</h1>
         <span>
           {dayWords(g.date)}: <b className={panel.num}>{g.ticked}</b> of <b className={panel.num}>{g.total}</b> in the basket
         </span>
