@@ -3,7 +3,7 @@ import { checkParameters } from '../../contract/parameters';
 import { shippedGraph, shippedKinds } from '../../contract/shippedData';
 import { mechanismById } from '../mechanisms/registry';
 import { columnOf } from './catalogueColumns';
-import { readAges, readMaterial, readMinutes, readParameters, readSpan, tidyTitle } from './cells';
+import { plainWords, readAges, readMaterial, readMinutes, readParameters, readSpan, tidyTitle } from './cells';
 import { countRound } from './countRound';
 import { readFacts, writeFacts } from './factList';
 import { guardCell, unguardCell } from './guardCell';
@@ -92,6 +92,7 @@ describe('cells', () => {
     ['2x', { name: '2x', quantity: 1 }],
     ['1000 pegs', { name: 'pegs', quantity: 1000 }],
     ['1001 pegs', null],
+    ['~20 pegs', null],
     ['2 x', { name: 'x', quantity: 2 }],
     ['2 x pegs', { name: 'pegs', quantity: 2 }],
     ['pegs x', { name: 'pegs x', quantity: 1 }],
@@ -134,6 +135,17 @@ describe('cells', () => {
     for (const bad of ['add 8 7', 'add 8 7 missed twice', 'juggle 8 7 right', 'add eight 7 right', 'add 8 seven right', 'add 8 7 wrong'])
       expect([bad, readFacts(bad)]).toEqual([bad, null]);
   });
+});
+
+it('words are matched in the singular, short ones as they are', () => {
+  expect(['Pegs', 'Brass bells', 'glass', 'gas', 'yes no', 'Colored dice'].map(plainWords)).toEqual([
+    'peg',
+    'brass bell',
+    'glass',
+    'gas',
+    'yes no',
+    'coloured dice',
+  ]);
 });
 
 describe('names', () => {
@@ -180,6 +192,7 @@ describe('a birth month', () => {
     ['05/32/2019', null],
     ['05/05/2019', '2019-05'],
     ['05/06/2019', null],
+    ['05.06.2019', '2019-06'],
     ['12/13/2019', '2019-12'],
     ['x2019-09', null],
     ['2019-09x', null],

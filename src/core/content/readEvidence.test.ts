@@ -67,6 +67,18 @@ describe('a CSV of observations', () => {
     expect(drafts.map((d) => d.row)).toEqual([3]);
     expect(remarks).toEqual([{ row: 2, message: 'It was taken back, so it is left out.' }]);
   });
+  it('leaves out a version and a session that are not here, and says which', () => {
+    const here = { ...context, variants: new Set(['tens']), sessions: new Set(['monday']) };
+    const said = (version: string, session: string) => {
+      const { drafts, remarks } = readEvidence([row({ version, session })], here);
+      return [drafts[0]!.variant, drafts[0]!.session, remarks[0]?.message ?? null];
+    };
+    expect(said('tens', 'monday')).toEqual(['tens', 'monday', null]);
+    expect(said('', '')).toEqual([null, null, null]);
+    expect(said('fives', 'monday')).toEqual([null, 'monday', 'It is taken in without its version, which is not here.']);
+    expect(said('tens', 'friday')).toEqual(['tens', null, 'It is taken in without its session, which is not here.']);
+    expect(said('fives', 'friday')[2]).toBe('It is taken in without its version and its session, which is not here.');
+  });
   it('knows other names of columns', () =>
     expect(['Child', 'When', 'Code', 'Right', 'Tool'].map(evidenceColumnOf)).toEqual(['learner', 'at', 'skill', 'correct', 'support']));
 });
@@ -93,6 +105,17 @@ describe('xAPI statements', () => {
       ['owl', 'make-ten', null, 7, 10],
     ]);
     expect(drafts[0]!.at).toBe('2026-09-08T15:20:00.000Z');
+  });
+  it('takes a score for questions from one to forty of them, and for points beyond', () => {
+    const of = (score: object) => {
+      const [d] = readStatements([statement({ result: { score } })], context).drafts;
+      return [d!.result, d!.correct, d!.total];
+    };
+    expect(of({ raw: 1, max: 1 })).toEqual([null, 1, 1]);
+    expect(of({ raw: 0, min: 0, max: 40 })).toEqual([null, 0, 40]);
+    expect(of({ raw: 41, max: 41 })).toEqual(['alone', null, null]);
+    expect(of({ raw: 50, min: 0, max: 100 })).toEqual(['support', null, null]);
+    expect(of({ raw: 3, min: 1, max: 5 })).toEqual(['support', null, null]);
   });
   it('reads an activity whose escapes are broken as it stands', () => {
     const { problems, remarks } = readStatements([statement({ object: { id: 'https://coop.example/skills/%E0%A4%A' } })], context);

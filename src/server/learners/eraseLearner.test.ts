@@ -30,7 +30,11 @@ const everywhere = (): string =>
 
 describe('erasing a child', () => {
   it('leaves no trace in plans: seats, rests, fixed seats, presence, and others’ sentences', async () => {
-    const done = await startPlan(place.db, { ...request, resting: [{ learner: 'quixanthe', round: 0 }] }, today, now).finished;
+    const resting = [
+      { learner: 'quixanthe', round: 0 },
+      { learner: 'alder', round: 1 },
+    ];
+    const done = await startPlan(place.db, { ...request, resting }, today, now).finished;
     const id = done.result!.plan;
     const plan = planById(place.db, id);
     // A sentence about one child that names another, as a person may have typed it.
@@ -51,6 +55,9 @@ describe('erasing a child', () => {
       .run();
     expect(eraseLearner(place.db, 'quixanthe', 'Quixanthe')).toMatchObject({ erased: 'quixanthe', cleaned: true });
     expect(JSON.stringify(planById(place.db, id)).toLowerCase()).not.toContain('quixanthe');
+    // Nobody else loses a rest, and no finished work is kept that could still tell of the child.
+    expect(planById(place.db, id).request.resting).toEqual([{ learner: 'alder', round: 1 }]);
+    expect((await ask('GET', `/jobs/${done.id}`)).status).toBe(404);
     expect(JSON.stringify(planById(place.db, id))).toContain('Beside another child.');
     expect(everywhere()).not.toContain('quixanthe');
     expect((await ask('POST', `/plans/${id}/replan`, { version: planById(place.db, id).version, seconds: 0.1 })).status).toBe(200);
