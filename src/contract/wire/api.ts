@@ -1,10 +1,14 @@
 import { Type } from '@sinclair/typebox';
 import { benchWire, simulationWire } from './bench';
-import { groupWire, learnersWire } from './learners';
-import { plansWire, recommendWire, termWire } from './plans';
+import { groupWire } from './group';
+import { learnersWire } from './learners';
+import { plansWire } from './plans';
+import { recommendWire } from './recommend';
+import { termWire } from './term';
 import { define, type Address } from './route';
 import { arr, ok, obj, record, anything, str } from './schema';
-import { libraryWire, shelfWire } from './shelf';
+import { libraryWire } from './library';
+import { shelfWire } from './shelf';
 import { frameworksWire, skillsWire } from './skills';
 
 export const programWire = define({

@@ -1,6 +1,6 @@
-import { type Static, Type } from '@sinclair/typebox';
 import { operations } from '../../core/items/item';
 import { accommodations } from '../../core/recommend/accommodations';
+import { type Static, Type } from '@sinclair/typebox';
 import { define } from './route';
 import {
   anything,
@@ -15,7 +15,6 @@ import {
   obj,
   oneOf,
   pageQuery,
-  pair,
   problem,
   record,
   str,
@@ -24,6 +23,7 @@ import {
   within,
 } from './schema';
 import { fileBody, notedItem, remark } from './things';
+import { estimate, shortMap } from './maps';
 
 const learnerFields = {
   nickname: name,
@@ -38,6 +38,7 @@ const learnerFields = {
   accommodations: arr(oneOf(...accommodations), 30),
   likings: arr(name, 300),
 };
+
 const learner = obj({
   id: str,
   nickname: str,
@@ -53,40 +54,17 @@ const learner = obj({
   likings: arr(str),
   version: int,
 });
+
 export type LearnerWire = Static<typeof learner>;
 
-const step = obj({
-  evidence: nullable(str),
-  at: nullable(str),
-  because: oneOf('norm', 'level', 'noted', 'missed-fact', 'right-facts', 'forgotten', 'later-skill', 'earlier-skill'),
-  what: str,
-  before: num,
-  after: num,
-});
-const estimate = obj({
-  skill: str,
-  mastery: num,
-  asSeen: num,
-  retention: num,
-  interval: pair(num),
-  seen: bool,
-  notes: num,
-  sure: bool,
-  status: oneOf('not-yet', 'growing', 'on-their-own', 'worth-checking'),
-  lastSeen: nullable(str),
-  wantedNow: bool,
-  gap: bool,
-  frontier: bool,
-  dueForReview: bool,
-  /** Empty with `steps=false`. */
-  steps: arr(step),
-});
-export type EstimateWire = Static<typeof estimate>;
-
 const kind = oneOf('placement', 'check-in', 'note', 'statement');
+
 const result = oneOf('stuck', 'support', 'alone');
+
 const how = oneOf('counted-all', 'counted-on', 'worked-out', 'knew');
+
 const role = oneOf('organiser', 'helper', 'parent');
+
 const noteBody = closed(
   {
     learner: str,
@@ -106,7 +84,9 @@ const noteBody = closed(
   },
   ['learner', 'kind', 'skill'],
 );
+
 const seenBy = obj({ role, ownChild: bool });
+
 const evidence = obj({
   id: str,
   learner: str,
@@ -125,32 +105,10 @@ const evidence = obj({
   retracted: bool,
   retractedBecause: nullable(str),
 });
+
 export type EvidenceWire = Static<typeof evidence>;
 
-const shortMap = obj({
-  learner: str,
-  seen: bool,
-  next: arr(str),
-  lines: arr(
-    obj({
-      held: int,
-      arms: arr(Type.Unsafe<[height: number, seen: boolean]>({ type: 'array', prefixItems: [num, bool], minItems: 2, maxItems: 2 })),
-    }),
-  ),
-});
-export type ShortMapWire = Static<typeof shortMap>;
-
 const imported = { committed: bool, problems: arr(problem), remarks: arr(remark), added: int };
-const groupQuery = { group: str, strands: str, edge: truth };
-const groupMap = obj({
-  learners: arr(str),
-  skills: arr(str),
-  cells: arr(arr(obj({ height: Type.Number(), seen: bool, next: bool }))),
-  together: arr(obj({ skill: str, learners: arr(str) })),
-  /** Stuck so many times in a row, since a day. */
-  stuck: arr(obj({ learner: str, skill: str, times: int, since: str })),
-});
-export type GroupMapWire = Static<typeof groupMap>;
 
 export const learnersWire = define({
   'GET /learners': { summary: 'Learners, youngest first', query: pageQuery, response: list(learner) },
@@ -288,25 +246,4 @@ export const learnersWire = define({
     response: obj({ id: str }),
   },
   'GET /supports': { summary: 'Ways of helping that are not things', query: pageQuery, response: list(obj({ id: str, title: str })) },
-});
-
-export const groupWire = define({
-  'GET /group-map': {
-    summary: 'Learners by skills, sorted so that blocks appear; who may sit together, who is stuck',
-    query: groupQuery,
-    response: groupMap,
-  },
-  'GET /group-map.csv': {
-    summary: 'The same as CSV, a row for each learner and skill',
-    query: groupQuery,
-    response: Type.String(),
-    media: 'text/csv',
-  },
-  'GET /group-map.pdf': {
-    summary: 'The same to print',
-    query: { ...groupQuery, paper: oneOf('a4', 'letter') },
-    response: Type.String(),
-    media: 'application/pdf',
-    waits: true,
-  },
 });

@@ -1,38 +1,15 @@
+import { material } from './things';
 import { type Static, Type } from '@sinclair/typebox';
 import { define } from './route';
-import {
-  arr,
-  bool,
-  closed,
-  day,
-  int,
-  list,
-  name,
-  nullable,
-  num,
-  obj,
-  ok,
-  oneOf,
-  opt,
-  pageQuery,
-  str,
-  time,
-  truth,
-  waitQuery,
-  whole,
-  within,
-} from './schema';
-import { material, offerSource } from './things';
+import { arr, bool, closed, day, int, list, nullable, num, obj, ok, oneOf, opt, str, waitQuery, whole, within, pageQuery } from './schema';
+import { mostRounds, mostTables, mostPresent, status, perSession } from './session';
 
-/** Bounds of one session: work on it grows with their product, so no list may be longer. */
-const mostRounds = 8;
-const mostTables = 20;
-const mostPresent = 60;
-
-const status = oneOf('optimal', 'good', 'stopped-early', 'infeasible');
 const lock = obj({ learner: str, round: int, game: str });
+
 export type LockWire = Static<typeof lock>;
+
 const lockBody = closed({ learner: str, round: Type.Integer({ minimum: 0 }), game: str }, ['learner', 'round', 'game']);
+
 const table = obj({
   game: str,
   title: str,
@@ -48,10 +25,15 @@ const table = obj({
     }),
   ),
 });
+
 export type TableWire = Static<typeof table>;
+
 export type SeatWire = TableWire['seats'][number];
+
 const round = obj({ tables: arr(table), resting: arr(str) });
+
 export type RoundWire = Static<typeof round>;
+
 const plan = obj({
   id: str,
   date: str,
@@ -80,8 +62,11 @@ const plan = obj({
   playedAt: nullable(str),
   version: int,
 });
+
 export type PlanWire = Static<typeof plan>;
+
 const planned = obj({ plan: str, failed: nullable(arr(str)) });
+
 const shortPlan = obj({
   id: str,
   date: str,
@@ -92,14 +77,9 @@ const shortPlan = obj({
   forecast: bool,
   edited: bool,
 });
+
 export type PlanShort = Static<typeof shortPlan>;
 
-const perSession = {
-  rounds: whole(1, mostRounds),
-  minutes: whole(3, 120),
-  tables: whole(0, mostTables),
-  helpers: whole(0, 20),
-};
 const planBody = closed(
   {
     ...perSession,
@@ -113,7 +93,9 @@ const planBody = closed(
   },
   ['present', 'rounds', 'minutes', 'tables', 'helpers'],
 );
+
 export type PlanBody = Static<typeof planBody>;
+
 const editedRounds = arr(
   closed(
     {
@@ -127,38 +109,15 @@ const editedRounds = arr(
   ),
   mostRounds,
 );
+
 const violation = obj({ rule: str, message: str, round: opt(int), learner: opt(str), game: opt(str) });
+
 export type ViolationWire = Static<typeof violation>;
+
 const storedRound = obj({
   tables: arr(obj({ game: str, helper: bool, seats: arr(obj({ learner: str, variant: str, why: str, skill: opt(nullable(str)) })) })),
   resting: arr(str),
 });
-
-const suggestion = obj({
-  game: str,
-  title: str,
-  seats: arr(
-    obj({
-      learner: str,
-      variant: str,
-      variantTitle: str,
-      value: num,
-      success: num,
-      skill: nullable(str),
-      chances: num,
-    }),
-  ),
-  value: num,
-  source: offerSource,
-  reasons: arr(str),
-});
-export type SuggestionWire = Static<typeof suggestion>;
-const recommendations = obj({
-  items: arr(suggestion),
-  open: arr(obj({ learner: str, skill: str, barred: nullable(obj({ variant: str, title: str, because: str })) })),
-  excluded: arr(obj({ game: str, title: str, because: str, alternative: nullable(str) })),
-});
-export type RecommendationsWire = Static<typeof recommendations>;
 
 const gather = obj({
   plan: str,
@@ -187,9 +146,11 @@ const gather = obj({
   total: int,
   smallParts: bool,
 });
+
 export type GatherWire = Static<typeof gather>;
 
 const skillStatus = oneOf('not-yet', 'growing', 'on-their-own', 'worth-checking');
+
 const review = obj({
   plan: str,
   date: str,
@@ -216,54 +177,8 @@ const review = obj({
   ),
   practice: arr(obj({ skill: str, title: str, items: num })),
 });
-export type ReviewWire = Static<typeof review>;
 
-const meeting = obj({
-  id: str,
-  termId: str,
-  date: str,
-  startsAt: str,
-  rounds: int,
-  minutes: int,
-  tables: int,
-  helpers: int,
-  off: bool,
-  offBecause: nullable(str),
-  version: int,
-  changedAt: str,
-  state: oneOf('played', 'missed', 'ahead', 'off'),
-  plan: nullable(
-    obj({
-      id: str,
-      status,
-      objective: num,
-      bound: num,
-      forecast: bool,
-      edited: bool,
-      playedAt: nullable(str),
-      games: arr(str),
-    }),
-  ),
-});
-export type MeetingWire = Static<typeof meeting>;
-const term = obj({
-  term: nullable(obj({ id: str, title: str, starts: str, ends: str })),
-  meetings: arr(meeting),
-  today: str,
-});
-export type TermWire = Static<typeof term>;
-const termBody = closed(
-  {
-    ...perSession,
-    title: Type.String({ minLength: 1, maxLength: 200 }),
-    starts: day,
-    ends: day,
-    weekdays: arr(whole(1, 7), 7, 1),
-    startsAt: time,
-  },
-  ['title', 'starts', 'ends', 'weekdays', 'startsAt', 'rounds', 'minutes', 'tables', 'helpers'],
-);
-export type TermBody = Static<typeof termBody>;
+export type ReviewWire = Static<typeof review>;
 
 export const plansWire = define({
   'GET /plans': { summary: 'Plans, newest date first', query: { ...pageQuery, date: day }, response: list(shortPlan) },
@@ -321,47 +236,4 @@ export const plansWire = define({
     response: obj({ item: str, ticked: bool }),
   },
   'GET /plans/{id}/review': { summary: 'What a session moved on the map, and why', response: review, waits: true },
-});
-
-export const recommendWire = define({
-  'POST /recommendations': {
-    summary: 'Games for a learner or a table, with reasons and what excluded the others',
-    body: closed(
-      {
-        learners: arr(str, 30),
-        minutes: within(3, 120),
-        limit: whole(1, 200),
-        withStock: bool,
-        withoutHelper: bool,
-        preparationMinutes: within(0, 600),
-        withoutKinds: arr(str),
-      },
-      ['learners'],
-    ),
-    response: recommendations,
-    waits: true,
-  },
-});
-
-export const termWire = define({
-  'GET /term': { summary: 'The term with its meetings', response: term },
-  'PUT /term': { summary: 'Say when you meet', body: termBody, response: obj({ id: str, meetings: int }) },
-  'PATCH /meetings/{id}': {
-    summary: 'Change a meeting, or take it off',
-    body: closed({ ...perSession, tables: whole(1, mostTables), off: bool, offBecause: name, startsAt: time }),
-    response: obj({ id: str }),
-  },
-  'POST /term/plan': {
-    summary: 'Plan every meeting ahead by rolling the session model forward; answers 202 with a job',
-    body: closed({ seed: int, secondsPerMeeting: within(0.05, 10) }),
-    status: 202,
-    response: obj({ job: str }),
-    job: obj({ planned: int, kept: int }),
-  },
-  'GET /term/calendar': {
-    summary: 'The term as iCalendar; nicknames only when asked for',
-    query: { names: truth },
-    media: 'text/calendar; charset=utf-8',
-    response: Type.String(),
-  },
 });

@@ -1,6 +1,4 @@
 import { type Static, Type } from '@sinclair/typebox';
-import type { Operation } from '../../core/items/item';
-import { policies } from '../../core/mechanisms/mechanism';
 import { define } from './route';
 import {
   anything,
@@ -8,14 +6,12 @@ import {
   bool,
   changed,
   closed,
-  estimate,
   int,
   list,
   name,
   nullable,
   num,
   obj,
-  oneOf,
   opt,
   pageQuery,
   pair,
@@ -27,7 +23,9 @@ import {
   whole,
   within,
 } from './schema';
-import { dose, fileBody, helper, item, material, offerSource, remark, skill, source, span, strand } from './things';
+import { dose, fileBody, helper, material, remark, skill, source, span, strand } from './things';
+import { profile, shortProfile, gapHelp, suits } from './practice';
+import { mechanism } from './families';
 
 const gameFields = {
   title: name,
@@ -37,6 +35,7 @@ const gameFields = {
   notes: str,
   rules: arr(Type.String({ maxLength: 600 }), 60),
 };
+
 const variantFields = {
   title: name,
   mechanism: nullable(str),
@@ -72,7 +71,9 @@ const game = obj({
   helper,
   preparationMinutes: num,
 });
+
 export type GameWire = Static<typeof game>;
+
 const variant = obj({
   id: str,
   game: str,
@@ -89,35 +90,8 @@ const variant = obj({
   retired: bool,
   version: int,
 });
-export type VariantWire = Static<typeof variant>;
 
-const bounds = { minimum: opt(num), maximum: opt(num), minItems: opt(int), maxItems: opt(int), uniqueItems: opt(bool) };
-/** How a family asks for one of its parameters: a small part of JSON Schema. */
-const parameterField = obj({
-  ...bounds,
-  type: opt(oneOf('boolean', 'integer', 'number', 'string', 'array', 'object')),
-  title: opt(str),
-  enum: opt(arr(anything)),
-  items: opt(obj({ ...bounds, type: opt(str), enum: opt(arr(Type.Union([Type.String(), Type.Number()]))), items: opt(record(anything)) })),
-});
-export type ParameterField = Static<typeof parameterField>;
-const mechanism = obj({
-  id: str,
-  family: str,
-  title: str,
-  words: arr(str),
-  earlyEnding: str,
-  told: arr(str),
-  parametersSchema: obj({
-    type: Type.Literal('object'),
-    additionalProperties: Type.Literal(false),
-    properties: record(parameterField),
-  }),
-  policies: arr(oneOf(...policies)),
-  example: record(anything),
-  seats: span,
-});
-export type MechanismWire = Static<typeof mechanism>;
+export type VariantWire = Static<typeof variant>;
 
 const kind = obj({
   id: str,
@@ -130,125 +104,12 @@ const kind = obj({
   caution: nullable(str),
   shipped: bool,
 });
+
 export type KindWire = Static<typeof kind>;
+
 const bin = obj({ id: str, title: str, position: int });
+
 export type BinWire = Static<typeof bin>;
-
-const profile = obj({
-  variant: str,
-  seats: int,
-  games: int,
-  seed: opt(int),
-  engine: opt(str),
-  source: oneOf('calculated', 'declared', 'none'),
-  doses: arr(obj({ skill: str, perTenMinutes: num, standardError: nullable(num), counted: opt(int) })),
-  /** A declared dose was counted at a table. */
-  counted: opt(bool),
-  minutes: record(num),
-  minuteHistogram: opt(arr(num)),
-  /** Share of games that end within `slotMinutes`. */
-  endsInSlot: opt(num),
-  slotMinutes: opt(num),
-  turns: opt(obj({ ...estimate.properties, quantiles: record(num) })),
-  waitingShare: nullable(num),
-  measures: record(num),
-  measureErrors: opt(record(num)),
-  shares: opt(record(estimate)),
-  distinctFacts: opt(int),
-  outcomes: opt(obj({ wins: arr(num), ties: num, capped: num, score: estimate })),
-  items: arr(obj({ ...item.properties, count: num })),
-  materials: opt(arr(material)),
-});
-export type ProfileWire = Static<typeof profile>;
-export type ItemWire = ProfileWire['items'][number];
-const shortProfile = obj({
-  variant: str,
-  game: str,
-  source: offerSource,
-  minutes: num,
-  doses: arr(dose),
-});
-export type ProfileSummary = Static<typeof shortProfile>;
-
-const gapHelp = obj({
-  skill: str,
-  library: arr(obj({ game: str, title: str, version: str, perTenMinutes: num, standardError: num })),
-  changes: arr(
-    obj({
-      game: str,
-      variant: str,
-      gameTitle: str,
-      title: str,
-      parameter: str,
-      parameterTitle: str,
-      value: anything,
-      before: estimate,
-      after: estimate,
-      minutes: estimate,
-    }),
-  ),
-});
-const suits = obj({
-  learner: str,
-  nickname: str,
-  success: num,
-  low: num,
-  high: num,
-  because: nullable(oneOf('needs', 'too-hard', 'age', 'accommodation')),
-  missing: nullable(str),
-});
-
-export type SuitsWire = Static<typeof suits>;
-
-const libraryGame = obj({
-  id: str,
-  title: str,
-  bin: str,
-  mechanism: str,
-  rules: arr(str),
-  plays: str,
-  onShelf: bool,
-  variants: arr(
-    obj({
-      id: str,
-      title: str,
-      parameters: record(anything),
-      ages: pair(num),
-      players: span,
-      minutes: num,
-      preparationMinutes: num,
-      helper,
-      materials: arr(material),
-      /** Measured when the version was shipped. */
-      profile: nullable(
-        obj({
-          engine: str,
-          seed: int,
-          seats: int,
-          games: int,
-          turns: estimate,
-          minutes: Type.Unsafe<[short: number, usual: number, long: number]>(arr(num, 3, 3)),
-          doses: arr(
-            Type.Unsafe<[skill: string, perTenMinutes: number, standardError: number]>({
-              type: 'array',
-              prefixItems: [str, num, num],
-              minItems: 3,
-              maxItems: 3,
-            }),
-          ),
-          /** Operations and their shares of all items. */
-          mix: arr(Type.Unsafe<[Operation, number]>({ type: 'array', prefixItems: [str, num], minItems: 2, maxItems: 2 })),
-          waiting: num,
-          choices: num,
-          idleTurns: num,
-          facts: num,
-        }),
-      ),
-    }),
-  ),
-});
-export type LibraryGameWire = Static<typeof libraryGame>;
-const libraryTitle = obj({ id: str, title: str });
 
 const catalogueRow = obj({
   row: int,
@@ -360,19 +221,5 @@ export const shelfWire = define({
     summary: 'Undo the latest edit, or a named one',
     body: closed({ change: str }),
     response: obj({ undone: str, what: str }),
-  },
-});
-
-export const libraryWire = define({
-  'GET /library': {
-    summary: 'Games that ship with the app, with their measured profiles',
-    query: pageQuery,
-    response: list(libraryGame),
-  },
-  'GET /library/titles': { summary: 'Their names alone', query: pageQuery, response: list(libraryTitle) },
-  'POST /library/{id}/take': {
-    summary: 'Put a shipped game with all its versions on the shelf',
-    status: 201,
-    response: obj({ id: str, change: str }),
   },
 });

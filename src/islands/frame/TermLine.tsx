@@ -1,4 +1,4 @@
-import type { MeetingWire, TermWire } from '../../contract/wire/plans';
+import type { MeetingWire, TermWire } from '../../contract/wire/term';
 import { type KeyboardEvent, useEffect, useRef, useState } from 'react';
 import { daysBetween } from '../../core/shared/days';
 import { link } from '../shared/api';

@@ -1,4 +1,4 @@
-import type { TermWire } from '../../contract/wire/plans';
+import type { TermWire } from '../../contract/wire/term';
 import { useQuery } from '@tanstack/react-query';
 import { lazy, Suspense, useEffect, useState } from 'react';
 import { daysBetween } from '../../core/shared/days';

@@ -1,4 +1,5 @@
-import type { MechanismWire, VariantWire } from '../../contract/wire/shelf';
+import type { MechanismWire } from '../../contract/wire/families';
+import type { VariantWire } from '../../contract/wire/shelf';
 import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { wishes, type Wish } from '../../core/simulate/searchChanges';

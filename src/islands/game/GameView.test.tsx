@@ -2,7 +2,7 @@
 import { screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { describe, expect, it } from 'vitest';
-import type { ProfileWire } from '../../contract/wire/shelf';
+import type { ProfileWire } from '../../contract/wire/practice';
 import { mechanismById } from '../../core/mechanisms/registry';
 import { game, islandTest, page, Refusal, variant } from '../island.testing';
 import GameView from './GameView';

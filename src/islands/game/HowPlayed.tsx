@@ -46,7 +46,7 @@ import { valueWords } from '../../text/bench';
 import { Button } from '../../ui/Button';
 import panel from '../shared/panel.module.css';
 import styles from './questions.module.css';
-import type { MechanismWire } from '../../contract/wire/shelf';
+import type { MechanismWire } from '../../contract/wire/families';
 
 const pictures: Readonly<Record<string, LucideIcon>> = {
   dice: Dice5,

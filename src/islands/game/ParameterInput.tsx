@@ -1,4 +1,4 @@
-import type { ParameterField } from '../../contract/wire/shelf';
+import type { ParameterField } from '../../contract/wire/families';
 import { valueWords } from '../../text/bench';
 import panel from '../shared/panel.module.css';
 

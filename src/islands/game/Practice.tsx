@@ -1,4 +1,5 @@
-import type { ProfileWire, VariantWire } from '../../contract/wire/shelf';
+import type { ProfileWire } from '../../contract/wire/practice';
+import type { VariantWire } from '../../contract/wire/shelf';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useRef, useState } from 'react';
 import { Button } from '../../ui/Button';

@@ -1,4 +1,5 @@
-import type { SuitsWire, VariantWire } from '../../contract/wire/shelf';
+import type { SuitsWire } from '../../contract/wire/practice';
+import type { VariantWire } from '../../contract/wire/shelf';
 import { useQuery } from '@tanstack/react-query';
 import { call, link } from '../shared/api';
 import panel from '../shared/panel.module.css';

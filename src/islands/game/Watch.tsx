@@ -1,4 +1,5 @@
-import type { MechanismWire, VariantWire } from '../../contract/wire/shelf';
+import type { MechanismWire } from '../../contract/wire/families';
+import type { VariantWire } from '../../contract/wire/shelf';
 import { useQuery } from '@tanstack/react-query';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import type { StoryEvent } from '../../core/simulate/storyLog';

@@ -1,4 +1,4 @@
-import type { ItemWire } from '../../contract/wire/shelf';
+import type { ItemWire } from '../../contract/wire/practice';
 import type { Operation } from '../../core/items/item';
 import { tenTraitOf } from '../../core/items/traits';
 

@@ -1,4 +1,4 @@
-import type { MechanismWire } from '../../contract/wire/shelf';
+import type { MechanismWire } from '../../contract/wire/families';
 import { useQuery } from '@tanstack/react-query';
 import { call } from '../shared/api';
 

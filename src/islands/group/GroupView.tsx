@@ -1,4 +1,4 @@
-import type { GroupMapWire } from '../../contract/wire/learners';
+import type { GroupMapWire } from '../../contract/wire/group';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { heldAt } from '../../core/mastery/parameters';

@@ -1,4 +1,4 @@
-import type { SuggestionWire } from '../../contract/wire/plans';
+import type { SuggestionWire } from '../../contract/wire/recommend';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Failure, Loading } from '../../ui/Empty';

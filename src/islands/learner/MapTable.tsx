@@ -1,4 +1,4 @@
-import type { EstimateWire } from '../../contract/wire/learners';
+import type { EstimateWire } from '../../contract/wire/maps';
 import { statusWords } from '../../text/sentences';
 import panel from '../shared/panel.module.css';
 import type { Skills } from '../shared/useSkills';

@@ -1,4 +1,4 @@
-import type { EstimateWire } from '../../contract/wire/learners';
+import type { EstimateWire } from '../../contract/wire/maps';
 import { useState } from 'react';
 import { heldAt } from '../../core/mastery/parameters';
 import { movedLately } from '../../core/mastery/movedLately';

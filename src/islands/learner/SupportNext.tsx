@@ -1,4 +1,5 @@
-import type { EstimateWire, EvidenceWire, LearnerWire } from '../../contract/wire/learners';
+import type { EstimateWire } from '../../contract/wire/maps';
+import type { EvidenceWire, LearnerWire } from '../../contract/wire/learners';
 import type { SkillWire } from '../../contract/wire/things';
 import { ladderOf, nextSupport } from '../../core/mastery/nextSupport';
 import panel from '../shared/panel.module.css';

@@ -1,4 +1,5 @@
-import type { LearnerWire, ShortMapWire } from '../../contract/wire/learners';
+import type { LearnerWire } from '../../contract/wire/learners';
+import type { ShortMapWire } from '../../contract/wire/maps';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
 import { Button } from '../../ui/Button';

@@ -1,4 +1,4 @@
-import type { LibraryGameWire } from '../../contract/wire/shelf';
+import type { LibraryGameWire } from '../../contract/wire/library';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
 import { operationHue, operationWords } from '../../text/itemText';

@@ -1,4 +1,4 @@
-import type { MeetingWire, TermWire } from '../../contract/wire/plans';
+import type { MeetingWire, TermWire } from '../../contract/wire/term';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useRef, useState } from 'react';
 import { daysBetween } from '../../core/shared/days';

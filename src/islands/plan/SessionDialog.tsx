@@ -1,4 +1,4 @@
-import type { MeetingWire } from '../../contract/wire/plans';
+import type { MeetingWire } from '../../contract/wire/term';
 import { useQuery } from '@tanstack/react-query';
 import { useRef, useState } from 'react';
 import { Button } from '../../ui/Button';

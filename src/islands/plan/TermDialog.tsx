@@ -1,4 +1,4 @@
-import type { TermWire } from '../../contract/wire/plans';
+import type { TermWire } from '../../contract/wire/term';
 import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { addDays, weekdayOf } from '../../core/shared/days';

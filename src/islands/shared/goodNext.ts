@@ -1,4 +1,5 @@
-import type { EstimateWire, LearnerWire } from '../../contract/wire/learners';
+import type { EstimateWire } from '../../contract/wire/maps';
+import type { LearnerWire } from '../../contract/wire/learners';
 import { goodNext as nextOf } from '../../core/mastery/goodNext';
 import { monthsBetween } from '../../core/shared/days';
 import { wantedBy } from '../../core/skills/skill';

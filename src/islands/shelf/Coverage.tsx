@@ -1,4 +1,4 @@
-import type { ProfileSummary } from '../../contract/wire/shelf';
+import type { ProfileSummary } from '../../contract/wire/practice';
 import { type KeyboardEvent, useRef, useState } from 'react';
 import panel from '../shared/panel.module.css';
 import type { Skills } from '../shared/useSkills';

@@ -1,4 +1,5 @@
-import type { BinWire, GameWire, KindWire, ProfileSummary, VariantWire } from '../../contract/wire/shelf';
+import type { BinWire, GameWire, KindWire, VariantWire } from '../../contract/wire/shelf';
+import type { ProfileSummary } from '../../contract/wire/practice';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
 import { Button } from '../../ui/Button';

@@ -3,7 +3,7 @@ import { parse } from 'csv-parse/sync';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { graphOf } from '../db/graphOf';
 import { addEvidence, masteryOf } from '../evidence/evidenceStore';
-import type { GroupMapWire } from '../../contract/wire/learners';
+import type { GroupMapWire } from '../../contract/wire/group';
 import type { Reply } from '../http/route';
 import { createLearner, learnerById } from '../learners/learnerStore';
 import { problemOf, Workspace } from '../workspace.testing';

@@ -1,4 +1,4 @@
-import { groupWire } from '../../contract/wire/learners';
+import { groupWire } from '../../contract/wire/group';
 import type { Query } from '../../contract/wire/route';
 import { and, inArray, isNotNull, isNull } from 'drizzle-orm';
 import { groupPdf } from '../../adapters/pdf/groupPdf';

@@ -1,4 +1,4 @@
-import { type RecommendationsWire, recommendWire } from '../../contract/wire/plans';
+import { type RecommendationsWire, recommendWire } from '../../contract/wire/recommend';
 import type { Body, Kept } from '../../contract/wire/route';
 import { openGaps } from '../../core/recommend/openGaps';
 import { recommend } from '../../core/recommend/recommend';

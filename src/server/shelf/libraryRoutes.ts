@@ -1,4 +1,4 @@
-import { libraryWire } from '../../contract/wire/shelf';
+import { libraryWire } from '../../contract/wire/library';
 import { shippedLibrary, shippedProfile } from '../../contract/shippedLibrary';
 import { mechanismById } from '../../core/mechanisms/registry';
 import { usualSeats } from '../../core/simulate/usualSeats';

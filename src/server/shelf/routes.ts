@@ -1,4 +1,5 @@
-import { type ProfileSummary, shelfWire } from '../../contract/wire/shelf';
+import { type ProfileSummary } from '../../contract/wire/practice';
+import { shelfWire } from '../../contract/wire/shelf';
 import type { Kept } from '../../contract/wire/route';
 import { graphOf } from '../db/graphOf';
 import { mechanisms } from '../../core/mechanisms/registry';

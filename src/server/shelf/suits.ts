@@ -1,4 +1,4 @@
-import type { SuitsWire } from '../../contract/wire/shelf';
+import type { SuitsWire } from '../../contract/wire/practice';
 import type { Kept } from '../../contract/wire/route';
 import { graphOf } from '../db/graphOf';
 import { suitsOf } from '../../core/recommend/suitsOf';

@@ -1,5 +1,5 @@
 import type { Kept } from '../../contract/wire/route';
-import type { ProfileWire } from '../../contract/wire/shelf';
+import type { ProfileWire } from '../../contract/wire/practice';
 import { meanDoses } from '../../core/simulate/meanDoses';
 import { type CountedItem, endsWithin } from '../../core/simulate/simulationResult';
 import type { Db } from '../db/db';

@@ -1,5 +1,5 @@
 import { termCalendar } from '../../adapters/calendar/termCalendar';
-import { termWire } from '../../contract/wire/plans';
+import { termWire } from '../../contract/wire/term';
 import { plans, type StoredTable } from '../db/schema';
 import { refuse } from '../http/problemError';
 import { type Occasion, Reply, serve } from '../http/route';

@@ -1,5 +1,5 @@
 import { and, eq } from 'drizzle-orm';
-import type { TermWire } from '../../contract/wire/plans';
+import type { TermWire } from '../../contract/wire/term';
 import type { Kept } from '../../contract/wire/route';
 import { addDays, daysBetween, isTime, weekdayOf } from '../../core/shared/days';
 import type { PlannedMeeting, TermMeeting } from '../../core/planning/planTerm';

@@ -1,0 +1,71 @@
+import { type Static, Type } from '@sinclair/typebox';
+import type { Operation } from '../../core/items/item';
+import { define } from './route';
+import { anything, arr, bool, estimate, int, list, nullable, num, obj, pageQuery, pair, record, str } from './schema';
+import { helper, material, span } from './things';
+
+const libraryGame = obj({
+  id: str,
+  title: str,
+  bin: str,
+  mechanism: str,
+  rules: arr(str),
+  plays: str,
+  onShelf: bool,
+  variants: arr(
+    obj({
+      id: str,
+      title: str,
+      parameters: record(anything),
+      ages: pair(num),
+      players: span,
+      minutes: num,
+      preparationMinutes: num,
+      helper,
+      materials: arr(material),
+      /** Measured when the version was shipped. */
+      profile: nullable(
+        obj({
+          engine: str,
+          seed: int,
+          seats: int,
+          games: int,
+          turns: estimate,
+          minutes: Type.Unsafe<[short: number, usual: number, long: number]>(arr(num, 3, 3)),
+          doses: arr(
+            Type.Unsafe<[skill: string, perTenMinutes: number, standardError: number]>({
+              type: 'array',
+              prefixItems: [str, num, num],
+              minItems: 3,
+              maxItems: 3,
+            }),
+          ),
+          /** Operations and their shares of all items. */
+          mix: arr(Type.Unsafe<[Operation, number]>({ type: 'array', prefixItems: [str, num], minItems: 2, maxItems: 2 })),
+          waiting: num,
+          choices: num,
+          idleTurns: num,
+          facts: num,
+        }),
+      ),
+    }),
+  ),
+});
+
+export type LibraryGameWire = Static<typeof libraryGame>;
+
+const libraryTitle = obj({ id: str, title: str });
+
+export const libraryWire = define({
+  'GET /library': {
+    summary: 'Games that ship with the app, with their measured profiles',
+    query: pageQuery,
+    response: list(libraryGame),
+  },
+  'GET /library/titles': { summary: 'Their names alone', query: pageQuery, response: list(libraryTitle) },
+  'POST /library/{id}/take': {
+    summary: 'Put a shipped game with all its versions on the shelf',
+    status: 201,
+    response: obj({ id: str, change: str }),
+  },
+});

@@ -1,0 +1,79 @@
+import { mostTables, perSession, status } from './session';
+import { type Static, Type } from '@sinclair/typebox';
+import { define } from './route';
+import { arr, bool, closed, day, int, name, nullable, num, obj, oneOf, str, time, truth, whole, within } from './schema';
+
+const meeting = obj({
+  id: str,
+  termId: str,
+  date: str,
+  startsAt: str,
+  rounds: int,
+  minutes: int,
+  tables: int,
+  helpers: int,
+  off: bool,
+  offBecause: nullable(str),
+  version: int,
+  changedAt: str,
+  state: oneOf('played', 'missed', 'ahead', 'off'),
+  plan: nullable(
+    obj({
+      id: str,
+      status,
+      objective: num,
+      bound: num,
+      forecast: bool,
+      edited: bool,
+      playedAt: nullable(str),
+      games: arr(str),
+    }),
+  ),
+});
+
+export type MeetingWire = Static<typeof meeting>;
+
+const term = obj({
+  term: nullable(obj({ id: str, title: str, starts: str, ends: str })),
+  meetings: arr(meeting),
+  today: str,
+});
+
+export type TermWire = Static<typeof term>;
+
+const termBody = closed(
+  {
+    ...perSession,
+    title: Type.String({ minLength: 1, maxLength: 200 }),
+    starts: day,
+    ends: day,
+    weekdays: arr(whole(1, 7), 7, 1),
+    startsAt: time,
+  },
+  ['title', 'starts', 'ends', 'weekdays', 'startsAt', 'rounds', 'minutes', 'tables', 'helpers'],
+);
+
+export type TermBody = Static<typeof termBody>;
+
+export const termWire = define({
+  'GET /term': { summary: 'The term with its meetings', response: term },
+  'PUT /term': { summary: 'Say when you meet', body: termBody, response: obj({ id: str, meetings: int }) },
+  'PATCH /meetings/{id}': {
+    summary: 'Change a meeting, or take it off',
+    body: closed({ ...perSession, tables: whole(1, mostTables), off: bool, offBecause: name, startsAt: time }),
+    response: obj({ id: str }),
+  },
+  'POST /term/plan': {
+    summary: 'Plan every meeting ahead by rolling the session model forward; answers 202 with a job',
+    body: closed({ seed: int, secondsPerMeeting: within(0.05, 10) }),
+    status: 202,
+    response: obj({ job: str }),
+    job: obj({ planned: int, kept: int }),
+  },
+  'GET /term/calendar': {
+    summary: 'The term as iCalendar; nicknames only when asked for',
+    query: { names: truth },
+    media: 'text/calendar; charset=utf-8',
+    response: Type.String(),
+  },
+});
