@@ -8,6 +8,7 @@ import type { WireRoutes } from '../contract/wire/route';
 import { strict } from '../contract/wire/strict.testing';
 import type { LearnerWire } from '../contract/wire/learners';
 import type { PlanWire, SeatWire } from '../contract/wire/plans';
+import type { MeetingWire } from '../contract/wire/term';
 import type { GameWire, VariantWire } from '../contract/wire/shelf';
 import { shippedGraph } from '../contract/shippedData';
 import { queryClient } from './shared/App';
@@ -181,6 +182,24 @@ const seat = (id: string, version = 'tens'): SeatWire => ({
   variantTitle: version,
   doses: [{ skill: 'make-ten', items: 12, source: 'calculated' }],
   why: `${id} is ready.`,
+});
+
+export const meeting = (date: string, more: Partial<MeetingWire> = {}): MeetingWire => ({
+  id: `m-${date}`,
+  termId: 't',
+  date,
+  startsAt: '10:00',
+  rounds: 2,
+  minutes: 15,
+  tables: 3,
+  helpers: 1,
+  off: false,
+  offBecause: null,
+  version: 1,
+  changedAt: '',
+  state: 'ahead',
+  plan: null,
+  ...more,
 });
 
 /** Sets a test of an island up: an API of its own, a page of its own, dialogs that the test page lacks. */

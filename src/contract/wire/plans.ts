@@ -32,8 +32,6 @@ export type SeatWire = TableWire['seats'][number];
 
 const round = obj({ tables: arr(table), resting: arr(str) });
 
-export type RoundWire = Static<typeof round>;
-
 const plan = obj({
   id: str,
   date: str,

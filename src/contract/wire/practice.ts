@@ -60,6 +60,7 @@ export const gapHelp = obj({
     }),
   ),
 });
+export type GapHelpWire = Static<typeof gapHelp>;
 
 export const suits = obj({
   learner: str,

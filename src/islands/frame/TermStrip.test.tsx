@@ -2,25 +2,11 @@
 import { screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { describe, expect, it } from 'vitest';
-import { game, islandTest, learner, page } from '../island.testing';
+import { game, islandTest, learner, meeting, page } from '../island.testing';
 import TermStrip from './TermStrip';
 
 const { api, show, gone } = islandTest();
 
-const meeting = (date: string, more: object = {}) => ({
-  id: date,
-  date,
-  startsAt: '10:00',
-  rounds: 2,
-  minutes: 15,
-  tables: 3,
-  helpers: 1,
-  off: false,
-  offBecause: null,
-  state: 'ahead',
-  plan: null,
-  ...more,
-});
 const term = {
   term: { id: 't', title: 'Autumn', starts: '2026-11-02', ends: '2026-11-29' },
   meetings: [meeting('2026-11-03', { state: 'played' }), meeting('2026-11-10'), meeting('2026-11-17')],

@@ -2,10 +2,9 @@ import { graphOf } from '../db/graphOf';
 import { shippedFrameworks } from '../../contract/shippedFrameworks';
 import { and, eq, isNull } from 'drizzle-orm';
 import type { learnersWire } from '../../contract/wire/learners';
-import type { Answer, Kept } from '../../contract/wire/route';
+import type { Answer, Body, Kept } from '../../contract/wire/route';
 import { checkBorn, readBirthMonth } from '../../core/content/readRoster';
 import { cleanName, nameKey, sameName } from '../../core/content/names';
-import type { Accommodation } from '../../core/recommend/accommodations';
 import type { Db, Tx } from '../db/db';
 import { evidence, frameworks, games, groups, learners, memberships, plans } from '../db/schema';
 import { everyField, notFound, refuse } from '../http/problemError';
@@ -14,19 +13,7 @@ import { insertAll } from '../db/insertAll';
 import { sameVersion, wrote } from '../shared/versions';
 
 export type LearnerRow = typeof learners.$inferSelect;
-export interface LearnerInput {
-  nickname?: string;
-  born?: string;
-  framework?: string;
-  group?: string | null;
-  permanentSupports?: string[];
-  supportsInUse?: string[];
-  actions?: string[];
-  goals?: string[];
-  withoutNorms?: boolean;
-  accommodations?: Accommodation[];
-  likings?: string[];
-}
+export type LearnerInput = Partial<Body<(typeof learnersWire)['POST /learners']>>;
 
 export function learnerById(db: Db | Tx, id: string): LearnerRow {
   const row = db.select().from(learners).where(eq(learners.id, id)).get();

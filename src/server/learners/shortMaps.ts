@@ -1,3 +1,5 @@
+import type { ShortMapWire } from '../../contract/wire/maps';
+import type { Kept } from '../../contract/wire/route';
 import { foldFrom } from '../../core/group/foldLine';
 import { goodNext } from '../../core/mastery/goodNext';
 import { heldAt } from '../../core/mastery/parameters';
@@ -12,17 +14,8 @@ import { allLearners } from './learnerStore';
 const armsShown = 7;
 const nextShown = 2;
 
-export interface ShortMap {
-  readonly learner: string;
-  /** Somebody has noted something about this child. */
-  readonly seen: boolean;
-  readonly next: readonly string[];
-  /** Line by line, in the order of the skill graph: steps held, and arms around the edge as [height, seen]. */
-  readonly lines: readonly { readonly held: number; readonly arms: readonly (readonly [height: number, seen: boolean])[] }[];
-}
-
 /** All maps at a glance, in one answer. */
-export function shortMaps(db: Db, today: string): ShortMap[] {
+export function shortMaps(db: Db, today: string): Kept<ShortMapWire>[] {
   const graph = graphOf(db);
   return allLearners(db).map((l) => {
     const all = masteryOf(db, l, today);

@@ -1,3 +1,4 @@
+import type { PlanBody } from '../../contract/wire/plans';
 import { and, eq, isNull } from 'drizzle-orm';
 import { graphOf, ownOf } from '../db/graphOf';
 import { buildSession, type BuiltSession } from '../../core/planning/buildSession';
@@ -11,7 +12,7 @@ import { daysBetween } from '../../core/shared/days';
 import type { Offer } from '../../core/recommend/offer';
 import { relaxSentence, seatSentence, violationSentence } from '../../text/sentences';
 import type { Db, Tx } from '../db/db';
-import { games, kinds, learners, plans, type StoredLock, type StoredObstacle, type StoredRound, variants } from '../db/schema';
+import { games, kinds, learners, plans, type StoredObstacle, type StoredRound, variants } from '../db/schema';
 import { masteryOf, needsOf } from '../evidence/evidenceStore';
 import { notFound, type ProblemError, refuse } from '../http/problemError';
 import { type Job, startAfter, startJob } from '../jobs/pool';
@@ -22,19 +23,7 @@ import { measureMissing } from '../shelf/measure';
 export type PlanRow = typeof plans.$inferSelect;
 
 /** What a session is asked for with. */
-export interface PlanRequest {
-  date?: string;
-  present: string[];
-  rounds: number;
-  minutes: number;
-  tables: number;
-  helpers: number;
-  seed?: number;
-  seconds?: number;
-  preparationMinutes?: number;
-  locks?: StoredLock[];
-  resting?: { learner: string; round: number }[];
-}
+export type PlanRequest = PlanBody;
 
 const defaultSeconds = 2;
 const defaultPreparation = 120;

@@ -1,3 +1,5 @@
+import type { GapHelpWire } from '../../contract/wire/practice';
+import type { Kept } from '../../contract/wire/route';
 import { graphOf, ownOf } from '../db/graphOf';
 import { shippedLibrary, shippedProfile } from '../../contract/shippedLibrary';
 import { mechanismById } from '../../core/mechanisms/registry';
@@ -18,23 +20,7 @@ const leastDose = 0.5;
 const seed = 7;
 
 /** What would help: shipped games that are not on the shelf, at once; changes of those that are, by a job. */
-export interface GapHelp {
-  readonly skill: string;
-  readonly library: readonly {
-    readonly game: string;
-    readonly title: string;
-    readonly version: string;
-    readonly perTenMinutes: number;
-    readonly standardError: number;
-  }[];
-  readonly changes: readonly (Change & {
-    readonly game: string;
-    readonly variant: string;
-    readonly gameTitle: string;
-    readonly title: string;
-    readonly parameterTitle: string;
-  })[];
-}
+export type GapHelp = Kept<GapHelpWire>;
 
 /** Shipped versions not on the shelf that practise a skill, by their committed profiles. */
 function inLibrary(db: Db, skill: string): GapHelp['library'] {

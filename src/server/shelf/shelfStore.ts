@@ -1,3 +1,5 @@
+import type { Body } from '../../contract/wire/route';
+import type { shelfWire } from '../../contract/wire/shelf';
 import { and, eq } from 'drizzle-orm';
 import { checkParameters } from '../../contract/parameters';
 import { graphOf } from '../db/graphOf';
@@ -13,27 +15,8 @@ import { recordChange, stepBack } from '../undo/undo';
 export type GameRow = typeof games.$inferSelect;
 export type VariantRow = typeof variants.$inferSelect;
 /** Ages, players and the like of a variant as the API speaks of it. */
-export interface VariantInput {
-  title?: string;
-  mechanism?: string | null;
-  parameters?: Record<string, unknown>;
-  ages?: [number, number];
-  players?: { min: number; max: number };
-  minutes?: number;
-  helper?: 'alone' | 'nearby' | 'needed';
-  preparationMinutes?: number;
-  materials?: { kind: string; quantity: number }[];
-  declared?: { skill: string; perTenMinutes: number; counted?: number }[];
-}
-
-export interface GameInput {
-  title?: string;
-  bin?: string;
-  source?: 'made' | 'bought' | 'free';
-  condition?: string;
-  notes?: string;
-  rules?: string[];
-}
+export type VariantInput = Partial<Omit<Body<(typeof shelfWire)['POST /variants']>, 'game'>>;
+export type GameInput = Partial<Body<(typeof shelfWire)['POST /games']>>;
 
 export function binFor(tx: Tx | Db, title: string): string {
   const asked = cleanName(title) || 'Unsorted';

@@ -1,8 +1,10 @@
+import type { Body } from '../../contract/wire/route';
+import type { skillsWire } from '../../contract/wire/skills';
 import { and, eq } from 'drizzle-orm';
 import { graphWith } from '../../contract/graphWith';
 import { graphOf, renewGraph } from '../db/graphOf';
 import { shippedGraph } from '../../contract/shippedData';
-import type { ItemPredicate, PrerequisiteSort, Skill } from '../../core/skills/skill';
+import type { PrerequisiteSort, Skill } from '../../core/skills/skill';
 import { predicateProblem } from '../../core/skills/predicateProblem';
 import type { Db, Tx } from '../db/db';
 import { ownIn } from '../db/ownIn';
@@ -12,19 +14,7 @@ import { freeId } from '../shared/freeId';
 import { sameVersion, wrote } from '../shared/versions';
 import { recordChange, stepBack } from '../undo/undo';
 
-export interface SkillInput {
-  title: string;
-  short?: string;
-  looksLike: string;
-  strand: string;
-  nature: Skill['nature'];
-  wantedAt: { us: number; england: number };
-  prerequisites?: { id: string; sort: PrerequisiteSort }[];
-  codes?: string[];
-  predicate: ItemPredicate | null;
-  whyNoItems?: string;
-  slips?: string[];
-}
+export type SkillInput = Body<(typeof skillsWire)['POST /skills']>;
 
 const mostWords = 14;
 

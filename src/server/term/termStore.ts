@@ -1,5 +1,5 @@
 import { and, eq } from 'drizzle-orm';
-import type { TermWire } from '../../contract/wire/term';
+import type { TermBody, TermWire } from '../../contract/wire/term';
 import type { Kept } from '../../contract/wire/route';
 import { addDays, daysBetween, isTime, weekdayOf } from '../../core/shared/days';
 import type { PlannedMeeting, TermMeeting } from '../../core/planning/planTerm';
@@ -16,19 +16,6 @@ import { planningInput, storePlan } from '../planning/planStore';
 export type MeetingRow = typeof meetings.$inferSelect;
 export type TermRow = typeof terms.$inferSelect;
 
-export interface TermInput {
-  title: string;
-  starts: string;
-  ends: string;
-  /** 1 = Monday … 7 = Sunday. */
-  weekdays: number[];
-  startsAt: string;
-  rounds: number;
-  minutes: number;
-  tables: number;
-  helpers: number;
-}
-
 const mostWeeks = 53;
 
 export function currentTerm(db: Db, today: string): TermRow | null {
@@ -41,7 +28,7 @@ export function currentTerm(db: Db, today: string): TermRow | null {
 }
 
 /** Sets the term and its meetings; meetings that have a plan keep their date. */
-export function putTerm(db: Db, input: TermInput, now: string): { id: string; meetings: number } {
+export function putTerm(db: Db, input: TermBody, now: string): { id: string; meetings: number } {
   if (input.ends < input.starts) throw refuse('out-of-range', 'The term ends before it starts.', 'ends');
   const days = daysBetween(input.starts, input.ends);
   if (!isTime(input.startsAt)) throw refuse('malformed', `"${input.startsAt}" is not a time of day like 09:30.`, 'startsAt');
