@@ -9,7 +9,7 @@ import { games, meetings, plans, settings } from '../server/db/schema';
 import { addEvidence, evidenceOf } from '../server/evidence/evidenceStore';
 import { closePool } from '../server/jobs/pool';
 import { createLearner } from '../server/learners/learnerStore';
-import { startPlan } from '../server/planning/planStore';
+import { startPlan } from '../server/planning/startPlan';
 import { wirePlan } from '../server/planning/wirePlan';
 import { takeFromLibrary } from '../server/shelf/libraryRoutes';
 import { offersOf } from '../server/shelf/offers';

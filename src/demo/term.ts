@@ -13,7 +13,8 @@ import { exampleItems } from '../core/skills/exampleItems';
 import type { Db } from '../server/db/db';
 import { plans } from '../server/db/schema';
 import { addEvidence, type EvidenceInput } from '../server/evidence/evidenceStore';
-import { planById, startPlan } from '../server/planning/planStore';
+import { planById } from '../server/planning/planById';
+import { startPlan } from '../server/planning/startPlan';
 import { wirePlan } from '../server/planning/wirePlan';
 import type { DemoLearner } from './world';
 

@@ -9,7 +9,9 @@ import { closePool } from './jobs/pool';
 import { importRoster } from './learners/importRoster';
 import { allLearners } from './learners/learnerStore';
 import { completeRounds, editPlan } from './planning/editPlan';
-import { checkRounds, planById, startPlan } from './planning/planStore';
+import { checkRounds } from './planning/checkRounds';
+import { planById } from './planning/planById';
+import { startPlan } from './planning/startPlan';
 import { wirePlan } from './planning/wirePlan';
 import { gatherList, tick } from './prep/gatherList';
 import { reviewOf } from './review/reviewOf';
@@ -106,6 +108,10 @@ describe('a stored session', () => {
     const { violations } = await checkRounds(db, plan, await completeRounds(db, plan, crowd, today), today);
     expect(violations.map((v) => v.rule)).toContain('size');
     expect(violations.find((v) => v.rule === 'size')!.message).toMatch(/9 players in round 1/);
+    const again = [plan.rounds[0]!, { ...plan.rounds[0]!, resting: plan.rounds[0]!.resting }];
+    const repeats = (await checkRounds(db, plan, again, today)).violations.filter((v) => v.rule === 'repeat');
+    expect(repeats.map((v) => v.learner).sort()).toEqual(plan.rounds[0]!.tables.flatMap((t) => t.seats.map((x) => x.learner)).sort());
+    expect(repeats[0]).toMatchObject({ round: 1, game: expect.any(String) as unknown });
   });
 
   it('saves an edit with its version, and answers a stale one with a conflict', async () => {

@@ -92,6 +92,11 @@ describe('notes that were taken out', () => {
     retractEvidence(place.db, evidenceOf(place.db, juno)[1]!.id, 'no', now);
     const statements = evidenceStatements(place.db, undefined);
     expect(statements).toHaveLength(3);
+    expect(statements.map((x) => x.object)).toEqual(
+      expect.arrayContaining([
+        expect.objectContaining({ id: 'urn:zeitgeber:skills:make-ten', definition: { name: { en: 'Make a ten on the way' } } }),
+      ]),
+    );
     const before = [said(fern), said(juno)].flat().slice(0, 3);
     place.remove();
     place = new Workspace();

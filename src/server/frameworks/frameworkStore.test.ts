@@ -75,6 +75,28 @@ describe('a framework that is brought in', () => {
     tie(place.db, id, [{ identifier: first!.identifier, skill: 'make-ten', relation: 'same' }], now);
     const out = exportCase(place.db, id);
     expect(out.CFAssociations.at(-1)).toMatchObject({ associationType: 'exactMatchOf', destinationNodeURI: { title: 'make-ten' } });
+    tie(place.db, id, [{ identifier: first!.identifier, skill: 'pairs-of-10', relation: 'related' }], now);
+    expect(exportCase(place.db, id).CFAssociations.map((a) => a.associationType)).toEqual(
+      expect.arrayContaining(['exactMatchOf', 'isRelatedTo']),
+    );
+  });
+  it('gives no age by an expectation that names no grade', () => {
+    const without = JSON.parse(lamps) as { CFItems: { identifier: string; educationLevel?: string[] }[] };
+    delete without.CFItems[0]!.educationLevel;
+    const { id } = bring(JSON.stringify(without));
+    const [first, second] = without.CFItems.map((i) => i.identifier);
+    tie(
+      place.db,
+      id,
+      [
+        { identifier: first!, skill: 'make-ten', relation: 'same' },
+        { identifier: second!, skill: 'pairs-of-10', relation: 'same' },
+      ],
+      now,
+    );
+    const wanted = (skill: string) => graphOf(place.db).skills[graphOf(place.db).indexOf.get(skill)!]!.wantedAt;
+    expect(wanted('make-ten')).not.toHaveProperty([id]);
+    expect(wanted('pairs-of-10')).toHaveProperty([id], ageOfLevel('01'));
   });
   it('is taken away whole, and one step brings it back with its ties and ages', () => {
     const { id } = bring();

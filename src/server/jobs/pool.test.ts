@@ -1,9 +1,14 @@
 import { setFlagsFromString } from 'node:v8';
 import { runInNewContext } from 'node:vm';
 import { afterAll, describe, expect, it } from 'vitest';
+import { noAdditions } from '../../contract/graphWith';
+import type { PlanningInput } from '../../core/planning/planTerm';
 import type { SimulationResult } from '../../core/simulate/simulationResult';
 import type { SimulateTask } from '../../workers/node/messages';
-import { cancelJob, closePool, jobById, startAfter, startGroup, startJob, workersBusy } from './pool';
+import { cancelJob, jobById } from './jobList';
+import { closePool, startJob, workersBusy, workersKept } from './pool';
+import { startAfter } from './startAfter';
+import { startGroup } from './startGroup';
 
 afterAll(closePool);
 
@@ -59,6 +64,28 @@ describe('the worker pool', () => {
     collect();
     expect(given.deref()).toBeUndefined();
     expect(jobById(id)!.status).toBe('done');
+  });
+
+  it('keeps a worker for the next simulation, and none that solved a plan, whose memory only grows', async () => {
+    await closePool();
+    expect((await startJob(task(20)).finished).status).toBe('done');
+    expect(workersKept()).toBe(1);
+    const input: PlanningInput = {
+      offers: [],
+      learners: [],
+      meetings: [{ date: '2026-11-10', present: [], rounds: 1, minutes: 15, tables: 1, helpers: 0 }],
+      stock: [],
+      plentiful: [],
+      played: [],
+      locks: [],
+      resting: [],
+      seed: 1,
+      secondsPerMeeting: 0.1,
+      preparationMinutes: 60,
+    };
+    const plan = await startJob({ kind: 'plan', own: noAdditions, input }).finished;
+    expect(plan.problem ?? plan.status).toBe('done');
+    expect(workersKept()).toBe(0);
   });
 
   it('runs a task once for all who ask with the same key, and stopping one stops only that one', async () => {

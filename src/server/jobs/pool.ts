@@ -4,21 +4,7 @@ import { Worker } from 'node:worker_threads';
 import type { Problem } from '../../core/shared/codes';
 import type { FromWorker, Task } from '../../workers/node/messages';
 import { projectPath } from '../shared/projectPath';
-
-export interface Job<T = unknown> {
-  readonly id: string;
-  status: 'waiting' | 'running' | 'done' | 'failed' | 'cancelled';
-  progress: number;
-  result?: T;
-  problem?: Problem;
-  readonly finished: Promise<Job<T>>;
-}
-
-/** What one asker waits for; several may wait for the same work. */
-interface Handle {
-  readonly job: Job;
-  readonly settle: () => void;
-}
+import { cancelAllJobs, type Job, type OpenJob, openJob, problemOf, stopped } from './jobList';
 
 /** Work that runs once, for everybody who asked for it. */
 interface Entry {
@@ -30,7 +16,8 @@ interface Entry {
     /** Turns the worker's answer into the jobs' result (storing it, say). */
     readonly then: ((result: unknown) => unknown) | undefined;
   } | null;
-  readonly handles: Handle[];
+  /** What each asker waits for; several may wait for the same work. */
+  readonly handles: OpenJob[];
   status: 'waiting' | 'running' | 'over';
   progress: number;
   worker: Worker | null;
@@ -40,9 +27,6 @@ interface Entry {
 const poolSize = 2;
 /** A plan never waits for simulations: one more worker may run for it. */
 const placesForPlans = 1;
-/** Finished jobs whose results are kept for those who have not asked yet. */
-const jobsKept = 40;
-const jobs = new Map<string, { readonly job: Job; readonly cancel: () => void }>();
 const shared = new Map<string, Entry>();
 const waiting: Entry[] = [];
 const idle: Worker[] = [];
@@ -50,6 +34,8 @@ let running = 0;
 
 /** Workers that run now; none is left behind when one cannot be started or vanishes. */
 export const workersBusy = (): number => running;
+/** Workers that wait for the next task. */
+export const workersKept = (): number => idle.length;
 
 const workersMissing: Problem = { code: 'internal', message: 'The workers are not built. Run "npm run build" first.' };
 const vanished: Problem = { code: 'worker-lost', message: 'The calculation was ended before it was finished. Try again.' };
@@ -81,139 +67,22 @@ export function startJob<T>(task: Task, then?: (result: never) => T, key?: strin
 }
 
 function attend<T>(entry: Entry): Job<T> {
-  let settle: () => void = () => undefined;
-  const done = new Promise<void>((r) => (settle = r));
-  const job: Job<T> = {
-    id: crypto.randomUUID(),
-    status: entry.status === 'running' ? 'running' : 'waiting',
-    progress: entry.progress,
-    finished: done.then((): Job<T> => job),
-  };
+  const { job, settle } = openJob<T>(entry.status === 'running' ? 'running' : 'waiting', (own) => leave(entry, own));
+  job.progress = entry.progress;
   entry.handles.push({ job, settle });
-  jobs.set(job.id, { job, cancel: () => leave(entry, job) });
-  forgetOld();
   return job;
-}
-
-/** Parts that are started at a time, so that others find room in the queue. */
-const partsAtOnce = 4;
-
-/**
- * Several jobs as one: its progress is the share of parts that are over, stopping it stops those that are not.
- * `then` is given every part, also those that failed.
- */
-export function startGroup<P, T>(parts: readonly (() => Job<P>)[], then: (done: readonly Job<P>[]) => T): Job<T> {
-  let settle: () => void = () => undefined;
-  const done = new Promise<void>((r) => (settle = r));
-  const job: Job<T> = { id: crypto.randomUUID(), status: 'running', progress: 0, finished: done.then((): Job<T> => job) };
-  const begun: Job<P>[] = [];
-  const ended: Job<P>[] = [];
-  const finish = (status: 'done' | 'failed' | 'cancelled', problem?: Problem): void => {
-    if (job.status !== 'running') return;
-    job.status = status;
-    if (problem) job.problem = problem;
-    settle();
-  };
-  const next = (): void => {
-    if (job.status !== 'running') return;
-    if (ended.length === parts.length) {
-      try {
-        job.result = then(ended);
-        job.progress = 1;
-        finish('done');
-      } catch (error) {
-        finish('failed', problemOf(error));
-      }
-      return;
-    }
-    while (begun.length < parts.length && begun.length - ended.length < partsAtOnce) {
-      const part = parts[begun.length]!();
-      begun.push(part);
-      void part.finished.then((over) => {
-        ended.push(over);
-        job.progress = ended.length / parts.length;
-        next();
-      });
-    }
-  };
-  jobs.set(job.id, {
-    job,
-    cancel: () => {
-      finish('cancelled', stopped);
-      for (const part of begun) cancelJob(part.id);
-    },
-  });
-  forgetOld();
-  next();
-  return job;
-}
-
-/** One job after another, told as one; without a first it is the next alone. */
-export function startAfter<T>(first: Job | null, next: () => Job<T>): Job<T> {
-  if (!first) return next();
-  let settle: () => void = () => undefined;
-  const done = new Promise<void>((r) => (settle = r));
-  let current: Job = first;
-  const job: Job<T> = {
-    id: crypto.randomUUID(),
-    status: 'running',
-    get progress() {
-      return current === first ? first.progress / 2 : 0.5 + current.progress / 2;
-    },
-    finished: done.then((): Job<T> => job),
-  };
-  const finish = (status: Job['status'], problem?: Problem): void => {
-    if (job.status !== 'running') return;
-    job.status = status;
-    if (problem) job.problem = problem;
-    settle();
-  };
-  jobs.set(job.id, {
-    job,
-    cancel: () => {
-      finish('cancelled', stopped);
-      cancelJob(current.id);
-    },
-  });
-  void first.finished.then(async () => {
-    if (job.status !== 'running') return;
-    try {
-      const second = next();
-      current = second;
-      const over = await second.finished;
-      if (over.status === 'done') job.result = over.result!;
-      finish(over.status, over.problem);
-    } catch (error) {
-      finish('failed', problemOf(error));
-    }
-  });
-  return job;
-}
-
-const stopped: Problem = { code: 'cancelled', message: 'Stopped on request.' };
-
-export function jobById(id: string): Job | undefined {
-  return jobs.get(id)?.job;
-}
-
-/** Stops a job; the work itself is ended only when nobody else waits for it. */
-export function cancelJob(id: string): Job | undefined {
-  const known = jobs.get(id);
-  if (!known) return undefined;
-  if (known.job.status === 'waiting' || known.job.status === 'running') known.cancel();
-  return known.job;
 }
 
 function leave(entry: Entry, job: Job): void {
   const own = entry.handles.find((h) => h.job === job)!;
   if (entry.handles.length === 1) return end(entry, 'cancelled', stopped);
   entry.handles.splice(entry.handles.indexOf(own), 1);
-  close(own, 'cancelled', stopped);
+  own.settle('cancelled', stopped);
 }
 
 /** Ends all workers; for a clean end of tests. */
 export async function closePool(): Promise<void> {
-  for (const { job } of [...jobs.values()]) cancelJob(job.id);
+  cancelAllJobs();
   await Promise.all(idle.splice(0).map((worker) => worker.terminate()));
 }
 
@@ -292,15 +161,9 @@ function receive(entry: Entry, message: FromWorker): void {
       h.job.result = outcome.result;
       h.job.progress = 1;
     }
-    close(h, outcome.status, outcome.status === 'failed' ? outcome.problem : undefined);
+    h.settle(outcome.status, outcome.status === 'failed' ? outcome.problem : undefined);
   }
   pump();
-}
-
-/** The problem an error carries, where it was foreseen. */
-function problemOf(error: unknown): Problem {
-  const carried = (error as { problem?: Problem }).problem;
-  return carried?.code ? carried : { code: 'internal', message: error instanceof Error ? error.message : String(error) };
 }
 
 /** A worker is kept for the next task, unless it solved a plan: the solver's memory only grows, and a new worker is there in no time. */
@@ -328,7 +191,7 @@ function end(entry: Entry, status: 'failed' | 'cancelled', problem: Problem): vo
   void entry.worker?.terminate();
   entry.worker = null;
   over(entry);
-  for (const h of entry.handles) close(h, status, problem);
+  for (const h of entry.handles) h.settle(status, problem);
   pump();
 }
 
@@ -336,22 +199,4 @@ function over(entry: Entry): void {
   entry.status = 'over';
   entry.work = null;
   if (entry.key !== undefined && shared.get(entry.key) === entry) shared.delete(entry.key);
-}
-
-function close(handle: Handle, status: 'done' | 'failed' | 'cancelled', problem: Problem | undefined): void {
-  handle.job.status = status;
-  if (problem) handle.job.problem = problem;
-  handle.settle();
-}
-
-function forgetOld(): void {
-  for (const [id, { job }] of jobs) {
-    if (jobs.size <= jobsKept) return;
-    if (job.status !== 'running' && job.status !== 'waiting') jobs.delete(id);
-  }
-}
-
-/** Lets go of finished jobs and what they answered. */
-export function forgetFinishedJobs(): void {
-  for (const [id, { job }] of [...jobs]) if (job.status !== 'running' && job.status !== 'waiting') jobs.delete(id);
 }

@@ -1,4 +1,4 @@
-import type { Job } from './pool';
+import type { Job } from './jobList';
 
 /** The finished job, or null when it takes longer than so many milliseconds. */
 export async function withinWait<T>(job: Job<T>, ms: number): Promise<Job<T> | null> {

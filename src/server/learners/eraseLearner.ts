@@ -5,7 +5,7 @@ import { databaseName, dataDirectory } from '../db/open';
 import { evidence, idempotency, learners, plans, type StoredRequest, type StoredRound } from '../db/schema';
 import { refuse } from '../http/problemError';
 import { forgetState } from '../evidence/learnerState';
-import { forgetFinishedJobs } from '../jobs/pool';
+import { forgetFinishedJobs } from '../jobs/jobList';
 import { learnerById } from './learnerStore';
 
 export interface Erased {

@@ -7,7 +7,7 @@ import { takeFromLibrary } from '../shelf/libraryRoutes';
 import { measureMissing } from '../shelf/measure';
 import { createGame, createVariant, setStock, updateVariant } from '../shelf/shelfStore';
 import { ask, problemOf, Workspace } from '../workspace.testing';
-import { planById } from './planStore';
+import { planById } from './planById';
 
 const today = '2026-11-10';
 const now = '2026-11-10T10:00:00.000Z';

@@ -13,7 +13,8 @@ import { offersOf } from '../shelf/offers';
 import { Commit } from '../http/route';
 import { graphOf } from '../db/graphOf';
 import { sameVersion, wrote } from '../shared/versions';
-import { checkRounds, planById, type PlanCheck, type PlanRow } from './planStore';
+import { checkRounds, type PlanCheck } from './checkRounds';
+import { planById, type PlanRow } from './planById';
 
 export interface EditedRound {
   tables: { game: string; seats: { learner: string; variant?: string }[] }[];

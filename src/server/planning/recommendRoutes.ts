@@ -10,7 +10,8 @@ import { refuse } from '../http/problemError';
 import { type Occasion, serve } from '../http/route';
 import { learnerById } from '../learners/learnerStore';
 import { offersOf, stockOf } from '../shelf/offers';
-import { playedBefore, titles } from './planStore';
+import { playedBefore } from './playedBefore';
+import { titles } from '../shared/titles';
 
 type Asked = Body<(typeof recommendWire)['POST /recommendations']>;
 

@@ -12,7 +12,9 @@ import { sameVersion } from '../shared/versions';
 import { answerOf } from '../simulations/answerOf';
 import { planFor } from '../term/termStore';
 import { completeRounds, editPlan, refusePlayed } from './editPlan';
-import { checkRounds, planById, startPlan } from './planStore';
+import { checkRounds } from './checkRounds';
+import { planById } from './planById';
+import { startPlan } from './startPlan';
 import { wirePlan } from './wirePlan';
 
 /** A plan that found no seats and left the last good session in its place says so beside it. */

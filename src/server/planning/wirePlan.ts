@@ -5,7 +5,9 @@ import { type StoredTable, variants } from '../db/schema';
 import { dosesOf, profileTask } from '../simulations/profileStore';
 import { materialsOf, type VariantRow } from '../shelf/shelfStore';
 import { mechanismById } from '../../core/mechanisms/registry';
-import { relaxSentences, type PlanRow, titles } from './planStore';
+import { relaxSentences } from './relaxSentences';
+import type { PlanRow } from './planById';
+import { titles } from '../shared/titles';
 
 /** A plan as the API speaks of it, with doses read for each actual table. */
 export async function wirePlan(db: Db, plan: PlanRow): Promise<Kept<PlanWire>> {

@@ -2,7 +2,7 @@ import { and, eq } from 'drizzle-orm';
 import type { Db } from '../db/db';
 import { bins, games, gatherTicks, kinds } from '../db/schema';
 import { refuse } from '../http/problemError';
-import { type PlanRow } from '../planning/planStore';
+import type { PlanRow } from '../planning/planById';
 import { materialsOf } from '../shelf/shelfStore';
 
 interface GatherItem {

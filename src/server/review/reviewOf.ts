@@ -7,7 +7,8 @@ import type { Db } from '../db/db';
 import { dayOf, type EvidenceRow } from '../evidence/evidenceRow';
 import { evidenceOf, explainedMastery } from '../evidence/evidenceStore';
 import { allLearners } from '../learners/learnerStore';
-import { type PlanRow, titles } from '../planning/planStore';
+import type { PlanRow } from '../planning/planById';
+import { titles } from '../shared/titles';
 import { dosesAt } from '../planning/wirePlan';
 import { variants } from '../db/schema';
 

@@ -9,7 +9,8 @@ import { usualSeats } from '../../core/simulate/usualSeats';
 import type { Db } from '../db/db';
 import { games, variants } from '../db/schema';
 import { refuse } from '../http/problemError';
-import { type Job, startJob } from '../jobs/pool';
+import type { Job } from '../jobs/jobList';
+import { startJob } from '../jobs/pool';
 import { offersOf } from './offers';
 
 const mostFromLibrary = 4;

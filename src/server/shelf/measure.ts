@@ -1,7 +1,8 @@
 import { isNull } from 'drizzle-orm';
 import type { Db } from '../db/db';
 import { games, variants } from '../db/schema';
-import { type Job, startGroup } from '../jobs/pool';
+import type { Job } from '../jobs/jobList';
+import { startGroup } from '../jobs/startGroup';
 import { withinWait } from '../jobs/withinWait';
 import { faultOf, knownDoses, noteFault, profileTask, startSimulation, usualSeats } from '../simulations/profileStore';
 import type { SimulationResult } from '../../core/simulate/simulationResult';

@@ -1,5 +1,5 @@
 import { expect, it } from 'vitest';
-import type { Job } from '../jobs/pool';
+import type { Job } from '../jobs/jobList';
 import { Begun } from '../http/route';
 import { answerOf } from './answerOf';
 

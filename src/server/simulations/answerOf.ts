@@ -1,6 +1,6 @@
 import { ProblemError } from '../http/problemError';
 import { Begun } from '../http/route';
-import type { Job } from '../jobs/pool';
+import type { Job } from '../jobs/jobList';
 import { withinWait } from '../jobs/withinWait';
 
 /** How many seconds a request waits for an answer before it is given a job to ask for. */

@@ -10,7 +10,8 @@ import type { Db } from '../db/db';
 import { ownOf } from '../db/graphOf';
 import type { StoredSummary } from '../db/schema';
 import { ProblemError } from '../http/problemError';
-import { type Job, startJob } from '../jobs/pool';
+import type { Job } from '../jobs/jobList';
+import { startJob } from '../jobs/pool';
 import type { VariantRow } from '../shelf/shelfStore';
 import { hashOf, inOrder, storedResult, storedSummary, storeResult } from './simulationCache';
 

@@ -5,7 +5,7 @@ import { checkTable } from '../../contract/parameters';
 import { DEFAULT_TIME, timeProblem } from '../../core/simulate/timeModel';
 import type { SimulateTask } from '../../workers/node/messages';
 import { ProblemError, notFound } from '../http/problemError';
-import { cancelJob, jobById, type Job } from '../jobs/pool';
+import { cancelJob, jobById, type Job } from '../jobs/jobList';
 import { serve } from '../http/route';
 import { answerOf } from './answerOf';
 import { startSimulation } from './profileStore';

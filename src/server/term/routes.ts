@@ -3,7 +3,7 @@ import { termWire } from '../../contract/wire/term';
 import { plans, type StoredTable } from '../db/schema';
 import { refuse } from '../http/problemError';
 import { type Occasion, Reply, serve } from '../http/route';
-import { titles } from '../planning/planStore';
+import { titles } from '../shared/titles';
 import { momentNow } from '../shared/clock';
 import { currentTerm, meetingsOf, planFor, putTerm, startTermPlan, termView, updateMeeting } from './termStore';
 

@@ -6,12 +6,15 @@ import type { PlannedMeeting, TermMeeting } from '../../core/planning/planTerm';
 import type { Db } from '../db/db';
 import { meetings, memberships, plans, terms } from '../db/schema';
 import { notFound, refuse } from '../http/problemError';
-import { type Job, startAfter, startJob } from '../jobs/pool';
+import type { Job } from '../jobs/jobList';
+import { startJob } from '../jobs/pool';
+import { startAfter } from '../jobs/startAfter';
 import { ownOf } from '../db/graphOf';
 import { wrote } from '../shared/versions';
 import { measureMissing } from '../shelf/measure';
 import { allLearners } from '../learners/learnerStore';
-import { planningInput, storePlan } from '../planning/planStore';
+import { planningInput } from '../planning/planningInput';
+import { storePlan } from '../planning/storePlan';
 
 export type MeetingRow = typeof meetings.$inferSelect;
 export type TermRow = typeof terms.$inferSelect;

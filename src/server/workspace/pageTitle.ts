@@ -1,7 +1,7 @@
 import { openDb } from '../db/open';
 import { ProblemError } from '../http/problemError';
 import { learnerById } from '../learners/learnerStore';
-import { planById } from '../planning/planStore';
+import { planById } from '../planning/planById';
 import { gameById } from '../shelf/shelfStore';
 
 const titleOf = {

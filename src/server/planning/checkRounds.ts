@@ -1,0 +1,110 @@
+import { buildSession, type BuiltSession } from '../../core/planning/buildSession';
+import { checkPlan } from '../../core/planning/checkPlan';
+import type { Schedule } from '../../core/planning/instance';
+import { objectiveOf } from '../../core/planning/objective';
+import { daysBetween } from '../../core/shared/days';
+import type { Offer } from '../../core/recommend/offer';
+import { violationSentence } from '../../text/sentences';
+import type { Db } from '../db/db';
+import { graphOf } from '../db/graphOf';
+import type { StoredRound } from '../db/schema';
+import { masteryOf, needsOf } from '../evidence/evidenceStore';
+import { allLearners } from '../learners/learnerStore';
+import { offersOf, stockOf } from '../shelf/offers';
+import { titles } from '../shared/titles';
+import type { PlanRow } from './planById';
+import { planDefaults } from './planRequest';
+import { playedBefore } from './playedBefore';
+
+export interface PlanCheck {
+  readonly violations: readonly {
+    readonly rule: string;
+    readonly message: string;
+    readonly round?: number;
+    readonly learner?: string;
+    readonly game?: string;
+  }[];
+  readonly objective: number;
+}
+
+/** The rebuilt instance of a stored plan, so that edits are checked by the same rules. */
+export async function rebuild(
+  db: Db,
+  plan: PlanRow,
+  today: string,
+): Promise<{ built: BuiltSession; order: string[]; offers: readonly Offer[] }> {
+  const r = plan.request;
+  const offers = await offersOf(db);
+  const rows = allLearners(db).filter((l) => r.present.includes(l.id));
+  const day = plan.date < today ? plan.date : today;
+  const needs = rows.map((l) => needsOf(graphOf(db), l, masteryOf(db, l, day), plan.date));
+  const { stock, plentiful } = stockOf(db);
+  const days = new Map<string, number>();
+  for (const p of playedBefore(db, plan.date)) {
+    const ago = daysBetween(p.date, plan.date);
+    const key = `${p.learner}|${p.game}`;
+    days.set(key, Math.min(days.get(key) ?? Infinity, ago));
+  }
+  const built = buildSession(graphOf(db), offers, needs, {
+    rounds: r.rounds,
+    minutes: r.minutes,
+    tables: r.tables,
+    helpers: r.helpers,
+    preparationMinutes: r.preparationMinutes ?? planDefaults.preparationMinutes,
+    stock,
+    plentiful,
+    daysSincePlayed: days,
+    locks: plan.locks,
+    resting: r.resting ?? [],
+  });
+  return { built, order: rows.map((l) => l.id), offers };
+}
+
+/** Every rule on a stored or edited set of rounds, in words. */
+export async function checkRounds(db: Db, plan: PlanRow, rounds: readonly StoredRound[], today: string): Promise<PlanCheck> {
+  const { built, order } = await rebuild(db, plan, today);
+  const resting = rounds.flatMap((r, round) => r.resting.map((l): [number, number] => [order.indexOf(l), round])).filter(([l]) => l >= 0);
+  const instance = { ...built.instance, resting };
+  const violations: PlanCheck['violations'][number][] = [];
+  const title = titles(db);
+  const schedule: Schedule = rounds.map((r, round) =>
+    r.tables.flatMap((t) => {
+      if (t.seats.length === 0) return [];
+      const options = new Set(
+        t.seats.map((s) => built.options.findIndex((o) => o.game === t.game && o.offers.some((v) => v.variant === s.variant))),
+      );
+      if (options.has(-1))
+        violations.push({
+          rule: 'unknown',
+          round,
+          game: t.game,
+          message: `${title.game(t.game)} is not on the shelf as planned, or does not fit into the round.`,
+        });
+      if (options.size > 1 && !options.has(-1))
+        violations.push({
+          rule: 'mix',
+          round,
+          game: t.game,
+          message: `These versions of ${title.game(t.game)} cannot share a table (round ${round + 1}).`,
+        });
+      const option = [...options].find((o) => o >= 0);
+      return option === undefined ? [] : [{ game: option, learners: t.seats.map((s) => order.indexOf(s.learner)).filter((l) => l >= 0) }];
+    }),
+  );
+  const names = {
+    learner: (i: number) => title.learner(order[i]!),
+    game: (i: number) => title.game(built.options[i]!.game),
+    kind: (i: number) => title.kind(built.kinds[i]!),
+  };
+  for (const v of checkPlan(instance, schedule)) {
+    violations.push({
+      rule: v.rule,
+      message: violationSentence(v, names),
+      ...('round' in v ? { round: v.round } : {}),
+      ...('learner' in v ? { learner: order[v.learner]! } : {}),
+      ...('game' in v ? { game: built.options[v.game]!.game } : {}),
+    });
+  }
+  const safe = schedule.map((r) => r.map((t) => ({ ...t, learners: t.learners.filter((l) => instance.value[l]![t.game]! >= 0) })));
+  return { violations, objective: objectiveOf(instance, safe) };
+}

@@ -1,0 +1,76 @@
+import { eq } from 'drizzle-orm';
+import type { PlannedMeeting } from '../../core/planning/planTerm';
+import type { Db } from '../db/db';
+import { ownOf } from '../db/graphOf';
+import { games, learners } from '../db/schema';
+import { refuse } from '../http/problemError';
+import type { Job } from '../jobs/jobList';
+import { startJob } from '../jobs/pool';
+import { startAfter } from '../jobs/startAfter';
+import { measureMissing } from '../shelf/measure';
+import type { PlanRow } from './planById';
+import { planDefaults, type PlanRequest } from './planRequest';
+import { planningInput } from './planningInput';
+import { relaxSentences } from './relaxSentences';
+import { storePlan } from './storePlan';
+
+/** What a plan job ends with: the stored plan, and why nobody found a seat when the last good session was kept. */
+export interface PlannedJob {
+  readonly plan: string;
+  readonly failed: readonly string[] | null;
+}
+
+/** Plans one session in a worker and stores it when done; versions that were never played are played first. */
+export function startPlan(
+  db: Db,
+  request: PlanRequest,
+  today: string,
+  now: string,
+  where: { readonly replace?: PlanRow; readonly id?: string } = {},
+): Job<PlannedJob> {
+  const r = {
+    ...request,
+    date: request.date ?? today,
+    seed: request.seed ?? 1,
+    seconds: request.seconds ?? planDefaults.seconds,
+    preparationMinutes: request.preparationMinutes ?? planDefaults.preparationMinutes,
+  };
+  checkRequest(db, r);
+  const meeting = { date: r.date, present: r.present, rounds: r.rounds, minutes: r.minutes, tables: r.tables, helpers: r.helpers };
+  const more = {
+    locks: r.locks ?? [],
+    resting: r.resting ?? [],
+    seed: r.seed,
+    secondsPerMeeting: r.seconds,
+    preparationMinutes: r.preparationMinutes,
+  };
+  return startAfter(measureMissing(db), () =>
+    startJob({ kind: 'plan', own: ownOf(db), input: planningInput(db, [meeting], today, more) }, ([planned]: PlannedMeeting[]) => {
+      // A plan made anew that seats nobody leaves the last good session as it is, with what stood in the way.
+      if (where.replace && planned!.status === 'infeasible')
+        return { plan: where.replace.id, failed: relaxSentences(db, planned!.obstacles) };
+      return { plan: storePlan(db, planned!, r, now, { ...where, forecast: false }), failed: null };
+    }),
+  );
+}
+
+function checkRequest(db: Db, r: PlanRequest): void {
+  if (r.tables < 1) throw refuse('no-tables', 'There is no table to sit at. Give at least one.', 'tables');
+  if (r.present.length === 0) throw refuse('nobody-present', 'Nobody is present. Tick at least one child.', 'present');
+  const known = new Set(
+    db
+      .select()
+      .from(learners)
+      .all()
+      .map((l) => l.id),
+  );
+  const stranger = r.present.findIndex((id) => !known.has(id));
+  if (stranger >= 0) throw refuse('unknown-value', `There is no learner "${r.present[stranger]}".`, `present.${stranger}`);
+  if (new Set(r.present).size < r.present.length) throw refuse('duplicate', 'A child is named twice.', 'present');
+  for (const [i, lock] of (r.locks ?? []).entries()) {
+    if (lock.round >= r.rounds) throw refuse('out-of-range', `Round ${lock.round + 1} does not exist.`, `locks.${i}.round`);
+    if (!r.present.includes(lock.learner)) throw refuse('unknown-value', `"${lock.learner}" is not present.`, `locks.${i}.learner`);
+    if (!db.select().from(games).where(eq(games.id, lock.game)).get())
+      throw refuse('unknown-value', `There is no game "${lock.game}".`, `locks.${i}.game`);
+  }
+}
