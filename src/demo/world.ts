@@ -1,4 +1,5 @@
-import type { GameInput, VariantInput } from '../server/shelf/shelfStore';
+import type { GameInput } from '../server/shelf/shelfStore';
+import type { VariantInput } from '../server/shelf/variantStore';
 
 /** A mixed-age co-op that meets in an old signal-box library by a disused branch line. All invented. */
 

@@ -7,7 +7,8 @@ import { addEvidence, evidenceOf, masteryOf, retractEvidence } from './evidence/
 import { eraseLearner } from './learners/eraseLearner';
 import { createLearner, groupOf, learnerById, updateLearner } from './learners/learnerStore';
 import { importShelf } from './shelf/importShelf';
-import { createGame, createVariant, setRetired, setStock, updateGame } from './shelf/shelfStore';
+import { createGame, setRetired, setStock, updateGame } from './shelf/shelfStore';
+import { createVariant } from './shelf/variantStore';
 import { undoChange } from './undo/undo';
 import { meetingsOf, putTerm, termView } from './term/termStore';
 import { problemOf, Workspace } from './workspace.testing';

@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { shippedGraph } from '../../contract/shippedData';
 import { nameKey } from './names';
-import { evidenceColumnOf, readEvidence, readStatements } from './readEvidence';
+import { evidenceColumnOf, readEvidence } from './readEvidence';
+import { readStatements } from './readStatements';
 
 const context = {
   graph: shippedGraph(),

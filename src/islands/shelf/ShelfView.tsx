@@ -1,27 +1,19 @@
-import type { BinWire, GameWire, KindWire, VariantWire } from '../../contract/wire/shelf';
-import type { ProfileSummary } from '../../contract/wire/practice';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
 import { Button } from '../../ui/Button';
 import { Empty, Failure, Loading } from '../../ui/Empty';
 import { LinkButton } from '../../ui/LinkButton';
-import { Light } from '../../ui/Light';
 import { call, link } from '../shared/api';
 import { App, messageOf, useTell } from '../shared/App';
 import panel from '../shared/panel.module.css';
-import { wordsOf } from '../shared/search';
-import { type Skills, useSkills } from '../shared/useSkills';
+import { useSkills } from '../shared/useSkills';
 import { useWindowRows } from '../shared/useWindowRows';
 import { SpacerRow } from '../../ui/SpacerRow';
 import { Coverage } from './Coverage';
 import { GameDialog } from './GameDialog';
+import { doseOf, matches, rowsOf } from './rowsOf';
 import styles from './shelf.module.css';
-
-interface Row {
-  game: GameWire;
-  variant: VariantWire | null;
-  profile: ProfileSummary | undefined;
-}
+import { ShelfRow } from './ShelfRow';
 
 export default function ShelfView({ text, skill }: { text: string | null; skill: string | null }) {
   return (
@@ -185,120 +177,5 @@ function Shelf({ first }: { first: { text: string | null; skill: string | null }
         />
       )}
     </>
-  );
-}
-
-function rowsOf(games: readonly GameWire[] = [], variants: readonly VariantWire[] = [], profiles: readonly ProfileSummary[] = []): Row[] {
-  const byVariant = new Map(profiles.map((p) => [p.variant, p]));
-  return games.flatMap((game): Row[] => {
-    const own = variants.filter((v) => v.game === game.id);
-    return own.length === 0
-      ? [{ game, variant: null, profile: undefined }]
-      : own.map((variant) => ({ game, variant, profile: byVariant.get(variant.id) }));
-  });
-}
-
-/** Chances for one skill, for sorting. */
-const doseOf = (r: Row, skill: string): number => r.profile?.doses.find((d) => d.skill === skill)?.perTenMinutes ?? 0;
-
-function matches(
-  { game, variant, profile }: Row,
-  asked: { bin: string | null; text: string; skill: string | null },
-  skills: Skills | null,
-  kinds: readonly KindWire[],
-  bins: readonly BinWire[],
-): boolean {
-  if (asked.bin === 'away' ? !game.retired : game.retired) return false;
-  if (asked.bin && asked.bin !== 'away' && game.bin !== asked.bin) return false;
-  if (asked.skill && !profile?.doses.some((d) => d.skill === asked.skill && d.perTenMinutes >= 1)) return false;
-  const words = wordsOf(asked.text);
-  if (words.length === 0) return true;
-  const said = wordsOf(
-    [
-      game.title,
-      variant?.title,
-      game.notes,
-      game.condition,
-      bins.find((b) => b.id === game.bin)?.title,
-      ...(profile?.doses.filter((d) => d.perTenMinutes >= 1).map((d) => skills?.title(d.skill)) ?? []),
-      ...(variant?.materials.map((m) => kinds.find((k) => k.id === m.kind)?.title ?? m.kind) ?? []),
-    ].join(' '),
-  );
-  return words.every((w) => said.some((x) => x.startsWith(w)));
-}
-
-const scale = 2.4;
-
-function ShelfRow({
-  row: { game, variant, profile },
-  index,
-  measure,
-  skill,
-  skills,
-  kinds,
-  loading,
-}: {
-  row: Row;
-  index: number;
-  measure: ((row: Element | null) => void) | undefined;
-  /** Chosen to look for: its chances stand first. */
-  skill: string | null;
-  skills: Skills;
-  kinds: readonly KindWire[];
-  loading: boolean;
-}) {
-  const byKind = new Map(kinds.map((k) => [k.id, k]));
-  const doses = [...(profile?.doses ?? [])].sort((x, y) => Number(y.skill === skill) - Number(x.skill === skill)).slice(0, 2);
-  return (
-    <tr ref={measure} data-index={index} className={game.retired ? styles.away : undefined}>
-      <td>
-        <a href={link(`/shelf/${game.id}${variant ? `?version=${variant.id}` : ''}`)} className={styles.title}>
-          {game.title}
-        </a>
-        <span className={styles.version}>{variant?.title ?? 'no version yet'}</span>
-      </td>
-      <td>
-        {(loading || profile?.source === 'measuring') && variant?.mechanism && <span className={panel.soft}>being played …</span>}
-        {profile?.source === 'faulty' && <span className={panel.soft}>cannot be played as it stands; open it to mend it</span>}
-        {doses.map((d) => (
-          <div key={d.skill} className={styles.dose}>
-            <svg width={Math.min(120, d.perTenMinutes * scale) + 2} height="11" aria-hidden="true">
-              <rect
-                x="1"
-                y="1"
-                width={Math.min(120, d.perTenMinutes * scale)}
-                height="9"
-                fill={`var(--strand-${skills.strandOf(d.skill)?.hue ?? 'slate'})`}
-                className={profile?.source === 'declared' ? styles.declared : undefined}
-              />
-            </svg>
-            <b>{Math.round(d.perTenMinutes)}</b> <span>{skills.byId.get(d.skill)?.title}</span>
-          </div>
-        ))}
-        {profile?.source === 'none' && <span className={panel.soft}>nobody has said yet</span>}
-      </td>
-      <td className={panel.num} data-label="minutes">
-        {profile ? Math.round(profile.minutes) : variant?.minutes}
-      </td>
-      <td className={panel.num} data-label="players">
-        {variant
-          ? variant.players.min === variant.players.max
-            ? variant.players.min
-            : `${variant.players.min}–${variant.players.max}`
-          : ''}
-      </td>
-      <td className={styles.things}>
-        {variant?.materials.map((m) => {
-          const kind = byKind.get(m.kind);
-          const state = !kind || kind.plentiful || kind.quantity >= m.quantity ? 'there' : kind.quantity === 0 ? 'missing' : 'short';
-          return (
-            <span key={m.kind}>
-              <Light state={state} /> {m.quantity > 1 ? `${m.quantity} × ` : ''}
-              {(kind?.title ?? m.kind).toLowerCase()}
-            </span>
-          );
-        })}
-      </td>
-    </tr>
   );
 }

@@ -1,6 +1,6 @@
 import { writeCsv } from '../../adapters/csv/writeCsv';
 import { writeFacts } from '../../core/content/factList';
-import { extensionIri } from '../../core/content/readEvidence';
+import { extensionIri } from '../../core/content/readStatements';
 import type { Db } from '../db/db';
 import { graphOf } from '../db/graphOf';
 import { allLearners } from '../learners/learnerStore';

@@ -1,12 +1,8 @@
 import { readCsv } from '../../adapters/csv/readCsv';
 import { graphOf } from '../db/graphOf';
-import {
-  type EvidenceContext,
-  evidenceColumnOf,
-  type EvidenceReading,
-  readEvidence,
-  readStatements,
-} from '../../core/content/readEvidence';
+import type { EvidenceContext, EvidenceReading } from '../../core/content/evidenceDraft';
+import { evidenceColumnOf, readEvidence } from '../../core/content/readEvidence';
+import { readStatements } from '../../core/content/readStatements';
 import { plainWords } from '../../core/content/cells';
 import { nameKey } from '../../core/content/names';
 import { zoneHere } from '../shared/clock';

@@ -5,7 +5,8 @@ import { closePool } from '../jobs/pool';
 import { createLearner } from '../learners/learnerStore';
 import { takeFromLibrary } from '../shelf/libraryRoutes';
 import { measureMissing } from '../shelf/measure';
-import { createGame, createVariant, setStock, updateVariant } from '../shelf/shelfStore';
+import { createGame, setStock } from '../shelf/shelfStore';
+import { createVariant, updateVariant } from '../shelf/variantStore';
 import { ask, problemOf, Workspace } from '../workspace.testing';
 import { planById } from './planById';
 

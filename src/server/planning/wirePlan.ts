@@ -3,7 +3,7 @@ import type { Kept } from '../../contract/wire/route';
 import type { Db } from '../db/db';
 import { type StoredTable, variants } from '../db/schema';
 import { dosesOf, profileTask } from '../simulations/profileStore';
-import { materialsOf, type VariantRow } from '../shelf/shelfStore';
+import { materialsOf, type VariantRow } from '../shelf/shelfRows';
 import { mechanismById } from '../../core/mechanisms/registry';
 import { relaxSentences } from './relaxSentences';
 import type { PlanRow } from './planById';

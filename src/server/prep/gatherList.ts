@@ -3,7 +3,7 @@ import type { Db } from '../db/db';
 import { bins, games, gatherTicks, kinds } from '../db/schema';
 import { refuse } from '../http/problemError';
 import type { PlanRow } from '../planning/planById';
-import { materialsOf } from '../shelf/shelfStore';
+import { materialsOf } from '../shelf/shelfRows';
 
 interface GatherItem {
   item: string;

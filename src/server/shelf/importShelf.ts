@@ -11,7 +11,8 @@ import type { Db, Tx } from '../db/db';
 import { games, kinds, type UndoStep, variantMaterials, variants } from '../db/schema';
 import { insertAll } from '../db/insertAll';
 import { ProblemError } from '../http/problemError';
-import { binFor, gameRow, variantRow } from './shelfStore';
+import { binFor, gameRow } from './shelfStore';
+import { variantRow } from './variantStore';
 import { idGiver } from '../shared/freeId';
 import { recordChange, stepBack } from '../undo/undo';
 

@@ -7,7 +7,8 @@ import type { Db } from '../db/db';
 import { games, type UndoStep, variants } from '../db/schema';
 import { notFound, refuse } from '../http/problemError';
 import { page, serve } from '../http/route';
-import { insertGame, insertVariant } from './shelfStore';
+import { insertGame } from './shelfStore';
+import { insertVariant } from './variantStore';
 import { freeId } from '../shared/freeId';
 import { recordChange } from '../undo/undo';
 

@@ -6,7 +6,7 @@ import { startGroup } from '../jobs/startGroup';
 import { withinWait } from '../jobs/withinWait';
 import { faultOf, knownDoses, noteFault, profileTask, startSimulation, usualSeats } from '../simulations/profileStore';
 import type { SimulationResult } from '../../core/simulate/simulationResult';
-import type { VariantRow } from './shelfStore';
+import type { VariantRow } from './shelfRows';
 
 /** Versions in use of games in use. */
 export function variantsInUse(db: Db): VariantRow[] {

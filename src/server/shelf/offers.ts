@@ -8,7 +8,7 @@ import type { Db } from '../db/db';
 import { games, kinds, variantMaterials } from '../db/schema';
 import { faultOf, knownDoses, profileTask, usualSeats } from '../simulations/profileStore';
 import { settleMeasures, variantsInUse } from './measure';
-import type { VariantRow } from './shelfStore';
+import type { VariantRow } from './shelfRows';
 
 /** A page waits so long for versions that are new; a whole shelf is measured beside it. */
 const waitMs = 2500;

@@ -20,7 +20,9 @@ import { startGapHelp } from './gapHelp';
 import { suitsHere } from './suits';
 import { materialsByVariant, wireGames, wireVariant, wireVariants } from './wireShelf';
 import { importShelf } from './importShelf';
-import { createGame, createVariant, gameById, setRetired, setStock, updateGame, updateVariant, variantById } from './shelfStore';
+import { gameById, variantById } from './shelfRows';
+import { createGame, setRetired, setStock, updateGame } from './shelfStore';
+import { createVariant, updateVariant } from './variantStore';
 import { undoChange } from '../undo/undo';
 
 let breadth: { graph: SkillGraph; values: Float64Array } | null = null;

@@ -3,18 +3,9 @@ import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { bins, variants } from '../db/schema';
 import { undoChange } from '../undo/undo';
 import { ask, problemOf, Workspace } from '../workspace.testing';
-import {
-  createGame,
-  createVariant,
-  gameById,
-  materialsOf,
-  setRetired,
-  setStock,
-  updateGame,
-  updateVariant,
-  variantById,
-  type VariantInput,
-} from './shelfStore';
+import { gameById, materialsOf, variantById } from './shelfRows';
+import { createGame, setRetired, setStock, updateGame } from './shelfStore';
+import { createVariant, updateVariant, type VariantInput } from './variantStore';
 
 const now = '2026-11-10T09:00:00.000Z';
 let place: Workspace;

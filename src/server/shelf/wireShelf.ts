@@ -1,7 +1,7 @@
 import type { Db } from '../db/db';
 import { variantMaterials, variants } from '../db/schema';
 import { groupBy } from '../../core/recommend/recommend';
-import type { GameRow, VariantRow } from './shelfStore';
+import type { GameRow, VariantRow } from './shelfRows';
 
 type Materials = ReadonlyMap<string, { kind: string; quantity: number }[]>;
 

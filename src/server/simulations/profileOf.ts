@@ -5,7 +5,7 @@ import { type CountedItem, endsWithin } from '../../core/simulate/simulationResu
 import type { Db } from '../db/db';
 import { mechanismById } from '../../core/mechanisms/registry';
 import { refuse } from '../http/problemError';
-import { materialsOf, type VariantRow } from '../shelf/shelfStore';
+import { materialsOf, type VariantRow } from '../shelf/shelfRows';
 import { profileTask, resultOf } from './profileStore';
 
 /** What a variant practises at a table of so many, with its error and how it was made. */

@@ -12,7 +12,7 @@ import type { StoredSummary } from '../db/schema';
 import { ProblemError } from '../http/problemError';
 import type { Job } from '../jobs/jobList';
 import { startJob } from '../jobs/pool';
-import type { VariantRow } from '../shelf/shelfStore';
+import type { VariantRow } from '../shelf/shelfRows';
 import { hashOf, inOrder, storedResult, storedSummary, storeResult } from './simulationCache';
 
 /** Seed of every stored profile: two people see the same numbers. */

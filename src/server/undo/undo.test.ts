@@ -3,7 +3,9 @@ import { games, kinds, learners, variants } from '../db/schema';
 import { addEvidence } from '../evidence/evidenceStore';
 import { createLearner, updateLearner } from '../learners/learnerStore';
 import { importShelf } from '../shelf/importShelf';
-import { createGame, createVariant, gameById, setStock, updateGame, updateVariant, variantById } from '../shelf/shelfStore';
+import { gameById, variantById } from '../shelf/shelfRows';
+import { createGame, setStock, updateGame } from '../shelf/shelfStore';
+import { createVariant, updateVariant } from '../shelf/variantStore';
 import { problemOf, Workspace } from '../workspace.testing';
 import { undoChange } from './undo';
 

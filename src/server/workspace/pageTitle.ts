@@ -2,7 +2,7 @@ import { openDb } from '../db/open';
 import { ProblemError } from '../http/problemError';
 import { learnerById } from '../learners/learnerStore';
 import { planById } from '../planning/planById';
-import { gameById } from '../shelf/shelfStore';
+import { gameById } from '../shelf/shelfRows';
 
 const titleOf = {
   learner: (id: string): string => learnerById(openDb(), id).nickname,

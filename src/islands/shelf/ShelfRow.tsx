@@ -1,0 +1,83 @@
+import type { KindWire } from '../../contract/wire/shelf';
+import { Light } from '../../ui/Light';
+import { link } from '../shared/api';
+import panel from '../shared/panel.module.css';
+import type { Skills } from '../shared/useSkills';
+import type { Row } from './rowsOf';
+import styles from './shelf.module.css';
+
+const scale = 2.4;
+
+export function ShelfRow({
+  row: { game, variant, profile },
+  index,
+  measure,
+  skill,
+  skills,
+  kinds,
+  loading,
+}: {
+  row: Row;
+  index: number;
+  measure: ((row: Element | null) => void) | undefined;
+  /** Chosen to look for: its chances stand first. */
+  skill: string | null;
+  skills: Skills;
+  kinds: readonly KindWire[];
+  loading: boolean;
+}) {
+  const byKind = new Map(kinds.map((k) => [k.id, k]));
+  const doses = [...(profile?.doses ?? [])].sort((x, y) => Number(y.skill === skill) - Number(x.skill === skill)).slice(0, 2);
+  return (
+    <tr ref={measure} data-index={index} className={game.retired ? styles.away : undefined}>
+      <td>
+        <a href={link(`/shelf/${game.id}${variant ? `?version=${variant.id}` : ''}`)} className={styles.title}>
+          {game.title}
+        </a>
+        <span className={styles.version}>{variant?.title ?? 'no version yet'}</span>
+      </td>
+      <td>
+        {(loading || profile?.source === 'measuring') && variant?.mechanism && <span className={panel.soft}>being played …</span>}
+        {profile?.source === 'faulty' && <span className={panel.soft}>cannot be played as it stands; open it to mend it</span>}
+        {doses.map((d) => (
+          <div key={d.skill} className={styles.dose}>
+            <svg width={Math.min(120, d.perTenMinutes * scale) + 2} height="11" aria-hidden="true">
+              <rect
+                x="1"
+                y="1"
+                width={Math.min(120, d.perTenMinutes * scale)}
+                height="9"
+                fill={`var(--strand-${skills.strandOf(d.skill)?.hue ?? 'slate'})`}
+                className={profile?.source === 'declared' ? styles.declared : undefined}
+              />
+            </svg>
+            <b>{Math.round(d.perTenMinutes)}</b> <span>{skills.byId.get(d.skill)?.title}</span>
+          </div>
+        ))}
+        {profile?.source === 'none' && <span className={panel.soft}>nobody has said yet</span>}
+      </td>
+      <td className={panel.num} data-label="minutes">
+        {profile ? Math.round(profile.minutes) : variant?.minutes}
+      </td>
+      <td className={panel.num} data-label="players">
+        {variant
+          ? variant.players.min === variant.players.max
+            ? variant.players.min
+            : `${variant.players.min}–${variant.players.max}`
+          : ''}
+      </td>
+      <td className={styles.things}>
+        {variant?.materials.map((m) => {
+          const kind = byKind.get(m.kind);
+          const state = !kind || kind.plentiful || kind.quantity >= m.quantity ? 'there' : kind.quantity === 0 ? 'missing' : 'short';
+          return (
+            <span key={m.kind}>
+              <Light state={state} /> {m.quantity > 1 ? `${m.quantity} × ` : ''}
+              {(kind?.title ?? m.kind).toLowerCase()}
+            </span>
+          );
+        })}
+      </td>
+    </tr>
+  );
+}

@@ -1,0 +1,78 @@
+import { index, integer, primaryKey, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+
+export interface StoredSeat {
+  learner: string;
+  variant: string;
+  /** Frozen when the seat was given, so that it can be asked for months later. */
+  why: string;
+  /** The skill the seat was given for; null for company, absent where somebody placed the child by hand. */
+  skill?: string | null;
+}
+export interface StoredTable {
+  game: string;
+  helper: boolean;
+  seats: StoredSeat[];
+}
+export interface StoredRound {
+  tables: StoredTable[];
+  resting: string[];
+}
+export interface StoredLock {
+  learner: string;
+  round: number;
+  game: string;
+}
+
+/** What a session was planned from, and what stood in the way when it could not be. */
+export interface StoredRequest {
+  date: string;
+  present: string[];
+  rounds: number;
+  minutes: number;
+  tables: number;
+  helpers: number;
+  seed?: number;
+  seconds?: number;
+  preparationMinutes?: number;
+  resting?: { learner: string; round: number }[];
+  obstacles?: readonly StoredObstacle[];
+}
+export interface StoredObstacle {
+  readonly relax: string;
+  readonly kind?: string;
+  readonly unseatedBefore: number;
+  readonly unseatedAfter: number;
+}
+
+export const plans = sqliteTable(
+  'plans',
+  {
+    id: text().primaryKey(),
+    date: text().notNull(),
+    request: text({ mode: 'json' }).$type<StoredRequest>().notNull(),
+    rounds: text({ mode: 'json' }).$type<StoredRound[]>().notNull(),
+    locks: text({ mode: 'json' }).$type<StoredLock[]>().notNull(),
+    status: text({ enum: ['optimal', 'good', 'stopped-early', 'infeasible'] }).notNull(),
+    objective: real().notNull(),
+    bound: real().notNull(),
+    edited: integer({ mode: 'boolean' }).notNull().default(false),
+    /** Made by planning the whole term forward: a forecast that may be planned anew. */
+    forecast: integer({ mode: 'boolean' }).notNull().default(false),
+    playedAt: text(),
+    version: integer().notNull().default(1),
+    createdAt: text().notNull(),
+  },
+  (t) => [index('plans_date').on(t.date)],
+);
+
+export const gatherTicks = sqliteTable(
+  'gather_ticks',
+  {
+    planId: text()
+      .notNull()
+      .references(() => plans.id, { onDelete: 'cascade' }),
+    item: text().notNull(),
+    tickedAt: text().notNull(),
+  },
+  (t) => [primaryKey({ columns: [t.planId, t.item] })],
+);
