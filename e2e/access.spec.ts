@@ -14,7 +14,8 @@ test.describe.configure({ mode: 'default' });
 test.beforeAll(async ({ request }) => {
   test.setTimeout(240_000);
   const api = async (method: 'get' | 'post' | 'put' | 'delete', path: string, data?: unknown) => {
-    const answer = await request[method](`/api/v1${at(path)}`, data === undefined ? {} : { data });
+    // The first plan waits for a whole shelf to be played, and the machine may be busy.
+    const answer = await request[method](`/api/v1${at(path)}`, { timeout: 90_000, ...(data === undefined ? {} : { data }) });
     expect([path, answer.status(), answer.ok() ? '' : await answer.text()]).toEqual([path, answer.status(), '']);
     return answer.json();
   };

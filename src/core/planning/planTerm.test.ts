@@ -10,7 +10,7 @@ beforeAll(async () => {
   solve = await loadSolver();
 });
 
-const doses = (of: Record<string, number>): number[] => graph.skills.map((s) => of[s.id] ?? 0);
+const doses = (of: Record<string, number>): Float64Array => Float64Array.from(graph.skills, (s) => of[s.id] ?? 0);
 const offer = (game: string, of: Record<string, number>, more: object = {}): PlanningInput['offers'][number] => ({
   variant: `${game}-v`,
   game,

@@ -29,9 +29,9 @@ export interface WirePlayed {
   readonly date: string;
 }
 
-/** Everything a worker needs to plan one or more meetings; plain data only. */
+/** Everything a worker needs to plan one or more meetings: data that can be sent to it as it is. */
 export interface PlanningInput {
-  readonly offers: readonly (Omit<Offer, 'doses'> & { readonly doses: readonly number[] })[];
+  readonly offers: readonly Offer[];
   readonly learners: readonly TermLearner[];
   readonly meetings: readonly TermMeeting[];
   readonly stock: readonly (readonly [string, number])[];
@@ -81,7 +81,7 @@ export function planTerm(
   solve: SolveModel,
   onProgress?: (share: number) => void,
 ): PlannedMeeting[] {
-  const offers = input.offers.map((o): Offer => ({ ...o, doses: Float64Array.from(o.doses) }));
+  const { offers } = input;
   const state = new Map(input.learners.map((l) => [l.id, { learner: l, known: Float64Array.from(l.known), due: Uint8Array.from(l.due) }]));
   const played = [...input.played];
   const firstDate = input.meetings[0]?.date ?? '';

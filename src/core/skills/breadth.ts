@@ -9,13 +9,15 @@ const highest = 100;
  */
 export function breadthsOf(graph: SkillGraph): Float64Array {
   const counts = new Float64Array(graph.skills.length).fill(1);
-  for (const op of operations)
+  for (const op of operations) {
+    const asked = graph.askedFor.get(op)!;
     for (let a = 0; a <= highest; a++)
       for (let b = 0; b <= 20; b++) {
         if (op === 'divide' && b === 0) continue;
         const item = { op, a, b, result: resultOf(op, a, b), unknown: 'b', rep: 'numerals' } as const;
-        for (let k = 0; k < counts.length; k++)
-          if (graph.tests[k]?.(item) || graph.tests[k]?.({ ...item, unknown: 'result' })) counts[k]!++;
+        const open = { ...item, unknown: 'result' } as const;
+        for (const k of asked) if (graph.tests[k]!(item) || graph.tests[k]!(open)) counts[k]!++;
       }
+  }
   return counts;
 }

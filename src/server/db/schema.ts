@@ -185,7 +185,12 @@ export const evidence = sqliteTable(
     retractedAt: text(),
     retractedBecause: text(),
   },
-  (t) => [index('evidence_learner').on(t.learnerId, t.at), uniqueIndex('evidence_sequence').on(t.sequence)],
+  (t) => [
+    index('evidence_learner').on(t.learnerId, t.at),
+    // All that counting everybody's notes and the group's map read, so that they read nothing else.
+    index('evidence_reading').on(t.learnerId, t.skill, t.at, t.result, t.retractedAt, t.sequence),
+    uniqueIndex('evidence_sequence').on(t.sequence),
+  ],
 );
 
 export const terms = sqliteTable('terms', {

@@ -43,9 +43,9 @@ function stampOf(graph: SkillGraph, l: LearnerRow): string {
 const orderOf = (e: { readonly at: string; readonly id: string }): string => `${e.at} ${e.id}`;
 
 /** Estimates on a day, read off the state once as long as nothing changes. */
-export function estimatesOf(db: Db, learner: LearnerRow, today: string): SkillEstimate[] {
+export function estimatesOf(db: Db, learner: LearnerRow, today: string, now = countOf(db, learner.id)): SkillEstimate[] {
   const graph = graphOf(db);
-  const state = stateOf(db, learner, today);
+  const state = stateOf(db, learner, today, now);
   const kept = keptOf.get(db.$client)?.get(learner.id);
   if (kept?.state !== state) return readMap(graph, learner, state, today);
   // What a reading depends on beside the notes; the graph and the rest stand in the stamp.
@@ -56,10 +56,9 @@ export function estimatesOf(db: Db, learner: LearnerRow, today: string): SkillEs
 }
 
 /** The learner's state on a day, from what was kept and what came since; from the first note on where that does not do. */
-export function stateOf(db: Db, learner: LearnerRow, today: string): MapState {
+function stateOf(db: Db, learner: LearnerRow, today: string, now: Counted): MapState {
   const graph = graphOf(db);
   const stamp = stampOf(graph, learner);
-  const now = countOf(db, learner.id);
   let byLearner = keptOf.get(db.$client);
   if (!byLearner) keptOf.set(db.$client, (byLearner = new Map()));
   const kept = byLearner.get(learner.id) ?? written(db, graph, learner.id, stamp);
@@ -82,13 +81,30 @@ export function stateOf(db: Db, learner: LearnerRow, today: string): MapState {
 }
 
 /** Notes that stand, and the last sequence, without reading them. */
-function countOf(db: Db, learnerId: string): { notes: number; last: number } {
-  const row = db
-    .select({ notes: sql<number>`sum(${evidence.retractedAt} is null)`, last: sql<number>`max(${evidence.sequence})` })
-    .from(evidence)
-    .where(eq(evidence.learnerId, learnerId))
-    .get();
+interface Counted {
+  readonly notes: number;
+  readonly last: number;
+}
+const counted = { notes: sql<number>`sum(${evidence.retractedAt} is null)`, last: sql<number>`max(${evidence.sequence})` };
+
+function countOf(db: Db, learnerId: string): Counted {
+  const row = db.select(counted).from(evidence).where(eq(evidence.learnerId, learnerId)).get();
   return { notes: row?.notes ?? 0, last: row?.last ?? 0 };
+}
+
+/** From so many children on, counting everybody's notes at once is quicker than one by one. */
+const many = 30;
+
+/** Estimates of many children: at some size, counting their notes one by one costs more than the maps. */
+export function allEstimates(db: Db, learners: readonly LearnerRow[], today: string): Map<string, SkillEstimate[]> {
+  if (learners.length < many) return new Map(learners.map((l) => [l.id, estimatesOf(db, l, today)]));
+  const rows = db
+    .select({ learner: evidence.learnerId, ...counted })
+    .from(evidence)
+    .groupBy(evidence.learnerId)
+    .all();
+  const byLearner = new Map(rows.map((r) => [r.learner, r]));
+  return new Map(learners.map((l) => [l.id, estimatesOf(db, l, today, byLearner.get(l.id) ?? { notes: 0, last: 0 })]));
 }
 
 const standingNotes = (db: Db, learnerId: string, after: number): EvidenceRow[] =>
@@ -101,7 +117,7 @@ const standingNotes = (db: Db, learnerId: string, after: number): EvidenceRow[] 
     .filter((r) => r.retractedAt === null);
 
 /** What was kept with the notes since; null when one was taken back or lies before what was taken in already. */
-function grow(db: Db, graph: SkillGraph, learner: LearnerRow, kept: Kept, now: { notes: number; last: number }): Kept | null {
+function grow(db: Db, graph: SkillGraph, learner: LearnerRow, kept: Kept, now: Counted): Kept | null {
   if (now.notes === kept.notes && now.last === kept.lastSequence) return kept;
   const since = standingNotes(db, learner.id, kept.lastSequence)
     .map((r) => asEvidence(r))

@@ -2,7 +2,9 @@ import { PDFDocument } from 'pdf-lib';
 import { parse } from 'csv-parse/sync';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { graphOf } from '../db/graphOf';
-import { addEvidence, masteryOf } from '../evidence/evidenceStore';
+import { groupMap } from '../../core/group/groupMap';
+import { below, createRng } from '../../core/shared/rng';
+import { addEvidence, evidenceOf, masteryOf, retractEvidence } from '../evidence/evidenceStore';
 import type { GroupMapWire } from '../../contract/wire/group';
 import type { Reply } from '../http/route';
 import { createLearner, learnerById } from '../learners/learnerStore';
@@ -53,6 +55,37 @@ describe('the group', () => {
       for (const [column, skill] of skills.entries())
         expect(cells[row]![column]!.height).toBeCloseTo(estimates[graphOf(place.db).indexOf.get(skill)!]!.asSeen, 9);
     }
+  });
+  it('tells who was stuck last, as reading every note would', () => {
+    const rng = createRng(5);
+    const some = ['make-ten', 'pairs-of-10', 'add-in-20', 'count-to-20'];
+    const results = ['stuck', 'stuck', 'alone', 'support'] as const;
+    const { ids: added } = addEvidence(
+      place.db,
+      Array.from({ length: 60 }, (_, i) => ({
+        learner: ids[below(rng, 3)]!,
+        at: `2026-11-${String(12 + below(rng, 10)).padStart(2, '0')}T10:${String(i).padStart(2, '0')}:00.000Z`,
+        kind: 'note' as const,
+        skill: some[below(rng, some.length)]!,
+        result: results[below(rng, results.length)]!,
+      })),
+      today,
+      now,
+    );
+    for (let i = 0; i < added.length; i += 7) retractEvidence(place.db, added[i]!, 'wrong child', now);
+    const graph = graphOf(place.db);
+    const members = ids.map((id) => ({
+      id,
+      estimates: masteryOf(place.db, learnerById(place.db, id), today),
+      evidence: evidenceOf(place.db, id).filter((e) => e.retractedAt === null),
+    }));
+    const byName = (list: GroupMapWire['stuck']) => [...list].sort((x, y) => (x.learner + x.skill < y.learner + y.skill ? -1 : 1));
+    expect(map({ edge: 'false' }).stuck.length).toBeGreaterThan(2);
+    expect(byName(map({ edge: 'false' }).stuck)).toEqual(byName(groupMap(graph, members, null, false).stuck as GroupMapWire['stuck']));
+    expect(map({ edge: 'false', strands: 'add' }).stuck.every((x) => graph.skills[graph.indexOf.get(x.skill)!]!.strand === 'add')).toBe(
+      true,
+    );
+    for (const [i, id] of added.entries()) if (i % 7 !== 0) retractEvidence(place.db, id, 'over', now);
   });
   it('narrows to a group and to lines', () => {
     expect(map({ group: 'Larks' }).learners).toEqual([ids[2]]);

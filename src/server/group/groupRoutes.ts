@@ -1,6 +1,6 @@
 import { groupWire } from '../../contract/wire/group';
 import type { Query } from '../../contract/wire/route';
-import { and, inArray, isNotNull, isNull } from 'drizzle-orm';
+import { and, eq, inArray, isNotNull, isNull, sql } from 'drizzle-orm';
 import { groupPdf } from '../../adapters/pdf/groupPdf';
 import { writeCsv } from '../../adapters/csv/writeCsv';
 import { graphOf } from '../db/graphOf';
@@ -8,7 +8,7 @@ import { groupMap, type GroupMap, type GroupNote } from '../../core/group/groupM
 import type { SkillEstimate } from '../../core/mastery/estimateMastery';
 import { statusWords } from '../../text/sentences';
 import type { Db } from '../db/db';
-import { masteryOf } from '../evidence/evidenceStore';
+import { allEstimates } from '../evidence/learnerState';
 import { evidence, groups } from '../db/schema';
 import { notFound, refuse } from '../http/problemError';
 import { projectPath } from '../shared/projectPath';
@@ -40,9 +40,10 @@ function asked({ db, query: q, today }: Pick<Occasion, 'db' | 'today'> & { reado
   if (q.group && !known.has(q.group)) throw notFound('group', q.group);
   const people = allLearners(db).filter((l) => !q.group || groupOf(db, l.id, today) === q.group);
   const notes = notesByLearner(db, strands && graph.skills.filter((s) => strands.includes(s.strand)).map((s) => s.id));
+  const maps = allEstimates(db, people, today);
   const members = people.map((l) => ({
     id: l.id,
-    estimates: masteryOf(db, l, today),
+    estimates: maps.get(l.id)!,
     evidence: notes.get(l.id) ?? [],
   }));
   const names = new Map(people.map((l) => [l.id, l.nickname]));
@@ -61,12 +62,21 @@ function asked({ db, query: q, today }: Pick<Occasion, 'db' | 'today'> & { reado
   };
 }
 
-/** What the map reads of the notes that stand, in one query and of its own lines only: at some size whole rows cost more than the map. */
+/** What the map reads of the notes that stand: of its own lines, and of skills a child was stuck on last. At some size all of them cost more than the map. */
 function notesByLearner(db: Db, skills: readonly string[] | null): ReadonlyMap<string, GroupNote[]> {
+  const read = and(isNull(evidence.retractedAt), isNotNull(evidence.result), skills ? inArray(evidence.skill, [...skills]) : undefined);
+  const stuckLast = db
+    .select({ learner: evidence.learnerId, skill: evidence.skill })
+    .from(evidence)
+    .where(read)
+    .groupBy(evidence.learnerId, evidence.skill)
+    .having(sql`max(case when ${evidence.result} = 'stuck' then ${evidence.at} end) = max(${evidence.at})`)
+    .as('stuck_last');
   const rows = db
     .select({ learner: evidence.learnerId, skill: evidence.skill, result: evidence.result, at: evidence.at })
     .from(evidence)
-    .where(and(isNull(evidence.retractedAt), isNotNull(evidence.result), skills ? inArray(evidence.skill, [...skills]) : undefined))
+    .innerJoin(stuckLast, and(eq(stuckLast.learner, evidence.learnerId), eq(stuckLast.skill, evidence.skill)))
+    .where(read)
     .all();
   const notes = new Map<string, GroupNote[]>();
   for (const { learner, ...note } of rows) {

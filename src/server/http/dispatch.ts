@@ -3,10 +3,12 @@ import addFormats from 'ajv-formats';
 import type { ValidateFunction } from 'ajv';
 import type { Problem } from '../../core/shared/codes';
 import { isDay } from '../../core/shared/days';
+import type { Db } from '../db/db';
 import { openDb } from '../db/open';
 import { momentNow, momentOn, todayHere, zoneHere } from '../shared/clock';
 import { log } from '../shared/log';
 import { StartupError } from '../shared/startupError';
+import { makeReady } from '../workspace/makeReady';
 import { bodyProblem } from './bodyProblem';
 import { keepAnswer, onceOnly, pruneIdempotency, type Sent, sentOf } from './idempotency';
 import { ProblemError, refuse, statusOf } from './problemError';
@@ -78,6 +80,15 @@ function failure(error: unknown, id: string, what: string): Response {
   );
 }
 
+let begun = false;
+
+/** The first request of a program that was just started sets off what the others will find ready. */
+function readyOnce(db: Db, today: string): void {
+  if (begun || process.env['ZEITGEBER_SERVER'] !== '1') return;
+  begun = true;
+  makeReady(db, today).catch((error: unknown) => log().warn({ error: String(error) }, 'not everything was made ready'));
+}
+
 async function answer(request: Request, path: string): Promise<Response> {
   const matching = compiled.filter((c) => c.pattern.test(path));
   if (matching.length === 0)
@@ -92,6 +103,7 @@ async function answer(request: Request, path: string): Promise<Response> {
   const params = Object.fromEntries(found.names.map((name, i) => [name, decode(found.pattern.exec(path)![i + 1]!)]));
   const body = found.checkBody ? checkedBody(parseJson(await readText(request)), found.checkBody) : null;
   const db = openDb();
+  readyOnce(db, today);
   const key = request.method === 'GET' ? null : request.headers.get('idempotency-key');
   const context: Asked = { db, params, query: query as never, body: body as null, today, now: momentOn(today), zone: zoneHere(), key };
   if (!key) return respond(found.route, replyOf(found.route, await run(found.route, context, null)));

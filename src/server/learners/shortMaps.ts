@@ -7,7 +7,7 @@ import { monthsBetween } from '../../core/shared/days';
 import { wantedBy } from '../../core/skills/skill';
 import type { Db } from '../db/db';
 import { graphOf } from '../db/graphOf';
-import { masteryOf } from '../evidence/evidenceStore';
+import { allEstimates } from '../evidence/learnerState';
 import { allLearners } from './learnerStore';
 
 /** Arms drawn of each line: those around the edge of what is there. */
@@ -17,8 +17,10 @@ const nextShown = 2;
 /** All maps at a glance, in one answer. */
 export function shortMaps(db: Db, today: string): Kept<ShortMapWire>[] {
   const graph = graphOf(db);
-  return allLearners(db).map((l) => {
-    const all = masteryOf(db, l, today);
+  const learners = allLearners(db);
+  const maps = allEstimates(db, learners, today);
+  return learners.map((l) => {
+    const all = maps.get(l.id)!;
     const of = (id: string) => all[graph.indexOf.get(id)!]!;
     const age = monthsBetween(l.born, today) / 12;
     return {

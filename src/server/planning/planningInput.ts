@@ -3,7 +3,7 @@ import type { PlanningInput, TermMeeting } from '../../core/planning/planTerm';
 import { goalSkills } from '../../core/mastery/estimateMastery';
 import { ageOn } from '../../core/mastery/evidence';
 import type { Db } from '../db/db';
-import { masteryOf } from '../evidence/evidenceStore';
+import { allEstimates } from '../evidence/learnerState';
 import { allLearners } from '../learners/learnerStore';
 import { offersNow, stockOf } from '../shelf/offers';
 import { playedBefore } from './playedBefore';
@@ -19,26 +19,26 @@ export function planningInput(
   const wanted = new Set(meetings.flatMap((m) => m.present));
   const { stock, plentiful } = stockOf(db);
   const day = meetings[0]!.date;
+  const people = allLearners(db).filter((l) => wanted.has(l.id));
+  const maps = allEstimates(db, people, today > day ? today : day);
   return {
-    offers: offers.map((o) => ({ ...o, doses: [...o.doses] })),
-    learners: allLearners(db)
-      .filter((l) => wanted.has(l.id))
-      .map((l) => {
-        const estimates = masteryOf(db, l, today > day ? today : day);
-        return {
-          id: l.id,
-          nickname: l.nickname,
-          age: ageOn(l.born, day),
-          framework: l.framework,
-          goals: goalSkills(graphOf(db), l),
-          withoutNorms: l.withoutNorms,
-          accommodations: l.accommodations,
-          likings: l.likings,
-          supported: l.supportsInUse.length + l.permanentSupports.length > 0,
-          known: estimates.map((e) => e.mastery),
-          due: estimates.map((e) => (e.dueForReview ? 1 : 0)),
-        };
-      }),
+    offers,
+    learners: people.map((l) => {
+      const estimates = maps.get(l.id)!;
+      return {
+        id: l.id,
+        nickname: l.nickname,
+        age: ageOn(l.born, day),
+        framework: l.framework,
+        goals: goalSkills(graphOf(db), l),
+        withoutNorms: l.withoutNorms,
+        accommodations: l.accommodations,
+        likings: l.likings,
+        supported: l.supportsInUse.length + l.permanentSupports.length > 0,
+        known: estimates.map((e) => e.mastery),
+        due: estimates.map((e) => (e.dueForReview ? 1 : 0)),
+      };
+    }),
     meetings,
     stock: [...stock],
     plentiful: [...plentiful],

@@ -2,8 +2,14 @@ import { isDay } from '../../core/shared/days';
 import { localDay, localTime, momentAt } from '../../core/shared/moments';
 import { StartupError } from './startupError';
 
-/** The zone of the machine, which is that of the people at the tables; `TZ` sets it. */
-export const zoneHere = (): string => Intl.DateTimeFormat().resolvedOptions().timeZone;
+let zone: { readonly TZ: string | undefined; readonly name: string } | null = null;
+
+/** The zone of the machine, which is that of the people at the tables; `TZ` sets it. Asked for with every map, so it is kept. */
+export function zoneHere(): string {
+  const { TZ } = process.env;
+  if (!zone || zone.TZ !== TZ) zone = { TZ, name: Intl.DateTimeFormat().resolvedOptions().timeZone };
+  return zone.name;
+}
 
 export const momentNow = (): string => new Date().toISOString();
 

@@ -1,6 +1,9 @@
 import { isNull } from 'drizzle-orm';
 import type { Db } from '../db/db';
+import { graphOf } from '../db/graphOf';
 import { games, variants } from '../db/schema';
+import { shelfStamp } from '../db/shelfStamp';
+import type { SkillGraph } from '../../core/skills/skillGraph';
 import type { Job } from '../jobs/jobList';
 import { startGroup } from '../jobs/startGroup';
 import { withinWait } from '../jobs/withinWait';
@@ -48,11 +51,26 @@ const unknownOf = (db: Db): VariantRow[] =>
     return knownDoses(db, task)?.fresh !== true && faultOf(task) === null;
   });
 
+/** When the whole shelf was known last; looking it through is for when it changed. */
+const allKnown = new WeakMap<object, { readonly stamp: number; readonly graph: SkillGraph }>();
+
+/** Versions that are not measured yet; looked through only when the shelf changed since all were. */
+function missingNow(db: Db): VariantRow[] {
+  const [stamp, graph, known] = [shelfStamp(db), graphOf(db), allKnown.get(db.$client)];
+  if (known?.stamp === stamp && known.graph === graph) return [];
+  const missing = unknownOf(db);
+  if (missing.length === 0 && !db.$client.inTransaction) allKnown.set(db.$client, { stamp, graph });
+  return missing;
+}
+
+/** Whether every version of the shelf is measured. */
+export const measuredAll = (db: Db): boolean => missingNow(db).length === 0;
+
 /** Plays every version that is not measured yet, as one job with progress; null when there is none. */
 export function measureMissing(db: Db): Job<Measured> | null {
   const before = running.get(db.$client);
   if (before?.status === 'running') return before;
-  const missing = unknownOf(db);
+  const missing = missingNow(db);
   if (missing.length === 0) return null;
   const tasks = missing.map((v) => profileTask(db, v, usualSeats(v)));
   const job = startGroup(

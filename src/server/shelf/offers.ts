@@ -6,7 +6,8 @@ import { groupBy } from '../../core/recommend/recommend';
 import type { SkillGraph } from '../../core/skills/skillGraph';
 import type { Db } from '../db/db';
 import { games, kinds, variantMaterials } from '../db/schema';
-import { faultOf, knownDoses, profileTask, usualSeats } from '../simulations/profileStore';
+import { shelfStamp } from '../db/shelfStamp';
+import { faultOf, faultsNoted, knownDoses, profileTask, usualSeats } from '../simulations/profileStore';
 import { settleMeasures, variantsInUse } from './measure';
 import type { VariantRow } from './shelfRows';
 
@@ -19,19 +20,16 @@ export async function offersOf(db: Db): Promise<readonly Offer[]> {
   return offersNow(db);
 }
 
-const lastOffers = new WeakMap<object, { readonly changes: number; readonly graph: SkillGraph; readonly offers: readonly Offer[] }>();
-
-/** Rows written through this connection so far: as long as it stands still, so does the shelf. */
-const changesSoFar = (db: Db): number => (db.$client.prepare('SELECT total_changes() AS n').get() as { n: number }).n;
+const lastOffers = new WeakMap<object, { readonly stamp: string; readonly graph: SkillGraph; readonly offers: readonly Offer[] }>();
 
 /** Every variant in use, with what is known of what it practises; nothing is played for it. */
 export function offersNow(db: Db): readonly Offer[] {
   const graph = graphOf(db);
-  const changes = changesSoFar(db);
+  const stamp = `${shelfStamp(db)} ${faultsNoted()}`;
   const last = lastOffers.get(db.$client);
-  if (last?.changes === changes && last.graph === graph) return last.offers;
+  if (last?.stamp === stamp && last.graph === graph) return last.offers;
   const offers = readOffers(db, graph);
-  lastOffers.set(db.$client, { changes, graph, offers });
+  if (!db.$client.inTransaction) lastOffers.set(db.$client, { stamp, graph, offers });
   return offers;
 }
 
@@ -65,20 +63,34 @@ function readOffers(db: Db, graph: SkillGraph): Offer[] {
 
 /** What a version practises and how long it takes. Where it was played by the machine, that is how long it takes, whatever was typed. */
 function practiceOf(db: Db, graph: SkillGraph, v: VariantRow): Pick<Offer, 'doses' | 'source' | 'minutes'> {
-  const doses = new Float64Array(graph.skills.length);
   if (v.mechanism) {
     const task = profileTask(db, v, usualSeats(v));
-    if (faultOf(task)) return { doses, source: 'faulty', minutes: v.minutes };
+    if (faultOf(task)) return { doses: dosesIn(graph, nothing), source: 'faulty', minutes: v.minutes };
     const known = knownDoses(db, task);
-    if (!known) return { doses, source: 'measuring', minutes: v.minutes };
-    for (const [skill, mean] of known.summary.doses) {
-      const k = graph.indexOf.get(skill);
-      if (k !== undefined) doses[k] = mean;
-    }
-    return { doses, source: 'calculated', minutes: known.summary.minutes };
+    if (!known) return { doses: dosesIn(graph, nothing), source: 'measuring', minutes: v.minutes };
+    return { doses: dosesIn(graph, known.summary.doses), source: 'calculated', minutes: known.summary.minutes };
   }
-  for (const d of v.declared) if (graph.indexOf.has(d.skill)) doses[graph.indexOf.get(d.skill)!] = d.perTenMinutes;
-  return { doses, source: v.declared.length > 0 ? 'declared' : 'none', minutes: v.minutes };
+  const own = v.declared.length === 0 ? nothing : v.declared.map((d) => [d.skill, d.perTenMinutes] as const);
+  return { doses: dosesIn(graph, own), source: own === nothing ? 'none' : 'declared', minutes: v.minutes };
+}
+
+type Listed = readonly (readonly [skill: string, perTenMinutes: number])[];
+const nothing: Listed = [];
+const byGraph = new WeakMap<SkillGraph, WeakMap<Listed, Float64Array>>();
+
+/** Chances by index of skill; versions that are played alike share them. */
+function dosesIn(graph: SkillGraph, listed: Listed): Float64Array {
+  let known = byGraph.get(graph);
+  if (!known) byGraph.set(graph, (known = new WeakMap()));
+  const before = known.get(listed);
+  if (before) return before;
+  const doses = new Float64Array(graph.skills.length);
+  for (const [skill, mean] of listed) {
+    const k = graph.indexOf.get(skill);
+    if (k !== undefined) doses[k] = mean;
+  }
+  known.set(listed, doses);
+  return doses;
 }
 
 /** Variants of one game that can sit at one table share a class: the rules say so, not a list. */

@@ -9,7 +9,7 @@ import { page, serve } from '../http/route';
 import { profileOf } from '../simulations/profileOf';
 import { usualSeats } from '../simulations/profileStore';
 import type { SkillGraph } from '../../core/skills/skillGraph';
-import { breadthsOf } from '../../core/skills/breadth';
+import { breadthsIn } from './breadthsIn';
 import type { Offer } from '../../core/recommend/offer';
 import { practised } from '../../core/recommend/valueOf';
 import { settleMeasures } from './measure';
@@ -24,12 +24,6 @@ import { gameById, variantById } from './shelfRows';
 import { createGame, setRetired, setStock, updateGame } from './shelfStore';
 import { createVariant, updateVariant } from './variantStore';
 import { undoChange } from '../undo/undo';
-
-let breadth: { graph: SkillGraph; values: Float64Array } | null = null;
-function breadthsIn(graph: SkillGraph): Float64Array {
-  if (breadth?.graph !== graph) breadth = { graph, values: breadthsOf(graph) };
-  return breadth.values;
-}
 
 /** A page waits so long for versions that are new. */
 const profilesWaitMs = 1200;

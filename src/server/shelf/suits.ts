@@ -3,7 +3,8 @@ import type { Kept } from '../../contract/wire/route';
 import { graphOf } from '../db/graphOf';
 import { suitsOf } from '../../core/recommend/suitsOf';
 import type { Db } from '../db/db';
-import { masteryOf, needsOf } from '../evidence/evidenceStore';
+import { needsOf } from '../evidence/evidenceStore';
+import { allEstimates } from '../evidence/learnerState';
 import { allLearners } from '../learners/learnerStore';
 import { offersOf } from './offers';
 
@@ -12,8 +13,10 @@ export async function suitsHere(db: Db, variant: string, today: string): Promise
   const graph = graphOf(db);
   const offer = (await offersOf(db)).find((o) => o.variant === variant && o.source !== 'none');
   if (!offer) return { items: [], total: 0 };
-  const items = allLearners(db).map((l) => {
-    const map = masteryOf(db, l, today);
+  const learners = allLearners(db);
+  const maps = allEstimates(db, learners, today);
+  const items = learners.map((l) => {
+    const map = maps.get(l.id)!;
     const s = suitsOf(
       graph,
       offer,

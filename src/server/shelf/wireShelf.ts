@@ -1,3 +1,4 @@
+import { isNull, sql } from 'drizzle-orm';
 import type { Db } from '../db/db';
 import { variantMaterials, variants } from '../db/schema';
 import { groupBy } from '../../core/recommend/recommend';
@@ -39,16 +40,30 @@ export function wireVariants(db: Db, rows: readonly VariantRow[]) {
 
 const helperOrder = ['alone', 'nearby', 'needed'] as const;
 
+/** What a game is told by of its versions; of the numbers only the first version's are looked at, so they stay text. */
+const spanned = {
+  id: variants.id,
+  game: variants.gameId,
+  mechanism: variants.mechanism,
+  parameters: sql<string>`${variants.parameters}`,
+  agesMin: variants.agesMin,
+  agesMax: variants.agesMax,
+  playersMin: variants.playersMin,
+  playersMax: variants.playersMax,
+  minutes: variants.minutes,
+  helper: variants.helper,
+  preparationMinutes: variants.preparationMinutes,
+};
+
 /** Games with what their variants in use span together. */
 export function wireGames(db: Db, rows: readonly GameRow[]) {
-  const byGame = groupBy(
-    wireVariants(db, db.select().from(variants).all()).filter((v) => !v.retired),
-    (v) => v.game,
-  );
+  const materials = materialsByVariant(db);
+  const inUse = db.select(spanned).from(variants).where(isNull(variants.retiredAt)).all();
+  const byGame = groupBy(inUse, (v) => v.game);
   return rows.map((g) => {
     const own = byGame.get(g.id) ?? [];
     const wanted = new Map<string, number>();
-    for (const v of own) for (const m of v.materials) wanted.set(m.kind, Math.max(wanted.get(m.kind) ?? 0, m.quantity));
+    for (const v of own) for (const m of materials.get(v.id) ?? []) wanted.set(m.kind, Math.max(wanted.get(m.kind) ?? 0, m.quantity));
     return {
       id: g.id,
       game: g.id,
@@ -62,9 +77,9 @@ export function wireGames(db: Db, rows: readonly GameRow[]) {
       version: g.version,
       variants: own.map((v) => v.id),
       mechanism: own[0]?.mechanism ?? null,
-      parameters: own[0]?.parameters ?? {},
-      ages: own.length > 0 ? [Math.min(...own.map((v) => v.ages[0])), Math.max(...own.map((v) => v.ages[1]))] : [],
-      players: own.length > 0 ? { min: Math.min(...own.map((v) => v.players.min)), max: Math.max(...own.map((v) => v.players.max)) } : null,
+      parameters: own[0] ? (JSON.parse(own[0].parameters) as Record<string, unknown>) : {},
+      ages: own.length > 0 ? [Math.min(...own.map((v) => v.agesMin)), Math.max(...own.map((v) => v.agesMax))] : [],
+      players: own.length > 0 ? { min: Math.min(...own.map((v) => v.playersMin)), max: Math.max(...own.map((v) => v.playersMax)) } : null,
       minutes: own.length > 0 ? Math.min(...own.map((v) => v.minutes)) : null,
       materials: [...wanted].map(([kind, quantity]) => ({ kind, quantity })),
       helper: helperOrder[Math.max(0, ...own.map((v) => helperOrder.indexOf(v.helper)))]!,

@@ -114,3 +114,5 @@ export function usualSeats(variant: Pick<VariantRow, 'playersMin' | 'playersMax'
 const faults = new Map<string, Problem>();
 export const faultOf = (task: SimulateTask): Problem | null => faults.get(hashOf(task)) ?? null;
 export const noteFault = (task: SimulateTask, problem: Problem): void => void faults.set(hashOf(task), problem);
+/** How many were found so far. */
+export const faultsNoted = (): number => faults.size;

@@ -25,7 +25,21 @@ function hashOfSkills(own: OwnAdditions): string {
   return hash;
 }
 
-const sha = (parts: unknown): string => createHash('sha256').update(JSON.stringify(parts)).digest('hex');
+/** A shelf of two thousand games asks for the same few hundred over and over. */
+const known = new Map<string, string>();
+const knownKept = 20_000;
+
+function sha(parts: unknown): string {
+  const text = JSON.stringify(parts);
+  let hash = known.get(text);
+  if (hash === undefined) {
+    hash = createHash('sha256').update(text).digest('hex');
+    if (known.size >= knownKept) known.clear();
+    known.set(text, hash);
+  }
+  return hash;
+}
+
 /** One object, one spelling: its keys in order. */
 export const inOrder = (o: object): object => Object.fromEntries(Object.entries(o).sort(([x], [y]) => (x < y ? -1 : 1)));
 

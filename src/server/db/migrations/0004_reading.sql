@@ -1,0 +1,1 @@
+CREATE INDEX `evidence_reading` ON `evidence` (`learnerId`,`skill`,`at`,`result`,`retractedAt`,`sequence`);

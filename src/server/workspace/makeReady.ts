@@ -1,0 +1,28 @@
+import type { Db } from '../db/db';
+import { graphOf } from '../db/graphOf';
+import { breadthsIn } from '../shelf/breadthsIn';
+import { estimatesOf } from '../evidence/learnerState';
+import { allLearners } from '../learners/learnerStore';
+import { offersNow } from '../shelf/offers';
+import { measuredAll } from '../shelf/measure';
+
+/** Maps that are made ready at a time, while a request waits for its turn. */
+const atATime = 8;
+
+/**
+ * After a start: reads the shelf, and then the maps a few children at a time, so that the first page finds them
+ * ready. Requests are answered in between; nothing is written but what a page would write too.
+ */
+export async function makeReady(db: Db, today: string): Promise<void> {
+  const turn = async (): Promise<boolean> => {
+    await new Promise((next) => setImmediate(next));
+    return db.$client.open;
+  };
+  if (!(await turn())) return;
+  measuredAll(db);
+  breadthsIn(graphOf(db));
+  if (!(await turn())) return;
+  offersNow(db);
+  for (let i = 0; (await turn()) && i < allLearners(db).length; i += atATime)
+    for (const learner of allLearners(db).slice(i, i + atATime)) estimatesOf(db, learner, today);
+}
