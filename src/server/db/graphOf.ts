@@ -1,6 +1,6 @@
 import { graphFor, graphWith, noAdditions, type OwnAdditions } from '../../contract/graphWith';
 import type { SkillGraph } from '../../core/skills/skillGraph';
-import type { Db, Tx } from './db';
+import { type Db, sessionOf, type Tx } from './db';
 import { ownIn } from './ownIn';
 
 interface Known {
@@ -10,14 +10,13 @@ interface Known {
 
 /** By connection, which a database and its transactions share. */
 const byConnection = new WeakMap<object, Known>();
-const connectionOf = (db: Db | Tx): object => (db as unknown as { session: object }).session;
 
 function knownOf(db: Db | Tx): Known {
-  const known = byConnection.get(connectionOf(db));
+  const known = byConnection.get(sessionOf(db));
   if (known) return known;
   const own = soundPart(ownIn(db));
   const fresh = { own, graph: graphFor(own) };
-  byConnection.set(connectionOf(db), fresh);
+  byConnection.set(sessionOf(db), fresh);
   return fresh;
 }
 
@@ -29,7 +28,7 @@ export const ownOf = (db: Db | Tx): OwnAdditions => knownOf(db).own;
 
 /** To be called after own skills, prerequisites or frameworks changed: the graph is read anew. */
 export function renewGraph(db: Db | Tx): void {
-  byConnection.delete(connectionOf(db));
+  byConnection.delete(sessionOf(db));
 }
 
 /** All additions, or those that hold together where some do not (any more), as after an update of the shipped skills. */
