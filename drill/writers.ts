@@ -1,6 +1,10 @@
 import { Program, Score, type Told, today } from './program';
 import { furnish, ownSkill, type World } from './world';
 
+interface Versioned {
+  readonly version: number;
+}
+
 interface Contest {
   readonly what: string;
   readonly method: string;
@@ -8,6 +12,8 @@ interface Contest {
   readonly bodies: (round: number, version: number) => readonly [object, object];
   /** Where the version and the result are read; absent where the last one counts. */
   readonly read?: string;
+  /** The thing in a list that was read. */
+  readonly thing?: (told: Told) => Versioned;
   /** What of the read thing one of the two must have won. */
   readonly pick: (told: Told) => unknown;
   readonly wanted: (body: object) => unknown;
@@ -58,6 +64,7 @@ const contests = (w: World, own: string): Contest[] => {
       method: 'PUT',
       path: `/skills/${own}`,
       read: '/skills/own',
+      thing: (t) => (t.body.skills as (Versioned & { id: string })[]).find((s) => s.id === own)!,
       bodies: (r, version) => [skill(`Own a${r}`, version), skill(`Own b${r}`, version)],
       pick: (t) => (t.body.skills as { id: string; title: string }[]).find((s) => s.id === own)!.title,
       wanted: (b) => (b as { title: string }).title,
@@ -73,6 +80,19 @@ const contests = (w: World, own: string): Contest[] => {
       ],
       pick: (t) => (t.body.rounds[0].resting as string[]).length,
       wanted: (b) => (b as { rounds: { resting: string[] }[] }).rounds[0]!.resting.length,
+    },
+    {
+      what: 'a meeting',
+      method: 'PATCH',
+      path: `/meetings/${w.meeting}`,
+      read: '/term',
+      thing: (t) => (t.body.meetings as (Versioned & { id: string })[]).find((m) => m.id === w.meeting)!,
+      bodies: (r, version) => [
+        { minutes: 10 + r, version },
+        { minutes: 40 + r, version },
+      ],
+      pick: (t) => (t.body.meetings as { id: string; minutes: number }[]).find((m) => m.id === w.meeting)!.minutes,
+      wanted: (b) => (b as { minutes: number }).minutes,
     },
   ];
 };
@@ -91,9 +111,7 @@ export async function drillWriters(rounds: number): Promise<Score> {
     for (let r = 0; r < rounds; r++) {
       score.tried++;
       const before = await program.ask('GET', at(c.read!));
-      const version = (
-        c.what === 'an own skill' ? before.body.skills.find((s: { id: string }) => s.id === own).version : before.body.version
-      ) as number;
+      const { version } = c.thing?.(before) ?? (before.body as Versioned);
       const bodies = c.bodies(r, version);
       const told = await Promise.all(bodies.map((b) => program.ask(c.method, at(c.path), b)));
       const won = told.map((t) => typeof t.status === 'number' && t.status < 300);
@@ -122,9 +140,6 @@ export async function drillWriters(rounds: number): Promise<Score> {
     const stands = (await program.ask('GET', at('/kinds?limit=1'))).body.items[0].quantity as number;
     if (told.some((t) => t.status !== 200) || ![r + 1, r + 100].includes(stands))
       score.fail(`stock, round ${r}: ${told.map((t) => t.status).join(', ')}, stands ${stands}`);
-    const meeting = await Promise.all([3, 4].map((tables) => program.ask('PATCH', at(`/meetings/${world.meeting}`), { tables })));
-    if (meeting.some((t) => t.status !== 200 && t.status !== 409))
-      score.fail(`a meeting, round ${r}: ${meeting.map((t) => t.status).join(', ')}`);
     const taken = await Promise.all([1, 2].map(() => program.ask('POST', at('/library/branch-line/take'), {})));
     if (taken.filter((t) => t.status === 201).length !== 1)
       score.fail(`a library game, round ${r}: ${taken.map((t) => t.status).join(', ')}`);

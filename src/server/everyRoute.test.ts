@@ -296,7 +296,8 @@ it('every route answers as described', async () => {
   ).toContain('on their own');
   const term = await go('GET', '/term');
   expect(term.meetings.find((m: any) => m.date === today).state).toBe('played');
-  await go('PATCH', '/meetings/{id}', { path: `/meetings/${term.meetings.at(-1).id}`, body: { off: true, offBecause: 'holiday' } });
+  const { id: last, version } = term.meetings.at(-1);
+  await go('PATCH', '/meetings/{id}', { path: `/meetings/${last}`, body: { off: true, offBecause: 'holiday', version } });
   const { job } = await go('POST', '/term/plan', { body: { secondsPerMeeting: 0.1 } });
   await expect.poll(async () => (await go('GET', '/jobs/{id}', { path: `/jobs/${job}` })).status, { timeout: 60_000 }).toBe('done');
   const ahead = (await go('GET', '/term')).meetings.filter((m: any) => m.plan?.forecast);

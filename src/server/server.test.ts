@@ -10,7 +10,7 @@ import { importShelf } from './shelf/importShelf';
 import { createGame, setRetired, setStock, updateGame } from './shelf/shelfStore';
 import { createVariant } from './shelf/variantStore';
 import { undoChange } from './undo/undo';
-import { meetingsOf, putTerm, termView } from './term/termStore';
+import { meetingsOf, putTerm, termView, updateMeeting } from './term/termStore';
 import { problemOf, Workspace } from './workspace.testing';
 
 let place: Workspace;
@@ -163,6 +163,27 @@ describe('the term', () => {
     expect(meetingsOf(db, id).map((m) => new Date(m.date).getUTCDay())).toEqual([2, 5, 2, 5, 2, 5, 2, 5]);
     const view = termView(db, today);
     expect(view.meetings.map((m) => m.state)).toEqual(['missed', 'missed', 'ahead', 'ahead', 'ahead', 'ahead', 'ahead', 'ahead']);
+  });
+  it('set anew keeps what was said of its meetings and what is past, and moves the hour of those ahead', () => {
+    const { id } = putTerm(db, term, now);
+    const [past, , off, ahead] = meetingsOf(db, id);
+    updateMeeting(db, off!.id, { off: true, offBecause: 'snow' }, 1, now);
+    putTerm(db, { ...term, title: 'Autumn at last', startsAt: '09:30', weekdays: [2], version: 1 }, now);
+    const after = new Map(meetingsOf(db, id).map((m) => [m.date, m]));
+    expect(after.get(past!.date)).toEqual(past);
+    expect(after.get(off!.date)).toMatchObject({ id: off!.id, off: true, offBecause: 'snow', startsAt: '09:30', version: 3 });
+    expect(after.has(ahead!.date)).toBe(false);
+    putTerm(db, { ...term, startsAt: '09:30', weekdays: [2], version: 2 }, now);
+    expect(meetingsOf(db, id).find((m) => m.date === off!.date)!.version).toBe(3);
+  });
+  it('of two who set it at once the second is told', () => {
+    putTerm(db, term, now);
+    putTerm(db, { ...term, title: 'First', version: 1 }, now);
+    expect(problemOf(() => putTerm(db, { ...term, title: 'Second', version: 1 }, now))).toMatchObject({
+      code: 'conflict',
+      detail: { yours: 1, current: { title: 'First', version: 2 } },
+    });
+    expect(termView(db, today).term).toMatchObject({ title: 'First', version: 2 });
   });
   it('refuses a term that ends before it starts, has no meeting or no table', () => {
     expect(problemOf(() => putTerm(db, { ...term, ends: '2026-10-01' }, now)).field).toBe('ends');

@@ -34,7 +34,7 @@ const meeting = obj({
 export type MeetingWire = Static<typeof meeting>;
 
 const term = obj({
-  term: nullable(obj({ id: str, title: str, starts: str, ends: str })),
+  term: nullable(obj({ id: str, title: str, starts: str, ends: str, version: int })),
   meetings: arr(meeting),
   today: str,
 });
@@ -49,6 +49,8 @@ const termBody = closed(
     ends: day,
     weekdays: arr(whole(1, 7), 7, 1),
     startsAt: time,
+    /** The one that was seen, where the term is there already. */
+    version: int,
   },
   ['title', 'starts', 'ends', 'weekdays', 'startsAt', 'rounds', 'minutes', 'tables', 'helpers'],
 );
@@ -60,8 +62,8 @@ export const termWire = define({
   'PUT /term': { summary: 'Say when you meet', body: termBody, response: obj({ id: str, meetings: int }) },
   'PATCH /meetings/{id}': {
     summary: 'Change a meeting, or take it off',
-    body: closed({ ...perSession, tables: whole(1, mostTables), off: bool, offBecause: name, startsAt: time }),
-    response: obj({ id: str }),
+    body: closed({ ...perSession, tables: whole(1, mostTables), off: bool, offBecause: name, startsAt: time, version: int }, ['version']),
+    response: obj({ id: str, version: int }),
   },
   'POST /term/plan': {
     summary: 'Plan every meeting ahead by rolling the session model forward; answers 202 with a job',

@@ -231,9 +231,14 @@ describe('changing a version', () => {
       'PATCH /variants/tens',
       new Refusal(409, { code: 'conflict', message: 'Somebody changed this in the meantime. Look at both and save again.' }),
     );
+    api().on('GET /variants/tens', variant('tens', 'two-lamps', { title: 'Tens', minutes: 25, helper: 'alone', version: 2 }));
     await open();
+    await userEvent.clear(screen.getByLabelText('Minutes'));
+    await userEvent.type(screen.getByLabelText('Minutes'), '9');
     await userEvent.click(screen.getByRole('button', { name: 'Save' }));
-    expect(await screen.findByText(/Somebody changed this in the meantime/)).toBeTruthy();
+    expect(await screen.findByText('theirs: 25')).toBeTruthy();
+    await userEvent.click(screen.getByRole('button', { name: 'Keep mine' }));
+    await waitFor(() => expect(api().writes.at(-1)!.body).toMatchObject({ minutes: 9, helper: 'alone', version: 2 }));
   });
   it('forgets the numbers of the family it no longer plays by', async () => {
     ready([variant('tens', 'two-lamps', { title: 'Tens', parameters: { sum: 10 } })]);

@@ -9,6 +9,7 @@ import { ApiError, call } from '../shared/api';
 import { messageOf } from '../shared/App';
 import panel from '../shared/panel.module.css';
 import { useSkills } from '../shared/useSkills';
+import { useClash } from '../shared/useClash';
 import { useWriteKey } from '../shared/useWriteKey';
 import styles from './game.module.css';
 import { HowPlayed } from './HowPlayed';
@@ -43,25 +44,51 @@ export function VariantDialog({
   const [declared, setDeclared] = useState(variant?.declared ?? []);
   const [asking, setAsking] = useState(false);
   const key = useWriteKey();
-  const save = useMutation({
-    mutationFn: () => {
-      const body = {
-        title,
-        mechanism: mechanism || null,
-        parameters: mechanism ? parameters : {},
-        ages,
-        players,
-        minutes,
-        helper,
-        preparationMinutes: preparation,
-        declared,
-        ...(materials.length > 0 || variant ? { materials } : {}),
-      };
-      return variant
-        ? call('PATCH /variants/{id}', { params: { id: variant.id }, body: { ...body, version: variant.version } })
-        : call('POST /variants', { body: { ...body, game: game.id }, key });
+  const body = {
+    title,
+    mechanism: mechanism || null,
+    parameters: mechanism ? parameters : {},
+    ages,
+    players,
+    minutes,
+    helper,
+    preparationMinutes: preparation,
+    declared,
+    ...(materials.length > 0 || variant ? { materials } : {}),
+  };
+  const clash = useClash({
+    version: variant?.version ?? 0,
+    body,
+    labels: {
+      title: 'Name of the version',
+      mechanism: 'How it plays',
+      parameters: 'Its numbers and rules',
+      ages: 'Ages',
+      players: 'Players',
+      minutes: 'Minutes',
+      helper: 'Helper',
+      preparationMinutes: 'Minutes to prepare',
+      declared: 'What it practises, in your own word',
+      materials: 'Things',
     },
+    load: async () => {
+      const now = await call('GET /variants/{id}', { params: { id: variant!.id } });
+      const { title, mechanism, parameters, ages, players, minutes, helper, preparationMinutes, declared, materials, version } = now;
+      return {
+        body: { title, mechanism, parameters, ages, players, minutes, helper, preparationMinutes, declared, materials },
+        version,
+      };
+    },
+    onMine: () => save.mutate(),
+    onTheirs: onClose,
+  });
+  const save = useMutation({
+    mutationFn: () =>
+      variant
+        ? call('PATCH /variants/{id}', { params: { id: variant.id }, body: clash.toSend() })
+        : call('POST /variants', { body: { ...body, game: game.id }, key }),
     onSuccess: ({ id, change }) => onSaved(id, change),
+    onError: clash.met,
   });
   const problem = save.error instanceof ApiError ? save.error.problem : null;
   const family = mechanisms?.find((m) => m.id === mechanism);
@@ -293,7 +320,8 @@ export function VariantDialog({
             </fieldset>
           </div>
         </div>
-        {save.error && !shownAtField.includes(problem?.field ?? '') && <p className={panel.bad}>{messageOf(save.error)}</p>}
+        {clash.panel ??
+          (save.error !== null && !shownAtField.includes(problem?.field ?? '') && <p className={panel.bad}>{messageOf(save.error)}</p>)}
         <FormActions onLeave={onClose} busy={save.isPending} />
       </form>
     </Dialog>

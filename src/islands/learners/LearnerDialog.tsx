@@ -9,6 +9,7 @@ import { FormActions } from '../../ui/FormActions';
 import { ApiError, call, problemAt } from '../shared/api';
 import { messageOf } from '../shared/App';
 import panel from '../shared/panel.module.css';
+import { useClash } from '../shared/useClash';
 import { useWriteKey } from '../shared/useWriteKey';
 import styles from './learners.module.css';
 
@@ -41,27 +42,50 @@ export function LearnerDialog({
     kinds.data?.items.filter((k) =>
       ['bead-frame', 'hundred-chart', 'number-line', 'two-colour-counters', 'ten-frame-cards', 'linking-cubes'].includes(k.id),
     ) ?? [];
-  const save = useMutation({
-    mutationFn: () => {
-      const body = {
-        nickname,
-        born,
-        framework,
-        actions: actions
-          .split('\n')
-          .map((a) => a.trim())
-          .filter(Boolean),
-        supportsInUse: supports,
-        permanentSupports: permanent,
-        withoutNorms,
-        accommodations: allowances,
-        group: group.trim() === '' ? null : group.trim(),
-      };
-      return learner
-        ? call('PATCH /learners/{id}', { params: { id: learner.id }, body: { ...body, version: learner.version } })
-        : call('POST /learners', { body, key });
+  const body = {
+    nickname,
+    born,
+    framework,
+    actions: actions
+      .split('\n')
+      .map((a) => a.trim())
+      .filter(Boolean),
+    supportsInUse: supports,
+    permanentSupports: permanent,
+    withoutNorms,
+    accommodations: allowances,
+    group: group.trim() === '' ? null : group.trim(),
+  };
+  const clash = useClash({
+    version: learner?.version ?? 0,
+    body,
+    labels: {
+      nickname: 'Nickname or initials',
+      born: 'Birth month',
+      framework: 'Norms',
+      actions: 'What helpers should do',
+      supportsInUse: 'Tools in use now',
+      permanentSupports: 'Keeps this tool, with full credit',
+      withoutNorms: 'Goes by own goals',
+      accommodations: 'Games should allow for',
+      group: 'Group',
     },
+    load: async () => {
+      const now = await call('GET /learners/{id}', { params: { id: learner!.id } });
+      const { nickname, born, framework, actions, supportsInUse, permanentSupports, withoutNorms, accommodations, group, version } = now;
+      return {
+        body: { nickname, born, framework, actions, supportsInUse, permanentSupports, withoutNorms, accommodations, group },
+        version,
+      };
+    },
+    onMine: () => save.mutate(),
+    onTheirs: onClose,
+  });
+  const save = useMutation({
+    mutationFn: () =>
+      learner ? call('PATCH /learners/{id}', { params: { id: learner.id }, body: clash.toSend() }) : call('POST /learners', { body, key }),
     onSuccess: ({ id }) => onSaved(id),
+    onError: clash.met,
   });
   const problem = save.error instanceof ApiError ? save.error.problem : null;
   const at = (field: string): string | null => problemAt(save.error, field);
@@ -130,7 +154,7 @@ export function LearnerDialog({
         >
           {(p) => <textarea {...p} rows={3} value={actions} onChange={(e) => setActions(e.target.value)} />}
         </Field>
-        {save.error && !problem?.field && <p className={panel.bad}>{messageOf(save.error)}</p>}
+        {clash.panel ?? (save.error !== null && !problem?.field && <p className={panel.bad}>{messageOf(save.error)}</p>)}
         <FormActions onLeave={onClose} busy={save.isPending} />
       </form>
     </Dialog>

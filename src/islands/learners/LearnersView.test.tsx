@@ -47,11 +47,11 @@ describe('learners', () => {
       'POST /learners',
       new Refusal(422, {
         code: 'duplicate',
-        message: 'There is a "Wren" already.',
+        message: 'The nickname "Wren" is taken.',
         field: 'nickname',
         detail: {
           problems: [
-            { code: 'duplicate', message: 'There is a "Wren" already.', field: 'nickname' },
+            { code: 'duplicate', message: 'The nickname "Wren" is taken.', field: 'nickname' },
             { code: 'malformed', message: 'A birth month is needed.', field: 'born' },
           ],
         },
@@ -62,7 +62,7 @@ describe('learners', () => {
     await userEvent.type(screen.getByLabelText('Nickname or initials'), 'Wren');
     await userEvent.type(screen.getByLabelText(/Birth month/), '5');
     await userEvent.click(screen.getByRole('button', { name: 'Save', hidden: true }));
-    expect(await screen.findByText('There is a "Wren" already.')).toBeTruthy();
+    expect(await screen.findByText('The nickname "Wren" is taken.')).toBeTruthy();
     expect(screen.getByText('A birth month is needed.')).toBeTruthy();
     expect(api().writes[0]!.body).toMatchObject({ group: null });
   });

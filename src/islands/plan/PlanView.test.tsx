@@ -8,7 +8,7 @@ import PlanView from './PlanView';
 const { api, show, gone } = islandTest();
 
 const term = {
-  term: { id: 't', title: 'Autumn', starts: '2026-11-02', ends: '2026-12-13' },
+  term: { id: 't', title: 'Autumn', starts: '2026-11-02', ends: '2026-12-13', version: 1 },
   meetings: [meeting('2026-11-10'), meeting('2026-11-13', { off: true, offBecause: 'holiday', state: 'off' })],
   today: '2026-11-10',
 };
@@ -44,10 +44,10 @@ describe('the plan', () => {
     expect(gone()).toBeNull();
   });
   it('takes a meeting off and back on', async () => {
-    api().on('GET /term', term).on('PATCH /meetings/m-2026-11-13', { id: 'x' });
+    api().on('GET /term', term).on('PATCH /meetings/m-2026-11-13', { id: 'x', version: 2 });
     show(<PlanView date={null} />);
     const row = within((await screen.findByText('Friday 13 November')).closest('td')!);
     await userEvent.click(row.getByRole('button', { name: 'we do meet' }));
-    await waitFor(() => expect(api().writes[0]).toMatchObject({ method: 'PATCH', body: { off: false } }));
+    await waitFor(() => expect(api().writes[0]).toMatchObject({ method: 'PATCH', body: { off: false, version: 1 } }));
   });
 });

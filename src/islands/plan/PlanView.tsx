@@ -34,8 +34,12 @@ function Plan({ date }: { date: string | null }) {
   const asked = useRef(date);
   const off = useMutation({
     mutationFn: (m: MeetingWire) =>
-      call('PATCH /meetings/{id}', { params: { id: m.id }, body: m.off ? { off: false } : { off: true, offBecause: 'holiday' } }),
-    onSuccess: () => void client.invalidateQueries(),
+      call('PATCH /meetings/{id}', {
+        params: { id: m.id },
+        body: { version: m.version, ...(m.off ? { off: false } : { off: true, offBecause: 'holiday' }) },
+      }),
+    // What somebody else did meanwhile is shown, whether this was kept or not.
+    onSettled: () => void client.invalidateQueries(),
     onError: (e) => tell(messageOf(e), { bad: true }),
   });
   if (term.error) return <Failure message={messageOf(term.error)} />;

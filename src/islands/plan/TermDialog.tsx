@@ -8,6 +8,7 @@ import { Field } from '../../ui/Field';
 import { ApiError, call, problemAt } from '../shared/api';
 import { messageOf } from '../shared/App';
 import panel from '../shared/panel.module.css';
+import { useClash } from '../shared/useClash';
 import styles from './plan.module.css';
 
 const names = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'];
@@ -15,21 +16,51 @@ const usualWeeks = 12;
 /** Fields that say themselves what is wrong with them. */
 const shown: ReadonlySet<string> = new Set(['title', 'starts', 'ends', 'weekdays', 'startsAt', 'rounds', 'minutes', 'tables', 'helpers']);
 
-/** When the group meets: said once, the term line follows. */
-export function TermDialog({ term, onClose, onSaved }: { term: TermWire; onClose: () => void; onSaved: () => void }) {
-  const first = term.meetings.find((m) => !m.off);
-  const [input, setInput] = useState({
+/** The term as the form has it: what meetings share is read off the next one that takes place. */
+function asBody(term: TermWire) {
+  const first = term.meetings.find((m) => !m.off && m.date >= term.today) ?? term.meetings.find((m) => !m.off);
+  return {
     title: term.term?.title ?? 'Our games',
     starts: term.term?.starts ?? term.today,
     ends: term.term?.ends ?? addDays(term.today, usualWeeks * 7),
-    weekdays: term.meetings.length > 0 ? [...new Set(term.meetings.map((m) => weekdayOf(m.date)))] : [weekdayOf(term.today)],
+    weekdays: term.meetings.length > 0 ? [...new Set(term.meetings.map((m) => weekdayOf(m.date)))].sort() : [weekdayOf(term.today)],
     startsAt: first?.startsAt ?? '10:00',
     rounds: first?.rounds ?? 3,
     minutes: first?.minutes ?? 15,
     tables: first?.tables ?? 4,
     helpers: first?.helpers ?? 2,
+  };
+}
+
+/** When the group meets: said once, the term line follows. */
+export function TermDialog({ term, onClose, onSaved }: { term: TermWire; onClose: () => void; onSaved: () => void }) {
+  const [input, setInput] = useState(() => asBody(term));
+  const clash = useClash({
+    version: term.term?.version ?? 0,
+    body: input,
+    labels: {
+      title: 'Name of the term',
+      starts: 'From',
+      ends: 'to',
+      weekdays: 'Days',
+      startsAt: 'Starts at',
+      rounds: 'Rounds',
+      minutes: 'Minutes each',
+      tables: 'Tables',
+      helpers: 'Helpers',
+    },
+    load: async () => {
+      const now = await call('GET /term');
+      return { body: asBody(now), version: now.term?.version ?? 0 };
+    },
+    onMine: () => save.mutate(),
+    onTheirs: onClose,
   });
-  const save = useMutation({ mutationFn: () => call('PUT /term', { body: input }), onSuccess: onSaved });
+  const save = useMutation({
+    mutationFn: () => call('PUT /term', { body: term.term ? clash.toSend() : input }),
+    onSuccess: onSaved,
+    onError: clash.met,
+  });
   const problem = save.error instanceof ApiError ? save.error.problem : null;
   const at = (field: string): string | null => problemAt(save.error, field);
   const number = (name: 'rounds' | 'minutes' | 'tables' | 'helpers', label: string) => (
@@ -95,7 +126,7 @@ export function TermDialog({ term, onClose, onSaved }: { term: TermWire; onClose
           {number('tables', 'Tables')}
           {number('helpers', 'Helpers')}
         </div>
-        {save.error && !shown.has(problem?.field ?? '') && <p className={panel.bad}>{messageOf(save.error)}</p>}
+        {clash.panel ?? (save.error !== null && !shown.has(problem?.field ?? '') && <p className={panel.bad}>{messageOf(save.error)}</p>)}
         <div className={panel.actions}>
           <Button onClick={onClose}>Leave it</Button>
           <Button kind="main" type="submit" disabled={save.isPending || input.weekdays.length === 0}>

@@ -7,6 +7,7 @@ import { FormActions } from '../../ui/FormActions';
 import { ApiError, call } from '../shared/api';
 import { messageOf } from '../shared/App';
 import panel from '../shared/panel.module.css';
+import { useClash } from '../shared/useClash';
 import { useWriteKey } from '../shared/useWriteKey';
 
 /** Add or change a game by hand. */
@@ -28,24 +29,38 @@ export function GameDialog({
   const [notes, setNotes] = useState(game?.notes ?? '');
   const [rules, setRules] = useState(game?.rules.join('\n') ?? '');
   const key = useWriteKey();
-  const save = useMutation({
-    mutationFn: () => {
-      const body = {
-        title,
-        source,
-        condition,
-        notes,
-        rules: rules
-          .split('\n')
-          .map((r) => r.trim())
-          .filter(Boolean),
-        ...(bin.trim() ? { bin: bin.trim() } : {}),
-      };
-      return game
-        ? call('PATCH /games/{id}', { params: { id: game.id }, body: { ...body, version: game.version } })
-        : call('POST /games', { body, key });
+  const body = {
+    title,
+    source,
+    condition,
+    notes,
+    rules: rules
+      .split('\n')
+      .map((r) => r.trim())
+      .filter(Boolean),
+    ...(bin.trim() ? { bin: bin.trim() } : {}),
+  };
+  const clash = useClash({
+    version: game?.version ?? 0,
+    body,
+    labels: { title: 'Name', source: 'Source', condition: 'Condition', notes: 'Notes', rules: 'Rules', bin: 'Bin' },
+    load: async () => {
+      const [now, { items }] = await Promise.all([
+        call('GET /games/{id}', { params: { id: game!.id } }),
+        call('GET /bins', { query: { limit: 5000 } }),
+      ]);
+      const stands = items.find((b) => b.id === now.bin)?.title;
+      const { title, source, condition, notes, rules } = now;
+      return { body: { title, source, condition, notes, rules, ...(stands ? { bin: stands } : {}) }, version: now.version };
     },
+    onMine: () => save.mutate(),
+    onTheirs: onClose,
+  });
+  const save = useMutation({
+    mutationFn: () =>
+      game ? call('PATCH /games/{id}', { params: { id: game.id }, body: clash.toSend() }) : call('POST /games', { body, key }),
     onSuccess: ({ id, change }) => onSaved(id, change),
+    onError: clash.met,
   });
   const problem = save.error instanceof ApiError ? save.error.problem : null;
   return (
@@ -89,7 +104,7 @@ export function GameDialog({
         <Field label="Rules, a line each" hint="At most twelve lines, for a helper who has never seen it">
           {(p) => <textarea {...p} rows={5} value={rules} onChange={(e) => setRules(e.target.value)} />}
         </Field>
-        {save.error && problem?.field !== 'title' && <p className={panel.bad}>{messageOf(save.error)}</p>}
+        {clash.panel ?? (save.error !== null && problem?.field !== 'title' && <p className={panel.bad}>{messageOf(save.error)}</p>)}
         <FormActions onLeave={onClose} busy={save.isPending} />
       </form>
     </Dialog>

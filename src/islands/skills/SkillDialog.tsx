@@ -9,6 +9,7 @@ import { ApiError, call, problemAt } from '../shared/api';
 import { messageOf } from '../shared/App';
 import panel from '../shared/panel.module.css';
 import type { Skills } from '../shared/useSkills';
+import { useClash } from '../shared/useClash';
 import { useWriteKey } from '../shared/useWriteKey';
 import { PredicateBuilder } from './PredicateBuilder';
 import styles from './skills.module.css';
@@ -41,23 +42,55 @@ export function SkillDialog({
   const [predicate, setPredicate] = useState<ItemPredicate>(skill?.predicate ?? { op: 'add', result: [0, 20] });
   const [why, setWhy] = useState(skill?.whyNoItems ?? '');
   const key = useWriteKey();
-  const save = useMutation({
-    mutationFn: () => {
-      const body = {
-        title,
-        looksLike,
-        strand,
-        nature,
-        wantedAt: { us: Number(age), england: skill?.wantedAt.england ?? Number(age) },
-        prerequisites: needs,
-        predicate: byItems ? predicate : null,
-        ...(byItems ? {} : { whyNoItems: why }),
-      };
-      return skill
-        ? call('PUT /skills/{id}', { params: { id: skill.id }, body: { ...body, version: skill.version } })
-        : call('POST /skills', { body, key });
+  const body = {
+    title,
+    looksLike,
+    strand,
+    nature,
+    wantedAt: { us: Number(age), england: skill?.wantedAt.england ?? Number(age) },
+    prerequisites: needs,
+    predicate: byItems ? predicate : null,
+    ...(byItems ? {} : { whyNoItems: why }),
+  };
+  const clash = useClash({
+    version: skill?.version ?? 0,
+    body,
+    labels: {
+      title: 'What it is called',
+      looksLike: 'What it looks like',
+      strand: 'Line',
+      nature: 'How it is known',
+      wantedAt: 'Usually wanted at age',
+      prerequisites: 'What it needs',
+      predicate: 'Items that count',
+      whyNoItems: 'Why no item can show it',
     },
+    load: async () => {
+      const now = (await call('GET /skills/own')).skills.find((s) => s.id === skill!.id)!;
+      const { title, looksLike, strand, nature, prerequisites, predicate } = now;
+      const wantedAt = { us: now.wantedAt.us ?? 7, england: now.wantedAt.england ?? 7 };
+      return {
+        body: {
+          title,
+          looksLike,
+          strand,
+          nature,
+          wantedAt,
+          prerequisites,
+          predicate,
+          ...(now.whyNoItems === undefined ? {} : { whyNoItems: now.whyNoItems }),
+        },
+        version: now.version,
+      };
+    },
+    onMine: () => save.mutate(),
+    onTheirs: onClose,
+  });
+  const save = useMutation({
+    mutationFn: () =>
+      skill ? call('PUT /skills/{id}', { params: { id: skill.id }, body: clash.toSend() }) : call('POST /skills', { body, key }),
     onSuccess: ({ change }) => onSaved(change),
+    onError: clash.met,
   });
   const problem = save.error instanceof ApiError ? save.error.problem : null;
   const at = (field: string): string | null => problemAt(save.error, field);
@@ -145,9 +178,10 @@ export function SkillDialog({
             {(p) => <input {...p} value={why} onChange={(e) => setWhy(e.target.value)} />}
           </Field>
         )}
-        {save.error && !['title', 'wantedAt.us', 'prerequisites', 'whyNoItems'].includes(problem?.field ?? '') && (
-          <p className={panel.bad}>{messageOf(save.error)}</p>
-        )}
+        {clash.panel ??
+          (save.error !== null && !['title', 'wantedAt.us', 'prerequisites', 'whyNoItems'].includes(problem?.field ?? '') && (
+            <p className={panel.bad}>{messageOf(save.error)}</p>
+          ))}
         <FormActions onLeave={onClose} busy={save.isPending} />
       </form>
     </Dialog>

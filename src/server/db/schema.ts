@@ -198,6 +198,7 @@ export const terms = sqliteTable('terms', {
   title: text().notNull(),
   starts: text().notNull(),
   ends: text().notNull(),
+  version: integer().notNull().default(1),
 });
 
 export const meetings = sqliteTable(

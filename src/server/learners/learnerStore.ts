@@ -83,7 +83,7 @@ function nicknameOf(asked: string | undefined, taken: ReadonlyMap<string, string
   if (nickname === '') throw refuse('malformed', 'The learner needs a nickname or initials.', 'nickname');
   if ([...nickname].length > mostLetters) throw refuse('out-of-range', `A nickname has at most ${mostLetters} letters.`, 'nickname');
   const twin = taken.get(keyOf(nickname));
-  if (twin !== undefined) throw refuse('duplicate', `There is a "${twin}" already. Choose another nickname.`, 'nickname');
+  if (twin !== undefined) throw refuse('duplicate', `The nickname "${twin}" is taken. Choose another.`, 'nickname');
   return nickname;
 }
 

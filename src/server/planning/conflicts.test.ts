@@ -176,7 +176,7 @@ describe('meetings', () => {
     await ask('PUT', '/term', term);
     const [first] = place.db.select().from(meetings).all();
     for (const startsAt of ['99:99', 'half past nine', '9:30'])
-      expect((await ask('PATCH', `/meetings/${first!.id}`, { startsAt })).status).toBe(400);
+      expect((await ask('PATCH', `/meetings/${first!.id}`, { startsAt, version: 1 })).status).toBe(400);
     expect((await ask('GET', `/term/calendar?${day}`)).status).toBe(200);
   });
   it('count their changes, so that calendars take the newer one, and leave nicknames at home', async () => {
@@ -185,7 +185,11 @@ describe('meetings', () => {
     const sequences = async () =>
       [...String((await ask('GET', `/term/calendar?${day}`)).body).matchAll(/SEQUENCE:(\d+)/g)].map((m) => Number(m[1]));
     const before = await sequences();
-    await ask('PATCH', `/meetings/${meeting.id}`, { off: true, offBecause: 'snow' });
+    await ask('PATCH', `/meetings/${meeting.id}`, { off: true, offBecause: 'snow', version: meeting.version });
+    expect(await ask('PATCH', `/meetings/${meeting.id}`, { off: false, version: meeting.version })).toMatchObject({
+      status: 409,
+      body: { error: { code: 'conflict', detail: { current: { offBecause: 'snow', version: meeting.version + 1 } } } },
+    });
     const after = await sequences();
     expect(after.reduce((x, y) => x + y) - before.reduce((x, y) => x + y)).toBe(1);
     expect((await ask('GET', `/term/calendar?${day}`)).body).not.toContain('Wren');

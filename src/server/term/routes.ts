@@ -41,7 +41,7 @@ function calendar({ db, today }: Occasion, withNames: boolean): Reply<string> {
 export const termRoutes = serve(termWire, {
   'GET /term': ({ db, today }) => termView(db, today),
   'PUT /term': ({ db, body, now }) => putTerm(db, body, now),
-  'PATCH /meetings/{id}': ({ db, params, body, now }) => updateMeeting(db, params.id, body, now),
+  'PATCH /meetings/{id}': ({ db, params, body: { version, ...change }, now }) => updateMeeting(db, params.id, change, version, now),
   'POST /term/plan': ({ db, body, today, now }) => ({
     job: startTermPlan(db, today, now, { seed: body.seed ?? 1, secondsPerMeeting: body.secondsPerMeeting ?? 0.5 }).id,
   }),

@@ -10,7 +10,7 @@ import type { Job } from '../jobs/jobList';
 import { startJob } from '../jobs/pool';
 import { startAfter } from '../jobs/startAfter';
 import { ownOf } from '../db/graphOf';
-import { wrote } from '../shared/versions';
+import { sameVersion, wrote } from '../shared/versions';
 import { measureMissing } from '../shelf/measure';
 import { allLearners } from '../learners/learnerStore';
 import { planningInput } from '../planning/planningInput';
@@ -30,7 +30,11 @@ export function currentTerm(db: Db, today: string): TermRow | null {
   return all.find((t) => t.starts <= today && t.ends >= today) ?? all.find((t) => t.starts > today) ?? all.at(-1) ?? null;
 }
 
-/** Sets the term and its meetings; meetings that have a plan keep their date. */
+/**
+ * Sets the term and its meetings. Those that stay keep what was said of them (that they do not take place, say), those
+ * that have a plan keep their date, and those that are past stay as they were.
+ * @throws conflict when `version` is given and is not that of the term as it stands.
+ */
 export function putTerm(db: Db, input: TermBody, now: string): { id: string; meetings: number } {
   if (input.ends < input.starts) throw refuse('out-of-range', 'The term ends before it starts.', 'ends');
   const days = daysBetween(input.starts, input.ends);
@@ -43,8 +47,9 @@ export function putTerm(db: Db, input: TermBody, now: string): { id: string; mee
       .from(terms)
       .all()
       .find((t) => t.starts <= input.ends && t.ends >= input.starts);
+    if (overlapping && input.version !== undefined) sameVersion(overlapping, input.version);
     const id = overlapping?.id ?? crypto.randomUUID();
-    const row = { id, title: input.title, starts: input.starts, ends: input.ends };
+    const row = { id, title: input.title, starts: input.starts, ends: input.ends, version: (overlapping?.version ?? 0) + 1 };
     tx.insert(terms).values(row).onConflictDoUpdate({ target: terms.id, set: row }).run();
     const planned = new Set(
       tx
@@ -53,30 +58,34 @@ export function putTerm(db: Db, input: TermBody, now: string): { id: string; mee
         .all()
         .map((p) => p.date),
     );
-    for (const m of tx.select().from(meetings).where(eq(meetings.termId, id)).all())
-      if (!planned.has(m.date)) tx.delete(meetings).where(eq(meetings.id, m.id)).run();
-    let count = 0;
-    for (let i = 0; i <= days; i++) {
-      const date = addDays(input.starts, i);
-      if (!input.weekdays.includes(weekdayOf(date))) continue;
-      tx.insert(meetings)
-        .values({
-          id: crypto.randomUUID(),
-          termId: id,
-          date,
-          startsAt: input.startsAt,
-          rounds: input.rounds,
-          minutes: input.minutes,
-          tables: input.tables,
-          helpers: input.helpers,
-          changedAt: now,
-        })
-        .onConflictDoNothing()
-        .run();
-      count++;
+    const dates = Array.from({ length: days + 1 }, (_, i) => addDays(input.starts, i)).filter((d) => input.weekdays.includes(weekdayOf(d)));
+    if (dates.length === 0) throw refuse('out-of-range', 'No meeting falls into this term. Tick a weekday.', 'weekdays');
+    const { startsAt, rounds, minutes, tables, helpers } = input;
+    const wanted = { startsAt, rounds, minutes, tables, helpers };
+    const there = new Map(
+      tx
+        .select()
+        .from(meetings)
+        .where(eq(meetings.termId, id))
+        .all()
+        .map((m) => [m.date, m]),
+    );
+    const staying = new Set(dates);
+    for (const m of there.values())
+      if (!staying.has(m.date) && !planned.has(m.date)) tx.delete(meetings).where(eq(meetings.id, m.id)).run();
+    for (const date of dates) {
+      const before = there.get(date);
+      if (!before)
+        tx.insert(meetings)
+          .values({ id: crypto.randomUUID(), termId: id, date, ...wanted, changedAt: now })
+          .run();
+      else if (date >= now.slice(0, 10) && (Object.keys(wanted) as (keyof typeof wanted)[]).some((k) => before[k] !== wanted[k]))
+        tx.update(meetings)
+          .set({ ...wanted, version: before.version + 1, changedAt: now })
+          .where(eq(meetings.id, before.id))
+          .run();
     }
-    if (count === 0) throw refuse('out-of-range', 'No meeting falls into this term. Tick a weekday.', 'weekdays');
-    return { id, meetings: count };
+    return { id, meetings: dates.length };
   });
 }
 
@@ -91,18 +100,19 @@ export function meetingsOf(db: Db, termId: string): MeetingRow[] {
 
 export type MeetingChange = Partial<Pick<MeetingRow, 'off' | 'offBecause' | 'startsAt' | 'rounds' | 'minutes' | 'tables' | 'helpers'>>;
 
-/** Changes a meeting and counts the change, so that calendars that have it take the newer one. */
-export function updateMeeting(db: Db, id: string, change: MeetingChange, now: string): { id: string } {
+/** Changes a meeting and counts the change, so that calendars that have it take the newer one. @throws conflict when it is no longer the one the person saw. */
+export function updateMeeting(db: Db, id: string, change: MeetingChange, version: number, now: string): { id: string; version: number } {
   const row = db.select().from(meetings).where(eq(meetings.id, id)).get();
   if (!row) throw notFound('meeting', id);
-  if (Object.keys(change).length === 0) return { id };
+  sameVersion(row, version);
+  if (Object.keys(change).length === 0) return { id, version };
   const done = db
     .update(meetings)
-    .set({ ...change, version: row.version + 1, changedAt: now })
-    .where(and(eq(meetings.id, id), eq(meetings.version, row.version)))
+    .set({ ...change, version: version + 1, changedAt: now })
+    .where(and(eq(meetings.id, id), eq(meetings.version, version)))
     .run();
-  wrote(done, row.version, () => row);
-  return { id };
+  wrote(done, version, () => row);
+  return { id, version: version + 1 };
 }
 
 /** The plan that stands for a date: played first, then made by hand, then the forecast; one that found no seats last. */
