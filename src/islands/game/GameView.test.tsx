@@ -236,7 +236,7 @@ describe('changing a version', () => {
     await userEvent.clear(screen.getByLabelText('Minutes'));
     await userEvent.type(screen.getByLabelText('Minutes'), '9');
     await userEvent.click(screen.getByRole('button', { name: 'Save' }));
-    expect(await screen.findByText('theirs: 25')).toBeTruthy();
+    expect((await screen.findByRole('alert', { name: 'Two changed this' })).textContent).toContain('theirs: 25');
     await userEvent.click(screen.getByRole('button', { name: 'Keep mine' }));
     await waitFor(() => expect(api().writes.at(-1)!.body).toMatchObject({ minutes: 9, helper: 'alone', version: 2 }));
   });

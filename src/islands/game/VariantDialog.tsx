@@ -322,7 +322,7 @@ export function VariantDialog({
         </div>
         {clash.panel ??
           (save.error !== null && !shownAtField.includes(problem?.field ?? '') && <p className={panel.bad}>{messageOf(save.error)}</p>)}
-        <FormActions onLeave={onClose} busy={save.isPending} />
+        {!clash.panel && <FormActions onLeave={onClose} busy={save.isPending} />}
       </form>
     </Dialog>
   );

@@ -155,7 +155,7 @@ export function LearnerDialog({
           {(p) => <textarea {...p} rows={3} value={actions} onChange={(e) => setActions(e.target.value)} />}
         </Field>
         {clash.panel ?? (save.error !== null && !problem?.field && <p className={panel.bad}>{messageOf(save.error)}</p>)}
-        <FormActions onLeave={onClose} busy={save.isPending} />
+        {!clash.panel && <FormActions onLeave={onClose} busy={save.isPending} />}
       </form>
     </Dialog>
   );

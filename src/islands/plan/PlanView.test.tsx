@@ -46,6 +46,7 @@ describe('the plan', () => {
   it('takes a meeting off and back on', async () => {
     api().on('GET /term', term).on('PATCH /meetings/m-2026-11-13', { id: 'x', version: 2 });
     show(<PlanView date={null} />);
+    expect(await screen.findByText('Autumn, 2 November to 13 December 2026')).toBeTruthy();
     const row = within((await screen.findByText('Friday 13 November')).closest('td')!);
     await userEvent.click(row.getByRole('button', { name: 'we do meet' }));
     await waitFor(() => expect(api().writes[0]).toMatchObject({ method: 'PATCH', body: { off: false, version: 1 } }));

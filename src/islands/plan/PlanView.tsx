@@ -8,7 +8,7 @@ import { LinkButton } from '../../ui/LinkButton';
 import { call, follow, link } from '../shared/api';
 import { App, messageOf, useTell } from '../shared/App';
 import panel from '../shared/panel.module.css';
-import { dayWords } from '../shared/words';
+import { dayWords, spanWords } from '../shared/words';
 import styles from './plan.module.css';
 import { SessionDialog } from './SessionDialog';
 import { TermDialog } from './TermDialog';
@@ -75,7 +75,7 @@ function Plan({ date }: { date: string | null }) {
         <h1>Plan</h1>
         {t.term && (
           <span className={panel.soft}>
-            {t.term.title}, {t.term.starts} to {t.term.ends}
+            {t.term.title}, {spanWords(t.term.starts, t.term.ends)}
           </span>
         )}
         <span className={panel.spring} />

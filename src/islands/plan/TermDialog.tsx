@@ -127,12 +127,14 @@ export function TermDialog({ term, onClose, onSaved }: { term: TermWire; onClose
           {number('helpers', 'Helpers')}
         </div>
         {clash.panel ?? (save.error !== null && !shown.has(problem?.field ?? '') && <p className={panel.bad}>{messageOf(save.error)}</p>)}
-        <div className={panel.actions}>
-          <Button onClick={onClose}>Leave it</Button>
-          <Button kind="main" type="submit" disabled={save.isPending || input.weekdays.length === 0}>
-            Save
-          </Button>
-        </div>
+        {!clash.panel && (
+          <div className={panel.actions}>
+            <Button onClick={onClose}>Leave it</Button>
+            <Button kind="main" type="submit" disabled={save.isPending || input.weekdays.length === 0}>
+              Save
+            </Button>
+          </div>
+        )}
       </form>
     </Dialog>
   );

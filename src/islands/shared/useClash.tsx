@@ -1,5 +1,5 @@
 import { useQueryClient } from '@tanstack/react-query';
-import { type ReactNode, useState } from 'react';
+import { type ReactNode, useEffect, useRef, useState } from 'react';
 import { Button } from '../../ui/Button';
 import { ApiError } from './api';
 import styles from './clash.module.css';
@@ -59,6 +59,12 @@ export function useClash<B extends object>({
   const [opened] = useState<Read<B>>({ body, version });
   const client = useQueryClient();
   const [theirs, setTheirs] = useState<Read<B> | null>(null);
+  const shown = useRef<HTMLElement>(null);
+  // It stands at the end of a form that may be longer than the screen.
+  useEffect(() => {
+    shown.current?.scrollIntoView({ block: 'end' });
+    shown.current?.focus({ preventScroll: true });
+  }, [theirs]);
   const keys = Object.keys({ ...theirs?.body, ...body }) as (keyof B)[];
   const mine = keys.filter((k) => !same(body[k], opened.body[k]));
   const both = theirs ? mine.filter((k) => !same(theirs.body[k], opened.body[k]) && !same(theirs.body[k], body[k])) : [];
@@ -71,7 +77,7 @@ export function useClash<B extends object>({
       if (error instanceof ApiError && error.problem.code === 'conflict') void load().then(setTheirs, () => undefined);
     },
     panel: theirs && (
-      <section className={styles.clash} role="alert" aria-label="Two changed this">
+      <section ref={shown} tabIndex={-1} className={styles.clash} role="alert" aria-label="Two changed this">
         <p>
           {both.length > 0
             ? 'Somebody else changed the same while you wrote. Choose what is kept; what only one of you changed is kept either way.'
@@ -82,8 +88,12 @@ export function useClash<B extends object>({
             {both.map((k) => (
               <div key={String(k)}>
                 <dt>{labels[k] ?? String(k)}</dt>
-                <dd>theirs: {said(theirs.body[k])}</dd>
-                <dd>yours: {said(body[k])}</dd>
+                <dd>
+                  <i>theirs:</i> {said(theirs.body[k])}
+                </dd>
+                <dd>
+                  <i>yours:</i> {said(body[k])}
+                </dd>
               </div>
             ))}
           </dl>

@@ -29,4 +29,13 @@ export function dayWords(date: string): string {
   return `${weekdays[weekdayOf(date) - 1]} ${day} ${months[month! - 1]}`;
 }
 
+/** `2 November to 13 December 2026`; the first year only where it is another. */
+export function spanWords(from: string, to: string): string {
+  const words = (date: string, year: boolean): string => {
+    const [y, month, day] = date.split('-').map(Number);
+    return `${day} ${months[month! - 1]}${year ? ` ${y}` : ''}`;
+  };
+  return `${words(from, from.slice(0, 4) !== to.slice(0, 4))} to ${words(to, true)}`;
+}
+
 export const signOf: Readonly<Record<string, string>> = { add: '+', subtract: '−', multiply: '×', divide: '÷' };

@@ -105,7 +105,7 @@ export function GameDialog({
           {(p) => <textarea {...p} rows={5} value={rules} onChange={(e) => setRules(e.target.value)} />}
         </Field>
         {clash.panel ?? (save.error !== null && problem?.field !== 'title' && <p className={panel.bad}>{messageOf(save.error)}</p>)}
-        <FormActions onLeave={onClose} busy={save.isPending} />
+        {!clash.panel && <FormActions onLeave={onClose} busy={save.isPending} />}
       </form>
     </Dialog>
   );

@@ -182,7 +182,7 @@ export function SkillDialog({
           (save.error !== null && !['title', 'wantedAt.us', 'prerequisites', 'whyNoItems'].includes(problem?.field ?? '') && (
             <p className={panel.bad}>{messageOf(save.error)}</p>
           ))}
-        <FormActions onLeave={onClose} busy={save.isPending} />
+        {!clash.panel && <FormActions onLeave={onClose} busy={save.isPending} />}
       </form>
     </Dialog>
   );
