@@ -105,6 +105,7 @@ export function honest(address: string, w: World): Record<string, unknown> {
     'POST /learners/{id}/placement': { answers: [{ skill: 'make-ten', result: 'alone' }] },
     'POST /recommendations': { learners: [learner] },
     'POST /plans': { ...session, seconds: 0.2 },
+    'POST /plans/{id}/instead': { rounds: [{ tables: [], resting: w.learners.slice(0, 6) }], round: 0, table: 0 },
     'POST /plans/{id}/replan': { seconds: 0.2 },
     'PUT /plans/{id}': { rounds: [{ tables: [], resting: w.learners.slice(0, 6) }] },
     'POST /plans/{id}/check': { rounds: [{ tables: [], resting: w.learners.slice(0, 6) }] },

@@ -250,6 +250,16 @@ it('every route answers as described', async () => {
     resting: r.resting,
   }));
   expect((await go('POST', '/plans/{id}/check', { path: `/plans/${plan.id}/check`, body: { rounds } })).violations).toEqual([]);
+  const instead = await go('POST', '/plans/{id}/instead', {
+    path: `/plans/${plan.id}/instead`,
+    body: { rounds, round: 0, table: 0, limit: 5 },
+  });
+  for (const s of instead.items) {
+    const swapped = structuredClone(rounds);
+    swapped[0].tables[0] = { game: s.game, seats: s.seats.map((x: any) => ({ learner: x.learner, variant: x.variant })) };
+    const told = await go('POST', '/plans/{id}/check', { path: `/plans/${plan.id}/check`, body: { rounds: swapped } });
+    expect(told.violations).toEqual([]);
+  }
   const moved = structuredClone(rounds);
   moved[0].resting.push(moved[0].tables[0].seats.shift().learner);
   expect((await go('POST', '/plans/{id}/check', { path: `/plans/${plan.id}/check`, body: { rounds: moved } })).violations).toBeInstanceOf(

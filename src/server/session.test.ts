@@ -10,6 +10,7 @@ import { importRoster } from './learners/importRoster';
 import { allLearners } from './learners/learnerStore';
 import { completeRounds, editPlan } from './planning/editPlan';
 import { checkRounds } from './planning/checkRounds';
+import { insteadOf } from './planning/insteadOf';
 import { planById } from './planning/planById';
 import { startPlan } from './planning/startPlan';
 import { wirePlan } from './planning/wirePlan';
@@ -112,6 +113,34 @@ describe('a stored session', () => {
     const repeats = (await checkRounds(db, plan, again, today)).violations.filter((v) => v.rule === 'repeat');
     expect(repeats.map((v) => v.learner).sort()).toEqual(plan.rounds[0]!.tables.flatMap((t) => t.seats.map((x) => x.learner)).sort());
     expect(repeats[0]).toMatchObject({ round: 1, game: expect.any(String) as unknown });
+  });
+
+  it('offers in place of a game only what keeps the rules, and says how many would not', async () => {
+    const plan = planById(db, id);
+    const asked = plan.rounds.map((r) => ({
+      resting: r.resting,
+      tables: r.tables.map((t) => ({ game: t.game, seats: t.seats.map((s) => ({ learner: s.learner, variant: s.variant })) })),
+    }));
+    let [offered, breaking] = [0, 0];
+    for (const [round, r] of plan.rounds.entries())
+      for (const table of r.tables.keys()) {
+        const found = await insteadOf(db, plan, asked, { round, table }, 40, today);
+        breaking += found.breaking;
+        for (const s of found.items) {
+          offered++;
+          expect(s.game).not.toBe(r.tables[table]!.game);
+          const tried = structuredClone(asked);
+          tried[round]!.tables[table] = { game: s.game, seats: s.seats.map(({ learner, variant }) => ({ learner, variant })) };
+          expect((await checkRounds(db, plan, await completeRounds(db, plan, tried, today), today)).violations).toEqual([]);
+        }
+      }
+    expect(offered).toBeGreaterThan(0);
+    expect(breaking).toBeGreaterThan(0);
+    await expect(insteadOf(db, plan, asked, { round: 1, table: 7 }, 3, today)).rejects.toMatchObject({
+      problem: { code: 'out-of-range', field: 'table', message: 'There is no table 8 in round 2.' },
+    });
+    const empty = [{ resting: [], tables: [{ game: plan.rounds[0]!.tables[0]!.game, seats: [] }] }, asked[1]!];
+    expect(await insteadOf(db, plan, empty, { round: 0, table: 0 }, 3, today)).toEqual({ items: [], breaking: 0 });
   });
 
   it('saves an edit with its version, and answers a stale one with a conflict', async () => {

@@ -2,6 +2,7 @@ import { material } from './things';
 import { type Static, Type } from '@sinclair/typebox';
 import { define } from './route';
 import { arr, bool, closed, day, int, list, nullable, num, obj, ok, oneOf, opt, str, waitQuery, whole, within, pageQuery } from './schema';
+import { suggestion } from './recommend';
 import { mostRounds, mostTables, mostPresent, status, perSession } from './session';
 
 const lock = obj({ learner: str, round: int, game: str });
@@ -108,6 +109,15 @@ const editedRounds = arr(
   mostRounds,
 );
 
+/** Games in place of one at a table. */
+const instead = obj({
+  items: arr(suggestion),
+  /** Others that suit the children, but would break a rule here. */
+  breaking: int,
+});
+
+export type InsteadWire = Static<typeof instead>;
+
 const violation = obj({ rule: str, message: str, round: opt(int), learner: opt(str), game: opt(str) });
 
 export type ViolationWire = Static<typeof violation>;
@@ -201,6 +211,21 @@ export const plansWire = define({
     summary: 'Check edited rounds without saving',
     body: closed({ rounds: editedRounds, locks: arr(lockBody, mostRounds * mostPresent) }, ['rounds']),
     response: obj({ violations: arr(violation), objective: num, rounds: arr(storedRound) }),
+    waits: true,
+  },
+  'POST /plans/{id}/instead': {
+    summary: 'Games that could be played at a table in place of its own without breaking a rule, best first',
+    body: closed(
+      {
+        rounds: editedRounds,
+        locks: arr(lockBody, mostRounds * mostPresent),
+        round: whole(0, mostRounds - 1),
+        table: whole(0, mostTables - 1),
+        limit: whole(1, 40),
+      },
+      ['rounds', 'round', 'table'],
+    ),
+    response: instead,
     waits: true,
   },
   'POST /plans/{id}/replan': {

@@ -3,7 +3,7 @@ import { define } from './route';
 import { arr, bool, closed, nullable, num, obj, str, whole, within } from './schema';
 import { offerSource } from './things';
 
-const suggestion = obj({
+export const suggestion = obj({
   game: str,
   title: str,
   seats: arr(

@@ -14,7 +14,8 @@ const ready = (plan: object = session()): void => {
     .on('GET /games', page([game('two-lamps'), game('levers'), game('high-signal')]))
     .on('GET /variants', page([variant('tens', 'two-lamps'), variant('fives', 'levers'), variant('one card', 'high-signal')]))
     .on('POST /plans/plan-1/check', (body: { rounds: unknown }) => ({ violations: [], objective: 2, rounds: body.rounds }))
-    .on('POST /recommendations', {
+    .on('POST /plans/plan-1/instead', {
+      breaking: 2,
       items: [
         {
           game: 'high-signal',
@@ -27,7 +28,6 @@ const ready = (plan: object = session()): void => {
           ],
         },
       ],
-      excluded: [],
     });
 };
 const rest = async (name: string) => {
@@ -113,6 +113,8 @@ describe('a session', () => {
       { learner: 'fern', variant: 'one card' },
     ]);
     expect(screen.getByRole('button', { name: 'High Signal' })).toBeTruthy();
+    expect(screen.getByText(/2 other games would break a rule here/)).toBeTruthy();
+    expect(api().writes.find((w) => w.path.endsWith('/instead'))!.body).toMatchObject({ round: 0, table: 0, locks: [] });
   });
   it('that was played is not planned again or saved over', async () => {
     ready(session({ playedAt: '2026-11-10T11:00:00.000Z' }));

@@ -4,7 +4,7 @@ import { Button } from '../../ui/Button';
 import { call } from '../shared/api';
 import panel from '../shared/panel.module.css';
 import { useSkills } from '../shared/useSkills';
-import { changeGame, type Draft, playedElsewhere } from './edit';
+import { changeGame, type Draft } from './edit';
 import styles from './session.module.css';
 
 /** Why these children sit here, what each will meet, and what could be played instead. */
@@ -28,19 +28,12 @@ export function TablePanel({
   const stored = plan.rounds[at.round]?.tables.find((t) => t.game === table.game);
   const learners = table.seats.map((s) => s.learner);
   const others = useQuery({
-    queryKey: ['instead', learners, plan.request.minutes],
-    queryFn: () =>
-      call('POST /recommendations', {
-        body: {
-          learners,
-          minutes: plan.request.minutes,
-          limit: 12,
-        },
-      }),
+    queryKey: ['instead', plan.id, draft, at],
+    queryFn: () => call('POST /plans/{id}/instead', { params: { id: plan.id }, body: { rounds: draft.rounds, locks: draft.locks, ...at } }),
     enabled: learners.length > 0,
   });
-  const twice = playedElsewhere(draft, at.round, learners);
-  const offers = others.data?.items.filter((o) => o.game !== table.game && !twice.has(o.game)) ?? [];
+  const offers = others.data?.items ?? [];
+  const breaking = others.data?.breaking ?? 0;
   return (
     <aside className={`${panel.sheet} ${styles.panel}`} aria-live="polite">
       <h2>
@@ -70,7 +63,7 @@ export function TablePanel({
       </ul>
       <h3>Instead of this</h3>
       <ul className={panel.list}>
-        {offers.slice(0, 3).map((o) => (
+        {offers.map((o) => (
           <li key={o.game} className={styles.instead}>
             <span>
               <b className={panel.num}>{o.title}</b>
@@ -82,8 +75,20 @@ export function TablePanel({
             <Button onClick={() => onChange(changeGame(draft, at.round, at.table, o.game, o.seats))}>Swap</Button>
           </li>
         ))}
-        {others.data && offers.length === 0 && <li className={panel.soft}>Nothing else on the shelf serves these children together.</li>}
+        {others.data && offers.length === 0 && (
+          <li className={panel.soft}>
+            {breaking === 0
+              ? 'Nothing else on the shelf serves these children together.'
+              : 'Nothing else serves these children together here without breaking a rule.'}
+          </li>
+        )}
       </ul>
+      {breaking > 0 && (
+        <p className={`${panel.soft} ${panel.small}`}>
+          {breaking === 1 ? 'One other game' : `${breaking} other games`} would break a rule here: played twice, or too few things, tables
+          or helpers in this round.
+        </p>
+      )}
     </aside>
   );
 }

@@ -70,15 +70,6 @@ export function changeGame(
 
 const seatOf = (learner: string, variant: string | undefined): EditSeat => (variant ? { learner, variant } : { learner });
 
-/** Games that these learners play in other rounds, so that none is offered twice. */
-export function playedElsewhere(draft: Draft, round: number, learners: readonly string[]): ReadonlySet<string> {
-  return new Set(
-    draft.rounds.flatMap((r, i) =>
-      i === round ? [] : r.tables.filter((t) => t.seats.some((s) => learners.includes(s.learner))).map((t) => t.game),
-    ),
-  );
-}
-
 /** Fixes a whole table, or lets it go. */
 export function toggleLock(draft: Draft, round: number, table: number): Draft {
   const t = draft.rounds[round]!.tables[table]!;

@@ -11,7 +11,7 @@ import type { StoredRound } from '../db/schema';
 import { masteryOf, needsOf } from '../evidence/evidenceStore';
 import { allLearners } from '../learners/learnerStore';
 import { offersOf, stockOf } from '../shelf/offers';
-import { titles } from '../shared/titles';
+import { type Titles, titles } from '../shared/titles';
 import type { PlanRow } from './planById';
 import { planDefaults } from './planRequest';
 import { playedBefore } from './playedBefore';
@@ -62,11 +62,20 @@ export async function rebuild(
 
 /** Every rule on a stored or edited set of rounds, in words. */
 export async function checkRounds(db: Db, plan: PlanRow, rounds: readonly StoredRound[], today: string): Promise<PlanCheck> {
+  return (await checkerOf(db, plan, today))(rounds);
+}
+
+/** The same for many sets of rounds of one plan, whose instance is built once. */
+export async function checkerOf(db: Db, plan: PlanRow, today: string): Promise<(rounds: readonly StoredRound[]) => PlanCheck> {
   const { built, order } = await rebuild(db, plan, today);
+  const title = titles(db);
+  return (rounds) => check(built, order, title, rounds);
+}
+
+function check(built: BuiltSession, order: readonly string[], title: Titles, rounds: readonly StoredRound[]): PlanCheck {
   const resting = rounds.flatMap((r, round) => r.resting.map((l): [number, number] => [order.indexOf(l), round])).filter(([l]) => l >= 0);
   const instance = { ...built.instance, resting };
   const violations: PlanCheck['violations'][number][] = [];
-  const title = titles(db);
   const schedule: Schedule = rounds.map((r, round) =>
     r.tables.flatMap((t) => {
       if (t.seats.length === 0) return [];

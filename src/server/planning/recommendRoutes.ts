@@ -15,7 +15,8 @@ import { titles } from '../shared/titles';
 
 type Asked = Body<(typeof recommendWire)['POST /recommendations']>;
 
-async function recommendations({ db, today }: Occasion, body: Asked): Promise<Kept<RecommendationsWire>> {
+/** Games for a table, with reasons and what excluded the others. */
+export async function recommendations({ db, today }: Pick<Occasion, 'db' | 'today'>, body: Asked): Promise<Kept<RecommendationsWire>> {
   const graph = graphOf(db);
   if (body.learners.length === 0) throw refuse('nobody-present', 'Name at least one learner.', 'learners');
   const table = body.learners.map((id) => {

@@ -13,6 +13,7 @@ import { answerOf } from '../simulations/answerOf';
 import { planFor } from '../term/termStore';
 import { completeRounds, editPlan, refusePlayed } from './editPlan';
 import { checkRounds } from './checkRounds';
+import { insteadOf } from './insteadOf';
 import { planById } from './planById';
 import { startPlan } from './startPlan';
 import { wirePlan } from './wirePlan';
@@ -64,6 +65,10 @@ export const planningRoutes = serve(plansWire, {
     const plan = planById(db, params.id);
     const rounds = await completeRounds(db, plan, body.rounds, today);
     return { ...(await checkRounds(db, { ...plan, locks: body.locks ?? plan.locks }, rounds, today)), rounds };
+  },
+  'POST /plans/{id}/instead': ({ db, params, body, today }) => {
+    const plan = planById(db, params.id);
+    return insteadOf(db, { ...plan, locks: body.locks ?? plan.locks }, body.rounds, body, body.limit, today);
   },
   'POST /plans/{id}/replan': ({ db, params, body, query, today, now }) => {
     const plan = planById(db, params.id);
