@@ -97,6 +97,16 @@ async function inBothSchemes(page: Page): Promise<string[]> {
   return [...light, ...dark.map((d) => `dark ${d}`)];
 }
 
+/** Height of the screen behind bars that stay while the page scrolls. */
+function coveredByBars(): number {
+  scrollTo(0, 200);
+  return [...document.querySelectorAll('body *')]
+    .filter((e) => ['fixed', 'sticky'].includes(getComputedStyle(e).position))
+    .map((e) => e.getBoundingClientRect())
+    .filter((r) => r.width > 160 && r.bottom > 0 && r.top < innerHeight)
+    .reduce((sum, r) => sum + r.height, 0);
+}
+
 test('every page is open to everybody, in both schemes, on a laptop and on a phone', async ({ page }) => {
   test.setTimeout(400_000);
   const wrong: Record<string, string[]> = {};
@@ -111,6 +121,17 @@ test('every page is open to everybody, in both schemes, on a laptop and on a pho
     await page.emulateMedia({ colorScheme: 'dark' });
     found.push(...(await violations(page)).map((v) => `390 dark ${v}`));
     if ((await sideways()) > 0) found.push(`scrolls ${await sideways()} px sideways at 390`);
+    // A laptop's page enlarged four times.
+    await page.setViewportSize({ width: 320, height: 256 });
+    if ((await sideways()) > 0) found.push(`scrolls ${await sideways()} px sideways at 320`);
+    const stays = await page.evaluate(coveredByBars);
+    if (stays > 90) found.push(`bars that stay cover ${stays} of 256 px`);
+    if (name === 'play') {
+      await page.locator('main').getByRole('button').or(page.locator('main').getByRole('link')).nth(1).click();
+      await expect(page.getByText('How it went for').first()).toBeVisible();
+      const atTable = await page.evaluate(coveredByBars);
+      if (atTable > 90) found.push(`at a table, bars that stay cover ${atTable} of 256 px`);
+    }
     if (found.length > 0) wrong[name] = found;
   }
   expect(wrong).toEqual({});
