@@ -1,15 +1,17 @@
 import { spawn } from 'node:child_process';
+import { tmpdir } from 'node:os';
+import { join, relative } from 'node:path';
 import { expect, test } from '@playwright/test';
 
 const port = Number(process.env['ZEITGEBER_TEST_PORT'] ?? 4399);
 
-function run(args: string[]): Promise<{ code: number | null; text: string }> {
+function run(args: string[], cwd = process.cwd()): Promise<{ code: number | null; text: string }> {
   return new Promise((done) => {
-    const child = spawn(process.execPath, args, { env: { ...process.env } });
+    const child = spawn(process.execPath, args, { env: { ...process.env }, cwd });
     let text = '';
     child.stdout.on('data', (d: Buffer) => (text += d.toString()));
     child.stderr.on('data', (d: Buffer) => (text += d.toString()));
-    const timer = setTimeout(() => child.kill(), 25_000);
+    const timer = setTimeout(() => child.kill(), 100_000);
     child.on('exit', (code) => {
       clearTimeout(timer);
       done({ code, text });
@@ -28,6 +30,22 @@ test('a second process on one data directory is told in one line', async () => {
   expect(code).toBe(1);
   expect(text.trim()).toMatch(
     /^Another Zeitgeber is already using .*workspace\. Close it first, or choose another place with --data DIR\.$/,
+  );
+});
+
+test('it may be started from anywhere, and looks there for what it is told', async () => {
+  const here = process.cwd();
+  const args = [
+    join(here, 'scripts/start.mjs'),
+    '--port',
+    String(port + 1),
+    '--data',
+    relative(tmpdir(), join(here, 'test-results/workspace')),
+  ];
+  const { code, text } = await run(args, tmpdir());
+  expect(code).toBe(1);
+  expect(text.trim()).toBe(
+    `Another Zeitgeber is already using ${join(here, 'test-results/workspace')}. Close it first, or choose another place with --data DIR.`,
   );
 });
 

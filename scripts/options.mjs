@@ -1,6 +1,8 @@
 import { parseArgs } from 'node:util';
 import { readFileSync } from 'node:fs';
+import { resolve } from 'node:path';
 import { stop } from './ensureInstalled.mjs';
+import { calledFrom } from './root.mjs';
 
 const loopback = new Set(['127.0.0.1', 'localhost', '::1']);
 
@@ -42,6 +44,7 @@ export function readOptions(argv, usual = {}, command = 'npm start -- [options]'
     yes: false,
     ...usual,
     ...values,
+    ...(values.data === undefined ? {} : { data: resolve(calledFrom, values.data) }),
     port: Number(values.port ?? 4321),
   };
   if (!Number.isInteger(options.port) || options.port < 1 || options.port > 65535) stop(`--port takes a number from 1 to 65535.`);
