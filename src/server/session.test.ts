@@ -102,6 +102,8 @@ describe('a stored session', () => {
     await expect(
       completeRounds(db, plan, [{ tables: [{ game: 'nowhere', seats: [{ learner: mover.learner }] }], resting: [] }], today),
     ).rejects.toBeInstanceOf(ProblemError);
+    const withEmpty = await completeRounds(db, plan, [{ tables: [{ game: first!.game, seats: [] }], resting: [] }, plan.rounds[1]!], today);
+    expect(withEmpty[0]).toEqual({ tables: [], resting: [] });
     const crowd = [
       { tables: [{ game: first!.game, seats: allLearners(db).map((l) => ({ learner: l.id })) }], resting: [] },
       plan.rounds[1]!,
@@ -195,6 +197,9 @@ describe('a stored session', () => {
 
   it('moves the map only by what was noted, and says so', async () => {
     const quiet = await reviewOf(db, planById(db, id));
+    const items = quiet.practice.map((p) => p.items);
+    expect(items.length).toBeGreaterThan(2);
+    expect(items).toEqual([...items].sort((x, y) => y - x));
     expect(quiet.noted).toBe(0);
     expect(quiet.learners.every((l) => l.moved.length === 0)).toBe(true);
     const seat = planById(db, id).rounds[0]!.tables[0]!.seats[0]!;

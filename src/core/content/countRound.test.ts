@@ -19,6 +19,22 @@ describe('counting one round', () => {
     expect(doses.find((d) => d.skill === 'add-in-20')).toMatchObject({ counted: 3, perTenMinutes: 3 });
     expect(doses.find((d) => d.skill === 'take-across-ten')).toMatchObject({ counted: 1 });
   });
+  it('names what was met most first', () => {
+    const counted = countRound(
+      shippedGraph(),
+      [
+        { op: 'multiply', a: 6, b: 7 },
+        { op: 'add', a: 8, b: 5 },
+        { op: 'add', a: 9, b: 4 },
+        { op: 'add', a: 7, b: 6 },
+      ],
+      2,
+      5,
+    ).map((d) => d.counted);
+    expect(counted[0]).toBe(3);
+    expect(counted.at(-1)).toBe(1);
+    expect(counted).toEqual([...counted].sort((x, y) => y - x));
+  });
   it('says nothing of nothing', () => {
     expect(countRound(shippedGraph(), [], 2, 5)).toEqual([]);
   });

@@ -156,9 +156,13 @@ describe('names', () => {
     expect(nameKey('race-on')).toBe('race on');
     expect(nameKey('on −')).toBe('on −');
     expect(nameKey('-')).toBe('−');
+    expect(nameKey('3 -part')).toBe('3 part');
+    expect(nameKey('part- 3')).toBe('part 3');
     expect(nameKey('3 x 4')).toBe(nameKey('3 × 4'));
     expect(nameKey('x')).toBe('×');
     expect(nameKey('box 4')).toBe('box 4');
+    expect(nameKey('x!')).toBe(nameKey('x'));
+    expect(nameKey('𝐗𑽃')).toBe('×');
   });
   it('keep line ends of one sort and nothing invisible', () => expect(cleanText('a\u200b\r\nb\rc')).toBe('a\nb\nc'));
   it('too long for a sentence lose their middle', () => {
@@ -208,6 +212,9 @@ describe('a birth month', () => {
     ['Y1', '2026-11-10', 'year', '2021-03'],
     ['soon', '2026-11-10', 'grade', null],
     ['1st grade or so', '2026-11-10', 'grade', null],
+    ['Gr 2', '2026-11-10', 'grade', '2019-03'],
+    ['gr.2', '2026-11-10', 'grade', '2019-03'],
+    ['ungraded 2', '2026-11-10', 'grade', null],
   ] as const)('of grade %s on %s (%s)', (grade, today, sort, want) => expect(bornOfGrade(grade, today, sort)).toBe(want));
   it('must make a learner of two to nineteen', () => {
     expect([checkBorn('2024-11', '2026-11-10'), checkBorn('2007-11', '2026-11-10'), checkBorn('2026-11', '2026-11-10')]).toEqual([

@@ -20,7 +20,9 @@ export function nameKey(text: string): string {
   const before = known.get(text);
   if (before !== undefined) return before;
   if (known.size >= mostKnown) known.clear();
-  const key = keyOf(text);
+  let key = keyOf(text);
+  // What falls away may leave a sign alone that stood inside a word: until nothing changes, a key is the key of itself.
+  for (let next = keyOf(key); next !== key; next = keyOf(key)) key = next;
   known.set(text, key);
   return key;
 }

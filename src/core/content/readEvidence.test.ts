@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { shippedGraph } from '../../contract/shippedData';
 import { nameKey } from './names';
 import { evidenceColumnOf, readEvidence } from './readEvidence';
-import { readStatements } from './readStatements';
+import { extensionIri, readStatements } from './readStatements';
 
 const context = {
   graph: shippedGraph(),
@@ -49,6 +49,12 @@ describe('a CSV of observations', () => {
     [{ result: 'brilliant' }, 'result', 'unknown-value'],
     [{ result: '', correct: '11', total: '10' }, 'correct', 'out-of-range'],
     [{ result: '', correct: '1', total: '0' }, 'total', 'out-of-range'],
+    [{ result: '', correct: '', total: '10' }, 'correct', 'out-of-range'],
+    [{ result: '', correct: '-1', total: '10' }, 'correct', 'out-of-range'],
+    [{ result: '', correct: '1.5', total: '10' }, 'correct', 'out-of-range'],
+    [{ items: 'add eight seven' }, 'items', 'malformed'],
+    [{ kind: 'song' }, 'kind', 'unknown-value'],
+    [{ by: 'nobody' }, 'by', 'unknown-value'],
     [{ correct: '5', total: '10' }, 'result', 'malformed'],
     [{ how: 'by magic' }, 'how', 'unknown-value'],
   ] as const)('refuses %j, naming row and column', (cells, field, code) => {
@@ -163,7 +169,38 @@ describe('scores of other programs', () => {
     [{ raw: 7.5, max: 10 }, [['support', null, null]]],
     [{ raw: 6, min: 5, max: 10 }, [['stuck', null, null]]],
     [{ raw: 12, max: 10 }, []],
+    [{ raw: 4, min: 5, max: 10 }, []],
+    [{ raw: 5, min: 5, max: 10 }, [['stuck', null, null]]],
+    [{ raw: 5, min: 5, max: 5 }, []],
+    [{ raw: 5 }, []],
+    [{ max: 10 }, []],
   ])('%o', (value, want) => expect(score(value)).toEqual(want));
+});
+
+describe('parts of our own in a statement', () => {
+  const read = (more: object) =>
+    readStatements(
+      {
+        actor: { account: { homePage: 'https://coop.example', name: 'k7q2-owl' } },
+        verb: { id: 'http://adlnet.gov/expapi/verbs/progressed' },
+        object: { id: 'https://coop.example/skills/make-ten' },
+        result: { success: false, score: { scaled: 0.6 } },
+        timestamp: '2026-09-08T10:20:00Z',
+        ...more,
+      },
+      context,
+    ).drafts[0]!;
+  it('stand before what a score would say', () => {
+    const extensions = { [extensionIri('result')]: 'stuck', [extensionIri('how')]: 'worked-out', [extensionIri('kind')]: 'placement' };
+    expect(read({ context: { extensions } })).toMatchObject({ result: 'stuck', how: 'worked-out', kind: 'placement' });
+    expect(read({})).toMatchObject({ result: 'support', how: null, kind: 'statement' });
+    expect(read({ context: { extensions: { [extensionIri('result')]: 'brilliant' } } })).toMatchObject({ result: 'support' });
+  });
+  it('carry seconds of whole sheets, however long, and no other lengths of time', () => {
+    const lasting = (duration: string) => read({ result: { success: true, duration } }).seconds;
+    expect([lasting('PT40S'), lasting('PT41.5S'), lasting('PT99999S')]).toEqual([40, 41.5, 7200]);
+    expect([lasting('PT1M'), lasting('P1D'), lasting('PTxS')]).toEqual([null, null, null]);
+  });
 });
 
 describe('days of notes', () => {

@@ -31,6 +31,7 @@ describe('what a op b is', () => {
     ['mirror', 3, 0, -3],
     ['mirror', 0, 0, 0],
     ['turn', 3, 2, 1],
+    ['turn', 2, 1, 3],
     ['count', 6, 0, 6],
     ['subitise', 4, 0, 4],
     ['read-numeral', 12, 0, 12],

@@ -74,7 +74,13 @@ describe('a framework that is brought in', () => {
     const [first] = itemsOf(id);
     tie(place.db, id, [{ identifier: first!.identifier, skill: 'make-ten', relation: 'same' }], now);
     const out = exportCase(place.db, id);
-    expect(out.CFAssociations.at(-1)).toMatchObject({ associationType: 'exactMatchOf', destinationNodeURI: { title: 'make-ten' } });
+    expect(out.CFAssociations.at(-1)).toMatchObject({
+      associationType: 'exactMatchOf',
+      identifier: uuidOf(`urn:zeitgeber:ties:${first!.identifier}:make-ten`),
+      uri: `urn:zeitgeber:ties:${first!.identifier}:make-ten`,
+      originNodeURI: { title: first!.code, identifier: first!.identifier, uri: `urn:zeitgeber:items:${first!.identifier}` },
+      destinationNodeURI: { title: 'make-ten', uri: 'urn:zeitgeber:skills:make-ten' },
+    });
     tie(place.db, id, [{ identifier: first!.identifier, skill: 'pairs-of-10', relation: 'related' }], now);
     expect(exportCase(place.db, id).CFAssociations.map((a) => a.associationType)).toEqual(
       expect.arrayContaining(['exactMatchOf', 'isRelatedTo']),

@@ -59,6 +59,19 @@ const restingAll = { rounds: [{ tables: [], resting: present }], locks: [] };
 const edit = (v: number) => ask('PUT', `/plans/${id}?${day}`, { ...restingAll, version: v });
 const replan = (v: number, seconds = 1.5) => ask('POST', `/plans/${id}/replan?${day}`, { version: v, seconds });
 
+describe('a session that was played', () => {
+  it('is not thrown away', async () => {
+    place.db.update(plans).set({ playedAt: now }).run();
+    expect(await ask('DELETE', `/plans/${id}?${day}`)).toMatchObject({
+      status: 409,
+      body: { error: { message: expect.stringContaining('its plan stays') } },
+    });
+    expect(planById(place.db, id).playedAt).toBe(now);
+    place.db.update(plans).set({ playedAt: null }).run();
+    expect((await ask('DELETE', `/plans/${id}?${day}`)).status).toBe(200);
+  });
+});
+
 describe('two people at one session', () => {
   it('an edit made while it is planned again stays, and the late plan is told', async () => {
     const v = version();
