@@ -12,6 +12,8 @@ import { completeRounds, editPlan } from './planning/editPlan';
 import { checkRounds } from './planning/checkRounds';
 import { insteadOf } from './planning/insteadOf';
 import { planById } from './planning/planById';
+import { planningInput } from './planning/planningInput';
+import { graphOf } from './db/graphOf';
 import { startPlan } from './planning/startPlan';
 import { wirePlan } from './planning/wirePlan';
 import { gatherList, tick } from './prep/gatherList';
@@ -177,6 +179,8 @@ describe('a stored session', () => {
     );
     expect(Object.keys(wanted).length).toBeGreaterThan(0);
     expect(listed).toEqual(wanted);
+    for (const b of list.bins)
+      expect(b.items.map((i) => i.title)).toEqual([...b.items.map((i) => i.title)].sort((x, y) => (x < y ? -1 : 1)));
     const item = list.bins[0]!.items[0]!.item;
     tick(db, planById(db, id), item, true, now);
     expect(gatherList(db, planById(db, id)).ticked).toBe(1);
@@ -224,8 +228,23 @@ describe('a stored session', () => {
     const loud = await reviewOf(db, planById(db, id));
     const moved = loud.learners.find((l) => l.learner === seat.learner)!.moved;
     expect(loud.noted).toBe(1);
+    const because = loud.learners.flatMap((l) => l.moved.flatMap((m) => m.because));
+    expect(because.filter((b) => b.includes('fact that belongs')).length).toBeLessThanOrEqual(1);
     expect(moved.find((m) => m.skill === 'pairs-of-10')!.because[0]).toMatch(/with help \(bead frame\).*missed 6 \+ 4/);
     expect(loud.learners.filter((l) => l.learner !== seat.learner).every((l) => l.moved.length === 0)).toBe(true);
+  });
+});
+
+describe('what planning is given', () => {
+  it('holds what is there in any number apart from what is counted, and maps of those who are present', () => {
+    setStock(db, 'pegs', 7);
+    const meeting = { date: today, present: ['fern'], rounds: 1, minutes: 15, tables: 1, helpers: 1 };
+    const more = { locks: [], resting: [], seed: 1, secondsPerMeeting: 0.1, preparationMinutes: 60 };
+    const input = planningInput(db, [meeting], today, more);
+    expect(new Map(input.stock).get('pegs')).toBe(7);
+    expect(input.plentiful).toContain('pencils');
+    expect(input.plentiful).not.toContain('pegs');
+    expect(input.learners.map((l) => [l.id, l.known.length])).toEqual([['fern', graphOf(db).skills.length]]);
   });
 });
 

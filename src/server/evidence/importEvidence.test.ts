@@ -87,6 +87,17 @@ describe('notes that were taken out', () => {
     expect([added, remarks.map((r) => r.message)]).toEqual([1, ['It was taken back, so it is left out.']]);
     expect(evidenceOf(place.db, fern).map((e) => e.skill)).toEqual(['add-in-20']);
   });
+  it('as statements carry seconds where somebody timed them, and no length of time else', () => {
+    noteSome();
+    addEvidence(
+      place.db,
+      [{ learner: fern, at: '2026-11-06T09:30:00.000Z', kind: 'check-in', skill: 'make-ten', correct: 9, total: 10, seconds: 40 }],
+      today,
+      now,
+    );
+    const lengths = evidenceStatements(place.db, undefined).map((s) => (s.result as { duration?: string }).duration);
+    expect(lengths).toEqual([undefined, undefined, undefined, undefined, 'PT40S']);
+  });
   it('as statements carry learner, skill, moment and how it went', () => {
     noteSome();
     retractEvidence(place.db, evidenceOf(place.db, juno)[1]!.id, 'no', now);

@@ -184,7 +184,9 @@ describe('identifiers made from names', () => {
     const out = JSON.stringify(exportCase(place.db, id));
     place.remove();
     place = new Workspace();
+    graphOf(place.db);
     expect(bring(out).remarks).toContain('4 ties to skills come with it.');
+    expect(graphOf(place.db).skills[graphOf(place.db).indexOf.get('make-ten')!]!.wantedAt).toHaveProperty([id]);
     expect(itemsOf(id).map((e) => e.skills)).toEqual(
       items.map((_, i) =>
         i < 3 ? [{ skill: 'make-ten', relation: 'same' }] : i === 4 ? [{ skill: 'pairs-of-10', relation: 'related' }] : [],

@@ -59,6 +59,17 @@ const restingAll = { rounds: [{ tables: [], resting: present }], locks: [] };
 const edit = (v: number) => ask('PUT', `/plans/${id}?${day}`, { ...restingAll, version: v });
 const replan = (v: number, seconds = 1.5) => ask('POST', `/plans/${id}/replan?${day}`, { version: v, seconds });
 
+describe('what is fixed', () => {
+  it.each([
+    [{ round: 3, learner: 'wren', game: 'two-lamps-lit' }, 'locks.0.round', 'Round 4 does not exist.'],
+    [{ round: 0, learner: 'nobody', game: 'two-lamps-lit' }, 'locks.0.learner', '"nobody" is not present.'],
+    [{ round: 0, learner: 'wren', game: 'nowhere' }, 'locks.0.game', 'There is no game "nowhere".'],
+  ])('%j is refused where it cannot be', async (lock, field, message) => {
+    const asked = { present, rounds: 3, minutes: 15, tables: 1, helpers: 1, locks: [lock] };
+    expect(await ask('POST', `/plans?${day}`, asked)).toMatchObject({ status: 422, body: { error: { field, message } } });
+  });
+});
+
 describe('a session that was played', () => {
   it('is not thrown away', async () => {
     place.db.update(plans).set({ playedAt: now }).run();

@@ -3,6 +3,7 @@ import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { bins, variants } from '../db/schema';
 import { undoChange } from '../undo/undo';
 import { ask, problemOf, Workspace } from '../workspace.testing';
+import { measureMissing } from './measure';
 import { gameById, materialsOf, variantById } from './shelfRows';
 import { createGame, setRetired, setStock, updateGame } from './shelfStore';
 import { createVariant, updateVariant, type VariantInput } from './variantStore';
@@ -236,6 +237,12 @@ describe('the shelf as it is asked for', () => {
     add({ declared: [{ skill: 'make-ten', perTenMinutes: 8, counted: 16 }] });
     const profile = (await ask('GET', '/variants/two-lamps-tens/profile')).body;
     expect([profile.counted, profile.doses[0].standardError]).toEqual([true, 2]);
+  });
+  it('tells how many versions were measured, and how many cannot be', async () => {
+    add({ mechanism: 'running-total', parameters: { highestCard: 7 } });
+    const job = measureMissing(place.db)!;
+    expect((await job.finished).result).toEqual({ measured: 1, failed: 0 });
+    expect(measureMissing(place.db)).toBeNull();
   });
   it('refuses a table the family does not seat, in words', async () => {
     add({ mechanism: 'running-total' });
