@@ -15,7 +15,7 @@ import { planById } from './planning/planById';
 import { planningInput } from './planning/planningInput';
 import { graphOf } from './db/graphOf';
 import { startPlan } from './planning/startPlan';
-import { wirePlan } from './planning/wirePlan';
+import { dosesAt, wirePlan } from './planning/wirePlan';
 import { gatherList, tick } from './prep/gatherList';
 import { reviewOf } from './review/reviewOf';
 import { importShelf } from './shelf/importShelf';
@@ -145,6 +145,17 @@ describe('a stored session', () => {
     });
     const empty = [{ resting: [], tables: [{ game: plan.rounds[0]!.tables[0]!.game, seats: [] }] }, asked[1]!];
     expect(await insteadOf(db, plan, empty, { round: 0, table: 0 }, 3, today)).toEqual({ items: [], breaking: 0 });
+  });
+
+  it('tells chances by the minutes of the round', async () => {
+    const row = db.select().from(variants).where(eq(variants.id, 'cog-pairs-tens')).get()!;
+    const [short, long] = [await dosesAt(db, row, 3, 10), await dosesAt(db, row, 3, 40)];
+    expect(short[0]!.items).toBeGreaterThan(0);
+    expect(short[0]!.items).toBeLessThan(60);
+    const four = long.find((d) => d.skill === short[0]!.skill)!.items / short[0]!.items;
+    expect(four).toBeGreaterThan(3);
+    expect(four).toBeLessThan(5);
+    expect(long.map((d) => d.items)).toEqual([...long.map((d) => d.items)].sort((x, y) => y - x));
   });
 
   it('saves an edit with its version, and answers a stale one with a conflict', async () => {

@@ -8,6 +8,8 @@ import { addEvidence, evidenceOf, masteryOf, retractEvidence } from '../evidence
 import type { GroupMapWire } from '../../contract/wire/group';
 import type { Reply } from '../http/route';
 import { createLearner, learnerById } from '../learners/learnerStore';
+import { shortMaps } from '../learners/shortMaps';
+import { heldAt } from '../../core/mastery/parameters';
 import { problemOf, Workspace } from '../workspace.testing';
 import { groupRoutes } from './groupRoutes';
 
@@ -86,6 +88,15 @@ describe('the group', () => {
       true,
     );
     for (const [i, id] of added.entries()) if (i % 7 !== 0) retractEvidence(place.db, id, 'over', now);
+  });
+  it('is told at a glance by how many steps of a line are held', () => {
+    const graph = graphOf(place.db);
+    for (const short of shortMaps(place.db, today)) {
+      const map = masteryOf(place.db, learnerById(place.db, short.learner), today);
+      const held = graph.strands.map((s) => s.skills.filter((id) => map[graph.indexOf.get(id)!]!.asSeen >= heldAt).length);
+      expect(short.lines.map((l) => l.held)).toEqual(held);
+      expect(short.seen).toBe(map.some((e) => e.seen));
+    }
   });
   it('narrows to a group and to lines', () => {
     expect(map({ group: 'Larks' }).learners).toEqual([ids[2]]);

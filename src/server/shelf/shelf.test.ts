@@ -238,6 +238,11 @@ describe('the shelf as it is asked for', () => {
     const profile = (await ask('GET', '/variants/two-lamps-tens/profile')).body;
     expect([profile.counted, profile.doses[0].standardError]).toEqual([true, 2]);
   });
+  it('takes a thing that a file brings as counted, not as there in any number', async () => {
+    await ask('POST', '/imports/shelf', { text: 'game,materials\nMoss Race,3 moss tiles\n', commit: true });
+    const kind = (await ask('GET', '/kinds?limit=5000')).body.items.find((k: { title: string }) => /moss/i.test(k.title));
+    expect(kind).toMatchObject({ quantity: 3, plentiful: false, smallParts: false, shipped: false });
+  });
   it('tells how many versions were measured, and how many cannot be', async () => {
     add({ mechanism: 'running-total', parameters: { highestCard: 7 } });
     const job = measureMissing(place.db)!;
