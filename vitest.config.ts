@@ -1,3 +1,4 @@
+import { availableParallelism } from 'node:os';
 import { defineConfig } from 'vitest/config';
 
 const patience = { testTimeout: 180_000, hookTimeout: 180_000 };
@@ -18,6 +19,8 @@ const farZones = ['Pacific/Auckland', 'America/Los_Angeles'];
 
 export default defineConfig({
   test: {
+    // The runner itself hardly works, so on two cores two test files may.
+    maxWorkers: Math.max(2, availableParallelism() - 1),
     globalSetup: ['scripts/buildForTests.mjs'],
     projects: [
       // Pure computation keeps nothing between files, so they share what they import.
