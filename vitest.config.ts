@@ -12,7 +12,7 @@ const ofDays = [
   'src/server/{server,session}.test.ts',
   'src/server/evidence/*.test.ts',
   'src/server/shared/*.test.ts',
-  'src/server/planning/*.test.ts',
+  'src/server/term/*.test.ts',
   'src/islands/plan/*.test.tsx',
 ];
 const farZones = ['Pacific/Auckland', 'America/Los_Angeles'];

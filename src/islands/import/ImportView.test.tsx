@@ -1,6 +1,7 @@
 // @vitest-environment jsdom
-import { screen, waitFor, within } from '@testing-library/react';
+import { render, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
+import { renderToString } from 'react-dom/server';
 import { describe, expect, it } from 'vitest';
 import { islandTest, Refusal } from '../island.testing';
 import ImportView from './ImportView';
@@ -27,6 +28,18 @@ describe('bringing a file in', () => {
     await userEvent.click(screen.getByRole('button', { name: /Bring everybody in/ }));
     await waitFor(() => expect(api().writes).toHaveLength(2));
     expect(api().writes[1]).toMatchObject({ key: expect.any(String), body: { commit: true } });
+  });
+  it('takes a file that was chosen before the page came to life', async () => {
+    api().on('POST /imports/roster', preview());
+    const box = document.createElement('div');
+    document.body.append(box);
+    box.innerHTML = renderToString(<ImportView kind="roster" />);
+    await userEvent.upload(box.querySelector('input')!, file());
+    expect(api().writes).toHaveLength(0);
+    const { unmount } = render(<ImportView kind="roster" />, { container: box, hydrate: true });
+    expect(await screen.findByText('Wren')).toBeTruthy();
+    unmount();
+    box.remove();
   });
   it('tells every fault by row and offers nothing to bring in', async () => {
     api().on(

@@ -1,7 +1,7 @@
 import type { Api } from '../../contract/wire/api';
 import type { Answer } from '../../contract/wire/route';
 import { useMutation, useQuery } from '@tanstack/react-query';
-import { useRef, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { Button } from '../../ui/Button';
 import { LinkButton } from '../../ui/LinkButton';
 import { ApiError, base64Of, call, link } from '../shared/api';
@@ -63,6 +63,9 @@ function Import({ kind }: { kind: keyof typeof kinds }) {
     setFile({ name: chosen.name, base64 });
     preview.mutate(base64);
   }
+  const early = useRef(take);
+  // Who is quick chooses a file while the page is still coming to life.
+  useEffect(() => void early.current(input.current?.files?.[0]), []);
   const found = preview.data;
   const fileProblem = preview.error instanceof ApiError ? preview.error.problem : null;
   return (

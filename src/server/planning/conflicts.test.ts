@@ -1,6 +1,5 @@
-import { eq } from 'drizzle-orm';
 import { afterAll, afterEach, beforeEach, describe, expect, it } from 'vitest';
-import { meetings, plans, variants } from '../db/schema';
+import { plans, variants } from '../db/schema';
 import { closePool } from '../jobs/pool';
 import { createLearner } from '../learners/learnerStore';
 import { takeFromLibrary } from '../shelf/libraryRoutes';
@@ -177,46 +176,5 @@ describe('one bad version', () => {
     expect((await ask('POST', '/recommendations', { learners: ['wren'] })).status).toBe(200);
     expect((await ask('POST', `/plans?${day}`, { present, rounds: 1, minutes: 15, tables: 1, helpers: 1, seconds: 0.1 })).status).toBe(201);
     expect((await ask('GET', '/variants/two-lamps-lit-fives/suits')).status).toBe(200);
-  });
-});
-
-describe('meetings', () => {
-  const term = {
-    title: 'Autumn',
-    starts: '2026-11-02',
-    ends: '2026-11-29',
-    weekdays: [2],
-    startsAt: '10:00',
-    rounds: 1,
-    minutes: 15,
-    tables: 1,
-    helpers: 1,
-  };
-  it('refuse a time that no clock shows, and the calendar stays readable', async () => {
-    expect(await ask('PUT', '/term', { ...term, startsAt: '25:99' })).toMatchObject({
-      status: 400,
-      body: { error: { field: 'startsAt', message: expect.stringContaining('09:30') } },
-    });
-    await ask('PUT', '/term', term);
-    const [first] = place.db.select().from(meetings).all();
-    for (const startsAt of ['99:99', 'half past nine', '9:30'])
-      expect((await ask('PATCH', `/meetings/${first!.id}`, { startsAt, version: 1 })).status).toBe(400);
-    expect((await ask('GET', `/term/calendar?${day}`)).status).toBe(200);
-  });
-  it('count their changes, so that calendars take the newer one, and leave nicknames at home', async () => {
-    await ask('PUT', '/term', term);
-    const meeting = place.db.select().from(meetings).where(eq(meetings.date, today)).get()!;
-    const sequences = async () =>
-      [...String((await ask('GET', `/term/calendar?${day}`)).body).matchAll(/SEQUENCE:(\d+)/g)].map((m) => Number(m[1]));
-    const before = await sequences();
-    await ask('PATCH', `/meetings/${meeting.id}`, { off: true, offBecause: 'snow', version: meeting.version });
-    expect(await ask('PATCH', `/meetings/${meeting.id}`, { off: false, version: meeting.version })).toMatchObject({
-      status: 409,
-      body: { error: { code: 'conflict', detail: { current: { offBecause: 'snow', version: meeting.version + 1 } } } },
-    });
-    const after = await sequences();
-    expect(after.reduce((x, y) => x + y) - before.reduce((x, y) => x + y)).toBe(1);
-    expect((await ask('GET', `/term/calendar?${day}`)).body).not.toContain('Wren');
-    expect((await ask('GET', `/term/calendar?${day}&names=true`)).body).toContain('Wren');
   });
 });
