@@ -1,5 +1,6 @@
 import { spawn, spawnSync } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
+import { checks } from './checks.mjs';
 import { ensureInstalled, stop } from './ensureInstalled.mjs';
 
 /** Type-check, lint, unit, build, end-to-end; the last line sums all of them. */
@@ -12,21 +13,10 @@ const env = { ...process.env, ASTRO_TELEMETRY_DISABLED: '1' };
 let passed = 0;
 let failed = 0;
 
-// They only read, so they run side by side.
-await together({
-  format: ['node_modules/prettier/bin/prettier.cjs', '--check', '.'],
-  types: ['scripts/types.mjs'],
-  structure: [
-    'node_modules/dependency-cruiser/bin/dependency-cruise.mjs',
-    'src',
-    '--config',
-    '.dependency-cruiser.cjs',
-    '--output-type',
-    'err',
-  ],
-});
-// It reads types that are made above.
-check('lint', ['node_modules/eslint/bin/eslint.js', '.']);
+// They only read, so they run side by side; lint reads types that are made among them.
+const { lint, ...readers } = checks;
+await together(readers);
+check('lint', lint);
 unit();
 check('build', ['scripts/build.mjs']);
 if (failed === 0 || existsSync('dist/server/entry.mjs')) endToEnd();

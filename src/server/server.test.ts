@@ -10,6 +10,8 @@ import { importShelf } from './shelf/importShelf';
 import { createGame, setRetired, setStock, updateGame } from './shelf/shelfStore';
 import { createVariant } from './shelf/variantStore';
 import { undoChange } from './undo/undo';
+import { momentAt } from '../core/shared/moments';
+import { zoneHere } from './shared/clock';
 import { meetingsOf, putTerm, termView, updateMeeting } from './term/termStore';
 import { problemOf, Workspace } from './workspace.testing';
 
@@ -175,6 +177,16 @@ describe('the term', () => {
     expect(after.has(ahead!.date)).toBe(false);
     putTerm(db, { ...term, startsAt: '09:30', weekdays: [2], version: 2 }, now);
     expect(meetingsOf(db, id).find((m) => m.date === off!.date)!.version).toBe(3);
+  });
+  it('set anew late in the evening still moves the hour of the same day, wherever it is', () => {
+    const { id } = putTerm(db, term, now);
+    putTerm(db, { ...term, startsAt: '09:30' }, momentAt(today, '23:30', zoneHere()));
+    expect(meetingsOf(db, id).map((m) => [m.date < today, m.startsAt])).toEqual(
+      meetingsOf(db, id).map((m) => (m.date < today ? [true, '10:00'] : [false, '09:30'])),
+    );
+    expect(meetingsOf(db, id).some((m) => m.date === today)).toBe(true);
+    putTerm(db, { ...term, startsAt: '08:00' }, momentAt(today, '00:30', zoneHere()));
+    expect(meetingsOf(db, id).filter((m) => m.startsAt === '10:00')).toHaveLength(2);
   });
   it('of two who set it at once the second is told', () => {
     putTerm(db, term, now);

@@ -3,7 +3,6 @@ import { checkPlan } from '../../core/planning/checkPlan';
 import type { Schedule } from '../../core/planning/instance';
 import { objectiveOf } from '../../core/planning/objective';
 import { daysBetween } from '../../core/shared/days';
-import type { Offer } from '../../core/recommend/offer';
 import { violationSentence } from '../../text/sentences';
 import type { Db } from '../db/db';
 import { graphOf } from '../db/graphOf';
@@ -28,11 +27,7 @@ export interface PlanCheck {
 }
 
 /** The rebuilt instance of a stored plan, so that edits are checked by the same rules. */
-export async function rebuild(
-  db: Db,
-  plan: PlanRow,
-  today: string,
-): Promise<{ built: BuiltSession; order: string[]; offers: readonly Offer[] }> {
+async function rebuild(db: Db, plan: PlanRow, today: string): Promise<{ built: BuiltSession; order: string[] }> {
   const r = plan.request;
   const offers = await offersOf(db);
   const rows = allLearners(db).filter((l) => r.present.includes(l.id));
@@ -57,7 +52,7 @@ export async function rebuild(
     locks: plan.locks,
     resting: r.resting ?? [],
   });
-  return { built, order: rows.map((l) => l.id), offers };
+  return { built, order: rows.map((l) => l.id) };
 }
 
 /** Every rule on a stored or edited set of rounds, in words. */

@@ -2,6 +2,7 @@ import { and, eq } from 'drizzle-orm';
 import type { TermBody, TermWire } from '../../contract/wire/term';
 import type { Kept } from '../../contract/wire/route';
 import { addDays, daysBetween, isTime, weekdayOf } from '../../core/shared/days';
+import { localDay } from '../../core/shared/moments';
 import type { PlannedMeeting, TermMeeting } from '../../core/planning/planTerm';
 import type { Db } from '../db/db';
 import { meetings, memberships, plans, terms } from '../db/schema';
@@ -10,6 +11,7 @@ import type { Job } from '../jobs/jobList';
 import { startJob } from '../jobs/pool';
 import { startAfter } from '../jobs/startAfter';
 import { ownOf } from '../db/graphOf';
+import { zoneHere } from '../shared/clock';
 import { sameVersion, wrote } from '../shared/versions';
 import { measureMissing } from '../shelf/measure';
 import { allLearners } from '../learners/learnerStore';
@@ -71,6 +73,8 @@ export function putTerm(db: Db, input: TermBody, now: string): { id: string; mee
         .map((m) => [m.date, m]),
     );
     const staying = new Set(dates);
+    // The day on the wall, which late in the evening is not that of the moment's letters.
+    const today = localDay(now, zoneHere());
     for (const m of there.values())
       if (!staying.has(m.date) && !planned.has(m.date)) tx.delete(meetings).where(eq(meetings.id, m.id)).run();
     for (const date of dates) {
@@ -79,7 +83,7 @@ export function putTerm(db: Db, input: TermBody, now: string): { id: string; mee
         tx.insert(meetings)
           .values({ id: crypto.randomUUID(), termId: id, date, ...wanted, changedAt: now })
           .run();
-      else if (date >= now.slice(0, 10) && (Object.keys(wanted) as (keyof typeof wanted)[]).some((k) => before[k] !== wanted[k]))
+      else if (date >= today && (Object.keys(wanted) as (keyof typeof wanted)[]).some((k) => before[k] !== wanted[k]))
         tx.update(meetings)
           .set({ ...wanted, version: before.version + 1, changedAt: now })
           .where(eq(meetings.id, before.id))

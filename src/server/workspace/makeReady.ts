@@ -23,6 +23,10 @@ export async function makeReady(db: Db, today: string): Promise<void> {
   breadthsIn(graphOf(db));
   if (!(await turn())) return;
   offersNow(db);
-  for (let i = 0; (await turn()) && i < allLearners(db).length; i += atATime)
-    for (const learner of allLearners(db).slice(i, i + atATime)) estimatesOf(db, learner, today);
+  // Read at every turn: who was erased meanwhile is not brought back.
+  for (let i = 0; await turn(); i += atATime) {
+    const some = allLearners(db).slice(i, i + atATime);
+    if (some.length === 0) return;
+    for (const learner of some) estimatesOf(db, learner, today);
+  }
 }
