@@ -16,7 +16,7 @@ export default defineConfig({
   fullyParallel: false,
   workers: 2,
   projects: [
-    { name: 'access', testMatch: 'access.spec.ts', workers: 1, use: { baseURL: `http://127.0.0.1:${accessPort}` } },
+    { name: 'access', testMatch: 'access.spec.ts', workers: 1, use: { baseURL: `http://127.0.0.1:${accessPort}`, trace: 'off' } },
     { name: 'everything else', testIgnore: 'access.spec.ts', workers: 1 },
   ],
   reporter: [['line'], ['json', { outputFile: 'test-results/e2e.json' }]],

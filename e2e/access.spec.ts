@@ -75,13 +75,16 @@ const pages = (): [string, string][] => [
 
 async function opened(page: Page, path: string): Promise<void> {
   await page.goto(at(path));
-  await expect(page.locator('h1').first()).toBeVisible();
+  // The program may still be measuring the shelf that was just brought in.
+  await expect(page.locator('h1').first()).toBeVisible({ timeout: 40_000 });
   await page.waitForLoadState('networkidle');
 }
 
-/** What axe finds; with `rules`, only those. */
+/** What axe finds, in an open dialog if there is one (the page behind it is looked at on its own); with `rules`, only those. */
 async function violations(page: Page, rules?: string[]): Promise<string[]> {
-  const axe = new AxeBuilder({ page });
+  // No page has frames, so the check need not open a second page to gather from them: that takes half of the time.
+  const axe = new AxeBuilder({ page }).setLegacyMode(true);
+  if ((await page.locator('dialog[open]').count()) > 0) axe.include('dialog[open]');
   const { violations: found } = await (rules ? axe.withRules(rules) : axe).analyze();
   return found.flatMap((v) =>
     v.nodes.slice(0, 3).map((n) => `${v.id}: ${n.target.join(' ')} ${n.failureSummary?.split('\n')[1]?.trim() ?? ''}`),
@@ -107,15 +110,59 @@ function coveredByBars(): number {
     .reduce((sum, r) => sum + r.height, 0);
 }
 
-test('every page is open to everybody, in both schemes, on a laptop and on a phone', async ({ page }) => {
+/** Counts the bytes of script a page brings while it opens, with nothing in the cache. */
+async function bytesOfScript(page: Page): Promise<{ bytes: () => number; done: () => Promise<void> }> {
+  let bytes = 0;
+  const client = await page.context().newCDPSession(page);
+  await client.send('Network.enable');
+  await client.send('Network.setCacheDisabled', { cacheDisabled: true });
+  const scripts = new Set<string>();
+  client.on('Network.responseReceived', (e) => {
+    if (e.type === 'Script') scripts.add(e.requestId);
+  });
+  client.on('Network.loadingFinished', (e) => {
+    if (scripts.has(e.requestId)) bytes += e.encodedDataLength;
+  });
+  return { bytes: () => bytes, done: () => client.detach() };
+}
+
+/** Places where the tabulator stops. */
+function tabStops(): number {
+  return [...document.querySelectorAll<HTMLElement>('a[href], button, input, select, textarea, [tabindex]')].filter(
+    (e) => e.tabIndex >= 0 && !e.hasAttribute('disabled') && e.getClientRects().length > 0,
+  ).length;
+}
+
+/** Letters under eleven pixels, those of drawings as large as they are shown. */
+function tinyLetters(): string[] {
+  const found = new Set<string>();
+  const walk = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT);
+  for (let n = walk.nextNode(); n; n = walk.nextNode()) {
+    const e = n.parentElement!;
+    if (!n.textContent?.trim() || e.closest('.visually-hidden, script, style, title, [hidden]')) continue;
+    let size = parseFloat(getComputedStyle(e).fontSize);
+    const svg = e.closest('svg');
+    if (svg?.viewBox.baseVal?.width) size *= svg.getBoundingClientRect().width / svg.viewBox.baseVal.width;
+    if (size < 10.95 && e.getClientRects().length > 0) found.add(`${size.toFixed(1)} ${n.textContent.trim().slice(0, 20)}`);
+  }
+  return [...found].slice(0, 5);
+}
+
+test('every page is open to everybody, in both schemes, on a laptop and on a phone, and is light', async ({ page }) => {
   test.setTimeout(400_000);
   const wrong: Record<string, string[]> = {};
   const sideways = (): Promise<number> => page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
   for (const [name, path] of pages()) {
     await page.emulateMedia({ colorScheme: 'light' });
     await page.setViewportSize({ width: 1280, height: 800 });
+    const script = await bytesOfScript(page);
     await opened(page, path);
     const found = await inBothSchemes(page);
+    if (script.bytes() >= 200_000 || script.bytes() === 0) found.push(`brings ${script.bytes()} bytes of script`);
+    await script.done();
+    const stops = await page.evaluate(tabStops);
+    if (stops >= 120) found.push(`has ${stops} stops for the tabulator`);
+    found.push(...(await page.evaluate(tinyLetters)).map((t) => `letters too small: ${t}`));
     if ((await sideways()) > 0) found.push(`scrolls ${await sideways()} px sideways at 1280`);
     await page.setViewportSize({ width: 390, height: 800 });
     await page.emulateMedia({ colorScheme: 'dark' });
@@ -265,45 +312,6 @@ test('what is not there is told by a page of our own with a way back', async ({ 
   }
 });
 
-test('pages have few stops for the tabulator, letters that can be read, and little script', async ({ page }) => {
-  test.setTimeout(180_000);
-  for (const [name, path] of pages()) {
-    let bytes = 0;
-    const client = await page.context().newCDPSession(page);
-    await client.send('Network.enable');
-    await client.send('Network.setCacheDisabled', { cacheDisabled: true });
-    const scripts = new Set<string>();
-    client.on('Network.responseReceived', (e) => {
-      if (e.type === 'Script') scripts.add(e.requestId);
-    });
-    client.on('Network.loadingFinished', (e) => {
-      if (scripts.has(e.requestId)) bytes += e.encodedDataLength;
-    });
-    await opened(page, path);
-    const stops = await page.evaluate(
-      () =>
-        [...document.querySelectorAll<HTMLElement>('a[href], button, input, select, textarea, [tabindex]')].filter(
-          (e) => e.tabIndex >= 0 && !e.hasAttribute('disabled') && e.getClientRects().length > 0,
-        ).length,
-    );
-    const tiny = await page.evaluate(() => {
-      const found = new Set<string>();
-      const walk = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT);
-      for (let n = walk.nextNode(); n; n = walk.nextNode()) {
-        const e = n.parentElement!;
-        if (!n.textContent?.trim() || e.closest('.visually-hidden, script, style, title, [hidden]')) continue;
-        let size = parseFloat(getComputedStyle(e).fontSize);
-        const svg = e.closest('svg');
-        if (svg?.viewBox.baseVal?.width) size *= svg.getBoundingClientRect().width / svg.viewBox.baseVal.width;
-        if (size < 10.95 && e.getClientRects().length > 0) found.add(`${size.toFixed(1)} ${n.textContent.trim().slice(0, 20)}`);
-      }
-      return [...found].slice(0, 5);
-    });
-    expect([name, stops < 120 ? 'few' : stops, tiny, bytes < 200_000 ? 'light' : bytes]).toEqual([name, 'few', [], 'light']);
-    await client.detach();
-  }
-});
-
 test('printed pages fit Letter and A4 in one column of text', async ({ page }) => {
   test.setTimeout(180_000);
   const pagesOf = (pdf: Buffer): number => (pdf.toString('latin1').match(/\/Type\s*\/Page[^s]/g) ?? []).length;
@@ -317,7 +325,7 @@ test('printed pages fit Letter and A4 in one column of text', async ({ page }) =
   ];
   for (const [path, limit] of most)
     for (const format of ['Letter', 'A4'] as const) {
-      await opened(page, path);
+      if (format === 'Letter') await opened(page, path);
       await page.emulateMedia({ media: 'print' });
       const column = await page.evaluate(() => document.querySelector('main')!.getBoundingClientRect().width / window.innerWidth);
       expect([path, column > 0.9]).toEqual([path, true]);

@@ -49,11 +49,15 @@ export class FakeApi {
     const value = typeof known === 'function' ? (known as (b: unknown) => unknown)(body) : known;
     if (value instanceof Refusal) return Promise.resolve(new Response(JSON.stringify({ error: value.problem }), { status: value.status }));
     if (value instanceof Error) return Promise.reject(value);
+    if (value instanceof Promise) return value as Promise<Response>;
     const wrong = wrongAnswer(method, path, value);
     if (wrong) this.wrong.push(wrong);
     return Promise.resolve(new Response(JSON.stringify(value), { status: 200 }));
   };
 }
+
+/** An answer that does not come. */
+export const unanswered = (): Promise<never> => new Promise(() => undefined);
 
 const ajv = new Ajv2020({ strict: false });
 addFormats(ajv);

@@ -1,8 +1,8 @@
 // @vitest-environment jsdom
-import { screen, waitFor, within } from '@testing-library/react';
+import { act, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { describe, expect, it } from 'vitest';
-import { islandTest, page, Refusal } from '../island.testing';
+import { islandTest, page, Refusal, unanswered } from '../island.testing';
 import PrepView from './PrepView';
 
 const { api, show, gone } = islandTest();
@@ -50,6 +50,18 @@ describe('gathering', () => {
     expect(await screen.findByText(/There is no room left/)).toBeTruthy();
     await waitFor(() => expect(screen.getByRole('checkbox', { name: /Pip die/ })).toHaveProperty('checked', false));
     expect(within(document.body).getByText('Number deck')).toBeTruthy();
+  });
+  it('shows a tick in the moment of the tap, with the count, before anything was answered', async () => {
+    ready();
+    api().on('PUT /plans/plan-1/gather', unanswered);
+    show(<PrepView plan={null} />);
+    const tick = await screen.findByRole('checkbox', { name: /Pip die/ });
+    act(() => tick.click());
+    expect(tick).toHaveProperty('checked', true);
+    expect(document.body.textContent).toContain('1 of 2 in the basket');
+    act(() => tick.click());
+    expect(tick).toHaveProperty('checked', false);
+    expect(document.body.textContent).toContain('0 of 2 in the basket');
   });
   it('of nothing says what to do first', async () => {
     show(<PrepView plan={null} />);

@@ -1,5 +1,6 @@
-import type { GatherWire, PlanShort } from '../../contract/wire/plans';
+import type { PlanShort } from '../../contract/wire/plans';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
 import { Button } from '../../ui/Button';
 import { Empty, Failure, Loading } from '../../ui/Empty';
 import { Light } from '../../ui/Light';
@@ -47,28 +48,26 @@ function GatherList({ plans, chosen }: { plans: PlanShort[]; chosen: PlanShort }
   const tell = useTell();
   const key = ['gather', chosen.id];
   const gather = useQuery({ queryKey: key, queryFn: () => call('GET /plans/{id}/gather', { params: { id: chosen.id } }) });
+  /** Ticks on their way: shown in the same moment, until the list has been read anew. */
+  const [onTheWay, setOnTheWay] = useState<Readonly<Record<string, boolean>>>({});
   const tick = useMutation({
     mutationFn: ({ item, ticked }: { item: string; ticked: boolean }) =>
       call('PUT /plans/{id}/gather', { params: { id: chosen.id }, body: { item, ticked } }),
     onError: (e) => tell(messageOf(e), { bad: true }),
-    onSettled: () => void client.invalidateQueries({ queryKey: key }),
+    onSettled: async (_answer, _error, { item, ticked }) => {
+      await client.invalidateQueries({ queryKey: key });
+      setOnTheWay((now) => (now[item] === ticked ? Object.fromEntries(Object.entries(now).filter(([i]) => i !== item)) : now));
+    },
   });
   const set = (item: string, ticked: boolean): void => {
-    // The tick shows at once; the answer of the server has the last word.
-    client.setQueryData<GatherWire>(
-      key,
-      (old) =>
-        old && {
-          ...old,
-          ticked: old.ticked + (ticked ? 1 : -1),
-          bins: old.bins.map((b) => ({ ...b, items: b.items.map((i) => (i.item === item ? { ...i, ticked } : i)) })),
-        },
-    );
+    setOnTheWay((now) => ({ ...now, [item]: ticked }));
     tick.mutate({ item, ticked });
   };
   if (gather.error) return <Failure message={messageOf(gather.error)} />;
   if (!gather.data) return <Loading what="Looking into the bins …" />;
-  const g = gather.data;
+  const ticked = (i: { item: string; ticked: boolean }): boolean => onTheWay[i.item] ?? i.ticked;
+  const moved = gather.data.bins.flatMap((b) => b.items).reduce((sum, i) => sum + Number(ticked(i)) - Number(i.ticked), 0);
+  const g = { ...gather.data, ticked: gather.data.ticked + moved };
   return (
     <>
       <div className={panel.head}>
@@ -96,9 +95,9 @@ function GatherList({ plans, chosen }: { plans: PlanShort[]; chosen: PlanShort }
             <h2>{b.title}</h2>
             <ul className={styles.items}>
               {b.items.map((i) => (
-                <li key={i.item} data-ticked={i.ticked}>
+                <li key={i.item} data-ticked={ticked(i)}>
                   <label>
-                    <input type="checkbox" checked={i.ticked} onChange={(e) => set(i.item, e.target.checked)} />
+                    <input type="checkbox" checked={ticked(i)} onChange={(e) => set(i.item, e.target.checked)} />
                     <span className={styles.what}>
                       {i.have !== null || i.quantity > 1 ? <b className={panel.num}>{i.quantity} × </b> : null}
                       {i.title}
