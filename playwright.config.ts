@@ -12,7 +12,9 @@ const server = (at: number, name: string) => ({
 
 export default defineConfig({
   testDir: 'e2e',
-  timeout: 120_000,
+  timeout: 240_000,
+  // A busy machine is no fault of the program: only what never comes fails.
+  expect: { timeout: 45_000 },
   fullyParallel: false,
   workers: 2,
   projects: [
@@ -23,8 +25,8 @@ export default defineConfig({
   use: {
     baseURL: `http://127.0.0.1:${port}`,
     viewport: { width: 1280, height: 800 },
-    actionTimeout: 15_000,
-    navigationTimeout: 20_000,
+    actionTimeout: 60_000,
+    navigationTimeout: 60_000,
     trace: 'retain-on-failure',
     launchOptions: {
       executablePath: process.env['CHROMIUM_PATH'] ?? '/usr/bin/chromium',

@@ -1,4 +1,4 @@
-import { cleanup, render, type RenderResult } from '@testing-library/react';
+import { cleanup, configure, render, type RenderResult } from '@testing-library/react';
 import type { ReactElement } from 'react';
 import { afterEach, beforeEach, expect, vi } from 'vitest';
 import Ajv2020 from 'ajv/dist/2020.js';
@@ -12,6 +12,9 @@ import type { MeetingWire } from '../contract/wire/term';
 import type { GameWire, VariantWire } from '../contract/wire/shelf';
 import { shippedGraph } from '../contract/shippedData';
 import { queryClient } from './shared/App';
+
+// A busy machine is no fault of the program: a test waits long, and fails for what never comes.
+configure({ asyncUtilTimeout: 60_000 });
 
 /** What a request is answered with: a body, or a status and a problem. */
 export type Answer = unknown | ((body: never) => unknown);

@@ -309,7 +309,7 @@ it('every route answers as described', async () => {
   const { id: last, version } = term.meetings.at(-1);
   await go('PATCH', '/meetings/{id}', { path: `/meetings/${last}`, body: { off: true, offBecause: 'holiday', version } });
   const { job } = await go('POST', '/term/plan', { body: { secondsPerMeeting: 0.1 } });
-  await expect.poll(async () => (await go('GET', '/jobs/{id}', { path: `/jobs/${job}` })).status, { timeout: 60_000 }).toBe('done');
+  await expect.poll(async () => (await go('GET', '/jobs/{id}', { path: `/jobs/${job}` })).status, { timeout: 170_000 }).toBe('done');
   const ahead = (await go('GET', '/term')).meetings.filter((m: any) => m.plan?.forecast);
   expect(ahead.length).toBe(3);
   const calendar = new ICAL.Component(ICAL.parse(await go('GET', '/term/calendar')) as unknown[]);
@@ -332,7 +332,7 @@ it('every route answers as described', async () => {
   const asked = await go('POST', '/skills/{id}/help', { path: '/skills/times-6-9/help', query: { wait: '0' }, status: 202 });
   let help: any;
   await expect
-    .poll(async () => (help = await go('GET', '/jobs/{id}', { path: `/jobs/${asked.job}` })).status, { timeout: 60_000 })
+    .poll(async () => (help = await go('GET', '/jobs/{id}', { path: `/jobs/${asked.job}` })).status, { timeout: 170_000 })
     .toBe('done');
   expect(help.result.library.length).toBeGreaterThan(0);
   for (const c of help.result.changes) expect(c.after.mean).toBeGreaterThan(c.before.mean);
