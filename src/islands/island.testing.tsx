@@ -188,6 +188,7 @@ const seat = (id: string, version = 'tens'): SeatWire => ({
   variant: version,
   variantTitle: version,
   doses: [{ skill: 'make-ten', items: 12, source: 'calculated' }],
+  skill: 'make-ten',
   why: `${id} is ready.`,
 });
 

@@ -125,20 +125,19 @@ export const toldText = (sentence: string, x: number, y: number, fractions = fal
     .replaceAll('{y}', fractions && y > 100 ? fractionText(y) : plain(y));
 
 /** An item as a question to show a learner, with what is asked left open; null where only things can ask it. */
-export function questionText({ op, a, b, result, unknown }: Item): string | null {
+export function questionText({ op, a, b, result, unknown, rep }: Item): string | null {
+  if (rep !== 'numerals' && rep !== 'expression' && rep !== 'words') return null;
   const [x, y, r] = [plain(a), plain(b), plain(result)];
   const gap = (sign: string): string =>
     `${unknown === 'a' ? '?' : x} ${sign} ${unknown === 'b' ? '?' : y} = ${unknown === 'result' ? '?' : r}`;
   switch (op) {
     case 'add':
     case 'compose':
-    case 'fact-family':
       return gap('+');
     case 'subtract':
     case 'decompose':
       return gap('−');
     case 'multiply':
-    case 'times-family':
       return gap('×');
     case 'divide':
       return gap('÷');

@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { shippedGraph } from '../contract/shippedData';
 import type { Exclusion } from '../core/recommend/recommend';
 import type { Violation } from '../core/planning/checkPlan';
+import type { SeatBecause } from '../core/planning/planTerm';
 import { exclusionReason, lower, relaxSentence, seatSentence, suggestionReasons, violationSentence } from './sentences';
 
 const graph = shippedGraph();
@@ -78,10 +79,14 @@ describe('sentences', () => {
     );
   });
   it('freeze the reason of a seat in plain words', () => {
-    expect(seatSentence({ skill: 'make-ten', chances: 17.6, success: 0.8, stretched: false }, 'Wren', () => 'Make a ten on the way')).toBe(
-      'Wren is ready for “make a ten on the way”: about 18 chances here, 80 % likely right.',
-    );
-    expect(seatSentence({ skill: null, chances: 0, success: 0, stretched: true }, 'Wren', String)).toContain('nearest thing');
+    const seat = { skill: 'make-ten', chances: 17.6, success: 0.8, stretched: false };
+    const told = (because: SeatBecause): string => seatSentence({ ...seat, because }, 'Wren', () => 'Make a ten on the way');
+    expect(told('ready')).toBe('Wren is ready for “make a ten on the way”: about 18 chances here, 80 % likely right.');
+    expect(told('near')).toContain('is near “make a ten on the way”, and something before it is still growing');
+    expect(told('again')).toContain('again after a while');
+    // What is held is never called something to be ready for.
+    expect(told('joy')).toBe('Wren holds “make a ten on the way” well; this seat is just for joy and good company.');
+    expect(seatSentence({ ...seat, skill: null, because: 'joy', stretched: true }, 'Wren', String)).toContain('nearest thing');
     expect(lower('US style')).toBe('US style');
   });
 });

@@ -1,6 +1,7 @@
 import type { SkillGraph } from '../core/skills/skillGraph';
 import type { Exclusion, Suggestion } from '../core/recommend/recommend';
 import type { Violation } from '../core/planning/checkPlan';
+import type { SeatBecause } from '../core/planning/planTerm';
 
 /** What a person reads for codes and numbers of the core; one place, ready for other languages. */
 
@@ -155,13 +156,24 @@ export function relaxSentence(
 
 /** Why a seat was given; frozen with the plan. */
 export function seatSentence(
-  seat: { skill: string | null; chances: number; success: number; stretched: boolean },
+  seat: { skill: string | null; because: SeatBecause; chances: number; success: number; stretched: boolean },
   nickname: string,
   skillTitle: (id: string) => string,
 ): string {
   if (seat.stretched) return `The nearest thing on the shelf for ${nickname}; play it with help.`;
   if (!seat.skill) return `A seat in good company for ${nickname}.`;
-  return `${nickname} is ready for “${lower(skillTitle(seat.skill))}”: about ${chancesWords(seat.chances)} here, ${percent(seat.success)} likely right.`;
+  const step = `“${lower(skillTitle(seat.skill))}”`;
+  const here = `about ${chancesWords(seat.chances)} here, ${percent(seat.success)} likely right`;
+  switch (seat.because) {
+    case 'ready':
+      return `${nickname} is ready for ${step}: ${here}.`;
+    case 'near':
+      return `${nickname} is near ${step}, and something before it is still growing: ${here}.`;
+    case 'again':
+      return `${nickname} meets ${step} again after a while: ${here}.`;
+    case 'joy':
+      return `${nickname} holds ${step} well; this seat is just for joy and good company.`;
+  }
 }
 
 export const howWords = {

@@ -23,6 +23,7 @@ export const estimate = obj({
   lastSeen: nullable(str),
   wantedNow: bool,
   gap: bool,
+  unlooked: bool,
   frontier: bool,
   dueForReview: bool,
   /** Empty with `steps=false`. */

@@ -23,6 +23,8 @@ const table = obj({
       variantTitle: str,
       doses: arr(obj({ skill: str, items: num, source: oneOf('calculated', 'declared') })),
       why: str,
+      /** The step the seat is for: a note at the table is about it first. */
+      skill: nullable(str),
     }),
   ),
 });

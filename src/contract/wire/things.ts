@@ -45,16 +45,20 @@ const conditions = {
   largerMultipleOf: multiple,
   resultMultipleOf: multiple,
   aMultipleOf: multiple,
+  bMultipleOf: multiple,
   denominators: arr(whole(1, 99), 50, 1),
   likeDenominators: bool,
   negative: bool,
   whole: bool,
-} satisfies Readonly<Record<Exclude<keyof ItemPredicate, 'anyOf'>, object>>;
-/** Which items count; alternatives stand one level deep. */
-export const predicate = Type.Unsafe<ItemPredicate>(closed({ ...conditions, anyOf: arr(closed(conditions), 12, 1) }));
+} satisfies Readonly<Record<Exclude<keyof ItemPredicate, 'anyOf' | 'not'>, object>>;
+const alternatives = arr(closed(conditions), 12, 1);
+/** Which items count; alternatives, and what is left out, stand one level deep. */
+export const predicate = Type.Unsafe<ItemPredicate>(
+  closed({ ...conditions, anyOf: alternatives, not: closed({ ...conditions, anyOf: alternatives }) }),
+);
 
 export const prerequisite = closed({ id: str, sort: oneOf('idea', 'heart') }, ['id', 'sort']);
-export const nature = oneOf('by-heart', 'strategy', 'concept');
+export const nature = oneOf('by-heart', 'method', 'strategy', 'concept');
 /** Age by which each framework wants a skill: the two shipped, and those brought in. */
 const wantedAt = Type.Unsafe<{ us: number; england: number; [framework: string]: number }>({
   type: 'object',
@@ -74,6 +78,8 @@ export const skill = obj({
   codes: arr(str),
   predicate: nullable(predicate),
   whyNoItems: opt(str),
+  asks: opt(predicate),
+  placeToStart: opt(bool),
   supports: opt(arr(str)),
   slips: arr(str),
 });

@@ -1,6 +1,7 @@
 import type { Item, Operation } from '../items/item';
 import { resultOf } from '../items/item';
-import { chancesOf, type SkillGraph } from '../skills/skillGraph';
+import { creditsOf } from '../skills/creditsOf';
+import type { SkillGraph } from '../skills/skillGraph';
 
 /** One sum met at a real table, as a helper thumbs it in. */
 export interface CountedSum {
@@ -25,16 +26,19 @@ const dosesKept = 12;
  * is 1/√n.
  */
 export function countRound(graph: SkillGraph, sums: readonly CountedSum[], players: number, minutes: number): CountedDose[] {
-  const counts = new Map<number, number>();
+  const counts = new Map<number, { readonly answers: number; readonly worth: number }>();
   for (const { op, a, b } of sums) {
     const item: Item = { op, a, b, result: resultOf(op, a, b), unknown: 'result', rep: 'numerals' };
-    for (const k of chancesOf(graph, item)) counts.set(k, (counts.get(k) ?? 0) + 1);
+    for (const { index: k, share } of creditsOf(graph, item)) {
+      const c = counts.get(k) ?? { answers: 0, worth: 0 };
+      counts.set(k, { answers: c.answers + 1, worth: c.worth + share });
+    }
   }
   return [...counts]
-    .map(([k, counted]) => ({
+    .map(([k, { answers, worth }]) => ({
       skill: graph.skills[k]!.id,
-      perTenMinutes: Number(((counted / players / minutes) * 10).toPrecision(3)),
-      counted,
+      perTenMinutes: Number(((worth / players / minutes) * 10).toPrecision(3)),
+      counted: answers,
     }))
     .sort((x, y) => y.counted - x.counted)
     .slice(0, dosesKept);

@@ -3,6 +3,8 @@ import { describe, expect, it } from 'vitest';
 import { crossesHundred, regroups, tenTraitOf } from './traits';
 
 const number = fc.integer({ min: 0, max: 2000 });
+/** By E. Kummer (1852) the trades of a sum are a ninth of what its digits lose. */
+const digitSum = (n: number): number => [...String(n)].reduce((sum, d) => sum + Number(d), 0);
 const add = (a: number, b: number) => tenTraitOf({ op: 'add', a, b });
 const take = (a: number, b: number) => tenTraitOf({ op: 'subtract', a, b });
 
@@ -39,14 +41,25 @@ describe('what an addition or subtraction does at a ten', () => {
       }),
     );
   });
-  it('trades a ten in writing exactly where it crosses, reaches by adding or leaves by taking away', () => {
+  it('trades in writing exactly where the digits lose something, there and back, and below ten where a ten is met', () => {
     fc.assert(
       fc.property(number, number, (a, b) => {
-        expect(regroups({ op: 'add', a, b })).toBe(['crossing', 'reaching'].includes(add(a, b)!));
-        if (a >= b) expect(regroups({ op: 'subtract', a, b })).toBe(['crossing', 'leaving'].includes(take(a, b)!));
+        expect(regroups({ op: 'add', a, b })).toBe(digitSum(a) + digitSum(b) !== digitSum(a + b));
+        expect(regroups({ op: 'subtract', a: a + b, b })).toBe(regroups({ op: 'add', a, b }));
+        if (a < 10 && b < 10) expect(regroups({ op: 'add', a, b })).toBe(['crossing', 'reaching'].includes(add(a, b)!));
       }),
     );
   });
+  it.each([
+    ['add', 428, 151, false],
+    ['add', 280, 150, true],
+    ['add', 96, 52, true],
+    ['add', 38, 45, true],
+    ['subtract', 428, 150, true],
+    ['subtract', 937, 73, true],
+    ['subtract', 428, 16, false],
+    ['subtract', 500, 200, false],
+  ] as const)('looks at every place: %s %d, %d', (op, a, b, want) => expect(regroups({ op, a, b })).toBe(want));
   it('says nothing of parts of numbers, numbers below nought or other acts', () => {
     expect([add(1.5, 2), add(-3, 5), take(3, 5), tenTraitOf({ op: 'multiply', a: 8, b: 5 })]).toEqual([null, null, null, null]);
     expect([

@@ -26,12 +26,12 @@ export function tenTraitOf(item: Pick<Item, 'op' | 'a' | 'b'>): TenTrait | null 
   return null;
 }
 
-/** Whether the written method trades a ten: the ones of the two numbers do not fit. */
+/** Whether the written method trades anywhere: in some place the digits of the two numbers do not fit. 428 − 150 does, 428 − 15 does, 428 − 12 does not. */
 export function regroups(item: Pick<Item, 'op' | 'a' | 'b'>): boolean {
   const { op, a, b } = item;
-  if (!whole(a) || !whole(b)) return false;
-  if (op === 'add') return (a % 10) + (b % 10) >= 10;
-  if (op === 'subtract') return a >= b && a % 10 < b % 10;
+  if (!whole(a) || !whole(b) || (op !== 'add' && op !== 'subtract') || (op === 'subtract' && a < b)) return false;
+  for (let [x, y] = [a, b]; x > 0 || y > 0; x = Math.floor(x / 10), y = Math.floor(y / 10))
+    if (op === 'add' ? (x % 10) + (y % 10) >= 10 : x % 10 < y % 10) return true;
   return false;
 }
 

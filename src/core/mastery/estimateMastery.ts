@@ -1,4 +1,5 @@
 import { wantedBy } from '../skills/skill';
+import { sortOf } from '../skills/narrower';
 import { prerequisitesOf, type SkillGraph } from '../skills/skillGraph';
 import { ageOn, daysBetween, type Evidence, type LearnerFacts } from './evidence';
 import { levelOf, levelPrior, normPrior, yearsAhead } from './levelGrid';
@@ -35,8 +36,10 @@ export interface SkillEstimate {
   readonly status: SkillStatus;
   readonly lastSeen: string | null;
   readonly wantedNow: boolean;
-  /** Wanted by now and not held. */
+  /** Wanted by now, looked at, and not held. */
   readonly gap: boolean;
+  /** Wanted by now, and nobody has looked; nothing else tells that it is held. */
+  readonly unlooked: boolean;
   /** A gap, or next in line, whose prerequisites are there. */
   readonly frontier: boolean;
   readonly dueForReview: boolean;
@@ -77,6 +80,7 @@ export function readMap(graph: SkillGraph, learner: LearnerFacts, map: MapState,
   const levels = graph.strands.map((_, s) => levelOf(map.levels, s));
   const work = graph.skills.map((_, k) => beforeNeighbours(graph, learner, map, levels, k, age, today));
   inferFromNeighbours(graph, work);
+  liftWhatIsShown(graph, work);
   const goals = goalSkills(graph, learner);
   return graph.skills.map((_, k) => estimateOf(graph, learner, work, k, age, goals));
 }
@@ -124,8 +128,6 @@ function beforeNeighbours(
   return { now: known, asSeen: known, retained: 1, notes: 0, lastSeen: null, steps };
 }
 
-/** Share of a later skill's mastery that carries over to what it needs. */
-const liftShare = 0.95;
 /** The least that a low prerequisite leaves of what builds on it. */
 const dampFloor = 0.35;
 
@@ -135,7 +137,7 @@ function inferFromNeighbours(graph: SkillGraph, work: readonly Work[]): void {
     const k = graph.order[i]!;
     if (work[k]!.notes > 0) continue;
     for (const later of graph.neededBy[k]!) {
-      const known = work[later]!.now * liftShare;
+      const known = work[later]!.now;
       const carries = work[later]!.notes > 0 || work[later]!.steps.some((s) => s.because === 'later-skill');
       if (carries && known > work[k]!.now) infer(graph, work[k]!, 'later-skill', later, known);
     }
@@ -148,6 +150,36 @@ function inferFromNeighbours(graph: SkillGraph, work: readonly Work[]): void {
       if (!carries || w.now >= ideaThere) continue;
       const known = work[k]!.now * (dampFloor + ((1 - dampFloor) * w.now) / ideaThere);
       if (known < work[k]!.now) infer(graph, work[k]!, 'earlier-skill', earlier, known);
+    }
+  }
+}
+
+/** Whether the latest note of a step itself is a miss. */
+function lastMissed(w: Work): string | null {
+  const last = [...w.steps].reverse().find((s) => s.because === 'noted' || s.because === 'missed-fact');
+  if (!last?.at) return null;
+  const [right, of] = last.what.split(' of ').map(Number);
+  return last.because === 'missed-fact' || last.what === 'stuck' || (of !== undefined && right! / of < 0.5) ? last.at : null;
+}
+
+/**
+ * An easier step is never lower than a harder one of its line and sort that needs it, at any depth, and was seen:
+ * who adds within twenty adds within ten. Only a miss of its own that is newer than what was seen there stands against it.
+ */
+function liftWhatIsShown(graph: SkillGraph, work: readonly Work[]): void {
+  for (const [hard, h] of work.entries()) {
+    if (h.notes === 0) continue;
+    const { strand, nature } = graph.skills[hard]!;
+    for (const easy of prerequisitesOf(graph, hard)) {
+      const w = work[easy]!;
+      const s = graph.skills[easy]!;
+      if (s.strand !== strand || sortOf(s.nature) !== sortOf(nature) || w.asSeen >= h.asSeen) continue;
+      const missed = lastMissed(w);
+      if (missed !== null && missed > (h.lastSeen ?? '')) continue;
+      const now = Math.max(w.now, h.now);
+      w.steps = [...w.steps, { evidence: null, at: null, because: 'later-skill', what: graph.skills[hard]!.id, before: w.now, after: now }];
+      w.now = now;
+      w.asSeen = h.asSeen;
     }
   }
 }
@@ -188,7 +220,8 @@ function estimateOf(
     status,
     lastSeen: w.lastSeen,
     wantedNow,
-    gap: wantedNow && !held,
+    gap: wantedNow && seen && !held,
+    unlooked: wantedNow && !seen && !held,
     frontier: next && prerequisitesThere(graph, learner, work, k),
     dueForReview: held && seen && w.retained < dueForReviewBelow,
     steps: w.steps,

@@ -1,7 +1,7 @@
 import { heldAt } from './parameters';
 
 /** How many steps are pointed out at once. */
-const most = 8;
+const most = 7;
 /** Nobody has seen it, so it is worth a little less than what was seen to be open. */
 const assumedShare = 0.5;
 const aheadYears = 0.5;

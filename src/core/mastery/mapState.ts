@@ -1,7 +1,8 @@
 import { wantedBy } from '../skills/skill';
 import { type Item, resultOf } from '../items/item';
 import type { SkillGraph } from '../skills/skillGraph';
-import { chancesOf } from '../skills/skillGraph';
+import { type Credit, creditsOf } from '../skills/creditsOf';
+import { sortOf } from '../skills/narrower';
 import { ageOn, daysBetween, type Evidence, type LearnerFacts, type NotedItem } from './evidence';
 import { learn, sheetPosterior, softPosterior } from './knowledgeTracing';
 import { type LevelEvidence, levelOf, levelPrior, noLevelEvidence, seeLevel } from './levelGrid';
@@ -85,7 +86,10 @@ export function seeEvidence(graph: SkillGraph, learner: LearnerFacts, map: MapSt
   } else if (e.result !== null) {
     const credit = creditOf(graph, learner, k, e);
     level(graph, learner, map, k, e, credit, weight);
-    s.known = learn(softPosterior(before, credit, weight, p), p, credit);
+    const moved = softPosterior(before, credit, weight, p);
+    // Right is never a step back. Only counting it out at a step by heart tells that it is not yet by heart.
+    const countedOut = graph.skills[k]!.nature === 'by-heart' && (e.how === 'counted-all' || e.how === 'counted-on');
+    s.known = learn(e.result === 'stuck' || countedOut ? moved : Math.max(before, moved), p, credit);
     rating = e.result === 'stuck' ? 'stuck' : credit < 0.7 ? 'support' : e.how === 'knew' ? 'knew' : 'alone';
   } else return;
   seen(s, e, 1, rating);
@@ -97,7 +101,9 @@ export function seeEvidence(graph: SkillGraph, learner: LearnerFacts, map: MapSt
 /** What an answer says of the skill, 0 … 1: a support discounts it unless it is this child's for good. */
 function creditOf(graph: SkillGraph, learner: LearnerFacts, k: number, e: Evidence): number {
   if (e.result === 'stuck') return 0;
-  const alone = e.result === 'alone' || (e.support !== null && learner.permanentSupports.includes(e.support));
+  // Writing it out is how a written way goes.
+  const written = graph.skills[k]!.nature === 'method' && e.support === 'writing-steps';
+  const alone = e.result === 'alone' || written || (e.support !== null && learner.permanentSupports.includes(e.support));
   const credit = alone ? 1 : supportCredit;
   return e.how ? credit * howCredit[graph.skills[k]!.nature][e.how] : credit;
 }
@@ -157,47 +163,47 @@ const fullItem = (item: NotedItem): Item => ({
   unknown: 'result',
   rep: 'numerals',
 });
-const byHeart = (graph: SkillGraph, item: NotedItem): number[] =>
-  chancesOf(graph, fullItem(item)).filter((k) => graph.skills[k]!.nature === 'by-heart');
+/** What an answer shows: the narrowest facts and methods it belongs to. How it was thought out an answer does not tell. */
+const answersFor = (graph: SkillGraph, item: NotedItem): Credit[] =>
+  creditsOf(graph, fullItem(item)).filter(({ index }) => sortOf(graph.skills[index]!.nature) === 'answers');
 
-/** A miss weighs on the hardest by-heart skill involved, and on nothing else; what the note is about has its misses in it already. */
+/** A miss weighs on the narrowest steps it belongs to, and on nothing else; what the note is about has its misses in it already. */
 function missedFacts(graph: SkillGraph, learner: LearnerFacts, map: MapState, e: Evidence, noted: number, p: KnowledgeParameters): void {
-  const missed = new Map<number, NotedItem[]>();
+  const missed = new Map<number, { readonly item: NotedItem; readonly share: number }[]>();
   for (const item of e.items) {
     if (item.correct) continue;
-    const hit = byHeart(graph, item);
-    if (hit.length === 0) continue;
-    const hardest = hit.reduce((x, y) => (graph.skills[y]!.wantedAt.us > graph.skills[x]!.wantedAt.us ? y : x));
-    if (hardest !== noted) missed.set(hardest, [...(missed.get(hardest) ?? []), item]);
+    for (const { index, share } of answersFor(graph, item))
+      if (index !== noted) missed.set(index, [...(missed.get(index) ?? []), { item, share }]);
   }
-  for (const [hardest, items] of missed) {
-    const s = beginning(graph, learner, map, hardest, e.at);
+  for (const [narrowest, items] of missed) {
+    const s = beginning(graph, learner, map, narrowest, e.at);
     const before = s.known;
-    const weight = 1 - (1 - missWeight) ** items.length;
+    const weight = 1 - (1 - missWeight) ** items.reduce((sum, i) => sum + i.share, 0);
     s.known = softPosterior(before, 0, weight, p);
     seen(s, e, weight, 'stuck');
     s.steps.push({
       evidence: e.id,
       at: e.at,
       because: 'missed-fact',
-      what: items.map((i) => `${i.a} ${i.op} ${i.b}`).join(', '),
+      what: items.map(({ item: i }) => `${i.a} ${i.op} ${i.b}`).join(', '),
       before,
       after: s.known,
     });
   }
 }
 
-/** Right answers are chances taken: they credit by-heart skills other than the one noted, a little each. */
+/** Right answers are chances taken: they credit the narrowest steps other than the one noted, a little each. */
 function rightFacts(graph: SkillGraph, learner: LearnerFacts, map: MapState, e: Evidence, noted: number, p: KnowledgeParameters): void {
   const counts = new Map<number, number>();
   for (const item of e.items)
-    if (item.correct) for (const k of byHeart(graph, item)) if (k !== noted) counts.set(k, (counts.get(k) ?? 0) + 1);
+    if (item.correct)
+      for (const { index: k, share } of answersFor(graph, item)) if (k !== noted) counts.set(k, (counts.get(k) ?? 0) + share);
   for (const [k, right] of counts) {
     const s = beginning(graph, learner, map, k, e.at);
     const before = s.known;
     const weight = 1 - (1 - hitWeight) ** right;
     s.known = softPosterior(before, 1, weight, p);
     seen(s, e, weight, 'alone');
-    s.steps.push({ evidence: e.id, at: e.at, because: 'right-facts', what: String(right), before, after: s.known });
+    s.steps.push({ evidence: e.id, at: e.at, because: 'right-facts', what: String(Math.ceil(right)), before, after: s.known });
   }
 }

@@ -186,9 +186,7 @@ describe('an estimate', () => {
 
   it('opens what needs it by heart when a support is in use', () => {
     const notes = [
-      note('ten-and-some', 'alone'),
-      note('ten-and-some', 'alone'),
-      note('ten-and-some', 'alone'),
+      ...['ten-and-some', 'parts-6-7', 'parts-8-9'].flatMap((k) => [note(k, 'alone'), note(k, 'alone'), note(k, 'alone')]),
       note('pairs-of-10', 'stuck'),
       note('pairs-of-10', 'stuck'),
       note('make-ten', 'stuck'),
@@ -198,4 +196,75 @@ describe('an estimate', () => {
   });
 
   it('knows ages', () => expect(ageOn('2019-09', '2026-09-15')).toBeCloseTo(7, 2));
+});
+
+describe('what a harder step shows of an easier one', () => {
+  const seen = (skill: string, result: 'alone' | 'stuck', at: string) => ({ ...note(skill, result), id: `${skill}-${at}`, at });
+  const read = (...notes: ReturnType<typeof seen>[]) => estimateMastery(graph, wren, notes, today);
+  it('is at least as much, at any depth, unless a newer miss of its own stands against it', () => {
+    const three = ['2026-10-01', '2026-10-08', '2026-10-15'].map((at) => seen('add-in-20', 'alone', at));
+    const all = read(...three);
+    for (const easy of ['add-in-10', 'add-in-5']) expect(of(all, easy).asSeen).toBeGreaterThanOrEqual(of(all, 'add-in-20').asSeen);
+    const olderMiss = read(seen('add-in-5', 'stuck', '2026-09-01'), ...three);
+    expect(of(olderMiss, 'add-in-5').asSeen).toBeGreaterThanOrEqual(of(olderMiss, 'add-in-20').asSeen);
+    const newerMiss = read(...three, seen('add-in-5', 'stuck', '2026-11-01'));
+    expect(of(newerMiss, 'add-in-5').asSeen).toBeLessThan(of(newerMiss, 'add-in-20').asSeen);
+  });
+  it('is nothing for a step of another sort: to know a sum is not to have made a ten', () => {
+    const all = read(
+      ...['2026-10-01', '2026-10-08', '2026-10-15'].map((at) => seen('add-in-20', 'alone', at)),
+      seen('make-ten', 'stuck', '2026-09-01'),
+    );
+    expect(of(all, 'make-ten').asSeen).toBeLessThan(of(all, 'add-in-20').asSeen);
+  });
+});
+
+describe('a gap', () => {
+  it('is what was looked at and is open; what nobody looked at is told apart', () => {
+    const all = estimateMastery(graph, wren, [note('add-in-10', 'stuck')], today);
+    expect(of(all, 'add-in-10')).toMatchObject({ gap: true, unlooked: false });
+    const others = all.filter((e) => e.wantedNow && !e.seen);
+    expect(others.some((e) => e.unlooked)).toBe(true);
+    expect(others.some((e) => e.gap)).toBe(false);
+  });
+});
+
+/** What a specialist would conclude from notes a week apart of a child of eight. */
+describe('four notes of one kind', () => {
+  const eight: LearnerFacts = { ...wren, born: '2018-11' };
+  const after = (skill: string, result: Evidence['result'], more: Partial<Evidence> = {}, times = 4): number[] => {
+    const notes = Array.from({ length: times }, (_, i) =>
+      note(skill, result, { at: `2026-10-${String(3 + 7 * i).padStart(2, '0')}T10:00:00Z`, ...more }),
+    );
+    return notes.map((n, i) => of(estimateMastery(graph, eight, notes.slice(0, i + 1), n.at.slice(0, 10)), skill).asSeen);
+  };
+  it('right with a tool: no note of it is a step back', () => {
+    const notes = Array.from({ length: 6 }, (_, i) =>
+      note('add-in-20', 'support', { at: `2026-10-${String(3 + 4 * i).padStart(2, '0')}T10:00:00Z`, support: 'bead-frame' }),
+    );
+    const noted = of(estimateMastery(graph, eight, notes, today), 'add-in-20').steps.filter((x) => x.because === 'noted');
+    expect(noted).toHaveLength(6);
+    for (const x of noted) expect(x.after).toBeGreaterThanOrEqual(x.before);
+  });
+  it('a written way worked out, with the steps written down, is held', () => {
+    expect(after('take-3-trade', 'support', { support: 'writing-steps', how: 'worked-out' }).at(-1)!).toBeGreaterThan(0.85);
+    expect(after('times-large', 'alone', { how: 'worked-out' }).at(-1)!).toBeGreaterThan(0.85);
+    expect(after('length-ruler', 'alone', { how: 'worked-out' }).at(-1)!).toBeGreaterThan(0.85);
+  });
+  it('counted all where counting is the step is held', () => {
+    expect(after('count-to-20', 'alone', { how: 'counted-all' }).at(-1)!).toBeGreaterThan(0.85);
+    expect(after('area-count', 'alone', { how: 'counted-all' }).at(-1)!).toBeGreaterThan(0.85);
+  });
+  it('counted all at a step by heart shows that it is not yet by heart', () => {
+    expect(after('add-in-20', 'alone', { how: 'counted-all' }).at(-1)!).toBeLessThan(0.4);
+    expect(after('add-in-20', 'alone', { how: 'knew' }).at(-1)!).toBeGreaterThan(0.85);
+  });
+  it('a missed two and three lies on sums within five, not within twenty', () => {
+    const items = [{ op: 'add' as const, a: 2, b: 3, correct: false }];
+    const all = estimateMastery(graph, eight, [note('count-on', 'support', { items })], today);
+    const none = estimateMastery(graph, eight, [note('count-on', 'support')], today);
+    expect(of(all, 'add-in-5').asSeen).toBeLessThan(of(none, 'add-in-5').asSeen - 0.1);
+    expect(of(all, 'add-in-20').seen).toBe(false);
+    expect(of(all, 'add-in-5').seen).toBe(true);
+  });
 });

@@ -25,14 +25,15 @@ export const supportCredit = 0.35;
 export const guessWithTool = 0.5;
 /** A parent's note on the own child pulls a little less. */
 export const ownChildWeight = 0.7;
-/** A missed fact pulls on the hardest skill it belongs to. */
+/** A missed fact pulls on the narrowest steps it belongs to. */
 export const missWeight = 0.5;
 
 /** What a right answer reached this way says of the skill, 0 … 1. */
 export const howCredit: Readonly<Record<SkillNature, Readonly<Record<How, number>>>> = {
   'by-heart': { 'counted-all': 0.2, 'counted-on': 0.45, 'worked-out': 0.75, knew: 1 },
+  method: { 'counted-all': 0.7, 'counted-on': 0.9, 'worked-out': 1, knew: 1 },
   strategy: { 'counted-all': 0.1, 'counted-on': 0.3, 'worked-out': 1, knew: 0.8 },
-  concept: { 'counted-all': 0.7, 'counted-on': 0.9, 'worked-out': 1, knew: 1 },
+  concept: { 'counted-all': 1, 'counted-on': 1, 'worked-out': 1, knew: 1 },
 };
 
 /** What one right answer among those noted pulls on a by-heart skill it belongs to. */

@@ -327,7 +327,8 @@ describe('pair memory', () => {
     const result = run('pair-memory', {}, 2, 500);
     expect(result.items.filter((i) => i.unknown === 'b').every((i) => i.result === 10)).toBe(true);
     expect(result.items.some((i) => i.unknown === 'result' && i.result !== 10)).toBe(true);
-    expect(result.doses[0]!.find((d) => d.skill === 'pairs-of-10')!.perTenMinutes).toBeGreaterThan(10);
+    // Five and five is a double too.
+    expect(result.doses[0]!.find((d) => d.skill === 'pairs-of-10')!.perTenMinutes).toBeGreaterThan(9);
   });
 
   it('refuses a sum of thirty from cards one to ten, and an odd layout', () => {

@@ -1,4 +1,5 @@
 import { daysBetween } from '../shared/days';
+import { heldAt } from '../mastery/parameters';
 import { predictMastery } from '../mastery/predictMastery';
 import { learnerNeeds, type LearnerNeeds, type NeedyLearner } from '../recommend/learnerNeeds';
 import type { Offer } from '../recommend/offer';
@@ -49,6 +50,7 @@ export interface PlannedSeat {
   readonly variant: string;
   /** Skill that weighs most, its chances in the round, expected success. */
   readonly skill: string | null;
+  readonly because: SeatBecause;
   readonly chances: number;
   readonly success: number;
   readonly stretched: boolean;
@@ -179,15 +181,23 @@ function readMeeting(
   };
 }
 
-/** What a seat is for: the skill served best, its chances in the round and the success to expect. */
+/**
+ * Why a seat is good for a learner: open and everything before it there; open with something
+ * before it still growing; held and met again after a while; or held, and played for the joy of it.
+ */
+export type SeatBecause = 'ready' | 'near' | 'again' | 'joy';
+
+/** What a seat is for: the skill served best, why, its chances in the round and the success to expect. */
 export function seatReason(
   graph: SkillGraph,
   offer: Offer,
   needs: LearnerNeeds,
   minutes: number,
-): { skill: string | null; chances: number; success: number } {
+): { skill: string | null; because: SeatBecause; chances: number; success: number } {
   const skill = mainSkill(offer, needs, minutes);
+  const held = skill < 0 || needs.known[skill]! >= heldAt;
   return {
+    because: held ? (skill >= 0 && needs.due[skill] === 1 ? 'again' : 'joy') : needs.ready[skill] === 1 ? 'ready' : 'near',
     skill: skill < 0 ? null : graph.skills[skill]!.id,
     chances: skill < 0 ? 0 : (offer.doses[skill]! * minutes) / 10,
     success: expectedSuccess(offer, needs),

@@ -28,6 +28,8 @@ export interface LearnerNeeds {
   /** Expected share of right answers per skill. */
   readonly success: Float64Array;
   readonly ready: Uint8Array;
+  /** Held, and worth meeting again. */
+  readonly due: Uint8Array;
   readonly supported: boolean;
   readonly accommodations: readonly Accommodation[];
   /** Games this child asks for. */
@@ -72,6 +74,7 @@ export function learnerNeeds(graph: SkillGraph, learner: NeedyLearner, known: Fl
     need,
     success,
     ready,
+    due,
     supported: learner.supported,
     accommodations: learner.accommodations ?? [],
     likings: learner.likings ?? [],

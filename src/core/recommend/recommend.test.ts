@@ -40,7 +40,8 @@ function offer(variant: string, doses: Record<string, number>, more: Partial<Off
   };
 }
 const options: RecommendOptions = { minutes: 15, limit: 10, stock: null, daysSincePlayed: new Map() };
-const base = ['count-to-10', 'see-to-5', 'count-to-20', 'parts-to-5', 'count-on-from', 'pairs-of-10', 'ten-and-some', 'add-in-5'];
+const ways = ['parts-6-7', 'parts-8-9'];
+const base = ['count-to-10', 'see-to-5', 'count-to-20', 'parts-to-5', 'count-on-from', 'pairs-of-10', 'ten-and-some', 'add-in-5', ...ways];
 const wren = learner('wren', base, ['make-ten', 'add-in-10']);
 const tad = learner('tad', ['count-to-10', 'count-to-20'], ['parts-to-5', 'pairs-of-10', 'add-in-5'], false, 6);
 
@@ -130,7 +131,7 @@ describe('recommending', () => {
     });
   });
   it('names an alternative that practises what is missing', () => {
-    const low = learner('low', ['count-to-10', 'parts-to-5', 'ten-and-some', 'count-to-20'], ['pairs-of-10']);
+    const low = learner('low', ['count-to-10', 'parts-to-5', 'ten-and-some', 'count-to-20', ...ways], ['pairs-of-10']);
     low.known[at('pairs-of-10')] = 0.35;
     const gate = recommend(graph, shelf, [low], options).excluded.find((x) => x.game === 'bridge' && x.because === 'gate');
     const found = gate ?? recommend(graph, [shelf[0]!, shelf[1]!], [low], options).excluded.find((x) => x.because === 'gate');

@@ -13,6 +13,8 @@ const likedGain = 1.15;
 const hopelessBelow = 0.45;
 /** A skill is the heart of a variant from this share of its strongest dose on. */
 const heartShare = 0.35;
+/** What the same version practises this often in ten minutes, it teaches: no reason to wait for it. */
+const taughtHere = 1;
 /** Prerequisites count as missing a little later than they count as there. */
 const gateSlack = 0.2;
 
@@ -87,6 +89,7 @@ export function gateOf(graph: SkillGraph, offer: Offer, needs: LearnerNeeds): Ga
     if (offer.doses[k]! < strongest * heartShare) continue;
     for (const { index, sort } of graph.needs[k]!) {
       if (sort === 'heart' && needs.supported) continue;
+      if (offer.doses[index]! >= taughtHere) continue;
       if (needs.known[index]! < (sort === 'heart' ? heartThere : ideaThere) - gateSlack)
         return { because: 'needs', skill: k, missing: index, sort };
     }

@@ -1,4 +1,5 @@
-import { chancesOf, type SkillGraph } from '../skills/skillGraph';
+import { creditsOf } from '../skills/creditsOf';
+import type { SkillGraph } from '../skills/skillGraph';
 import { tenTraitOf } from '../items/traits';
 import { type Item, operations, representations } from '../items/item';
 import { itemAt, type TallyShape } from './itemChannel';
@@ -15,10 +16,15 @@ export const groupNames = [
 export type GroupName = (typeof groupNames)[number];
 const groupIndex = new Map<string, number>(groupNames.map((name, i) => [name, i]));
 
-/** An item and the classes it counts for. */
-export interface Classified {
-  readonly item: Item;
+/** The classes an item counts for, and how much of it for each: all of it, but where several of the narrowest steps share it. */
+export interface Members {
   readonly members: readonly number[];
+  readonly shares: readonly number[];
+}
+
+/** An item and the classes it counts for. */
+export interface Classified extends Members {
+  readonly item: Item;
 }
 
 /** Which skills and groups the item at a place of one seat's tally block counts for. */
@@ -42,19 +48,24 @@ export class ItemClasses {
     const ready = this.known.get(place);
     if (ready) return ready;
     const item = itemAt(this.shape, place);
-    const found = { item, members: this.of(item) };
+    const found = { item, ...this.of(item) };
     this.known.set(place, found);
     return found;
   }
 
-  of(item: Item): readonly number[] {
-    const members = this.graph ? chancesOf(this.graph, item) : [];
-    const add = (name: GroupName): void => void members.push(this.skills + groupIndex.get(name)!);
+  of(item: Item): Members {
+    const credits = this.graph ? creditsOf(this.graph, item) : [];
+    const members = credits.map((c) => c.index);
+    const shares = credits.map((c) => c.share);
+    const add = (name: GroupName): void => {
+      members.push(this.skills + groupIndex.get(name)!);
+      shares.push(1);
+    };
     add(item.op);
     add(`shown as ${item.rep}`);
     if (item.unknown !== 'result') add('part-missing');
     const trait = tenTraitOf(item);
     if (trait !== null && trait !== 'within') add(trait);
-    return members;
+    return { members, shares };
   }
 }

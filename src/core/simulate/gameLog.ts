@@ -1,3 +1,4 @@
+import type { Members } from './classes';
 import { type ChannelPlace, itemAt, type TallyShape } from './itemChannel';
 import type { TimeModel } from './timeModel';
 import { choosingSeconds, secondsOfItem, secondsOfOperation } from './timeModel';
@@ -13,7 +14,7 @@ export interface LooseCount {
   readonly item: LooseItem;
   count: number;
   counted: number;
-  classes: readonly number[] | null;
+  classes: Members | null;
 }
 
 /** Time is kept in hundredths of a second, as integers. */

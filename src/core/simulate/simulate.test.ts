@@ -1,9 +1,11 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { shippedGraph } from '../../contract/shippedData';
+import type { Item } from '../items/item';
 import { tenTraitOf } from '../items/traits';
 import { mechanismById } from '../mechanisms/registry';
 import { below, createRng, nextUint, shuffle, uniform } from '../shared/rng';
+import { creditsOf } from '../skills/creditsOf';
 import { quantileOf, shareUpTo } from './histogram';
 import { ratioOf } from './ratio';
 import { seatsFor } from './seats';
@@ -131,7 +133,11 @@ describe('a simulation', () => {
     while (!sim.advance());
     const r = simulationResult(sim);
     const minutes = (r.minutes.mean * r.games) / 10;
-    const tens = r.items.filter((i) => i.seat === 0 && i.unknown === 'b' && i.result === 10).reduce((n, i) => n + i.count, 0);
+    const graph = shippedGraph();
+    const k = graph.indexOf.get('pairs-of-10')!;
+    const share = (i: Item): number => creditsOf(graph, i).find((c) => c.index === k)?.share ?? 0;
+    const tens = r.items.filter((i) => i.seat === 0).reduce((n, i) => n + i.count * share(i), 0);
+    expect(tens).toBeGreaterThan(0);
     expect(r.doses[0]!.find((d) => d.skill === 'pairs-of-10')!.perTenMinutes).toBeCloseTo(tens / minutes, 3);
   });
 });

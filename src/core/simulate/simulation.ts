@@ -8,7 +8,7 @@ import { DEFAULT_TIME, type TimeModel } from './timeModel';
 import { ratioOf } from './ratio';
 
 /** Raised whenever a change of rules or counting makes old results differ. */
-export const ENGINE = '7';
+export const ENGINE = '8';
 
 export interface Precision {
   /** Relative standard error asked of the mean number of turns. */
@@ -130,13 +130,13 @@ export class Simulation {
       this.tally[at]! += count;
       const seat = Math.floor(at / shape.strideSeat);
       const out = HEAD + seat * (2 + classCount) + 2;
-      const { item, members } = classes.at(at - seat * shape.strideSeat);
+      const { item, members, shares } = classes.at(at - seat * shape.strideSeat);
       record[ITEMS]! += count;
       record[out - 1]! += count;
       record[FIRST]! += count * item.a;
       record[SECOND]! += count * item.b;
       record[RESULT]! += count * item.result;
-      for (let m = 0; m < members.length; m++) record[out + members[m]!]! += count;
+      for (let m = 0; m < members.length; m++) record[out + members[m]!]! += count * shares[m]!;
     }
     log.metCount = 0;
     this.countLoose(record);
@@ -185,7 +185,8 @@ export class Simulation {
       record[FIRST]! += fresh * loose.item.a;
       record[SECOND]! += fresh * loose.item.b;
       record[RESULT]! += fresh * loose.item.result;
-      for (const m of loose.classes) record[out + m]! += fresh;
+      const { members, shares } = loose.classes;
+      for (let m = 0; m < members.length; m++) record[out + members[m]!]! += fresh * shares[m]!;
     }
   }
 

@@ -89,6 +89,10 @@ export function compilePredicate(predicate: ItemPredicate): ItemTest {
     const step = p.aMultipleOf;
     tests.push((i) => i.a % step === 0);
   }
+  if (p.bMultipleOf !== undefined) {
+    const step = p.bMultipleOf;
+    tests.push((i) => i.b % step === 0);
+  }
   if (p.denominators) {
     const allowed = new Set(p.denominators);
     tests.push((i) => allowed.has(denominatorOf(i.a)) && (i.op === 'name-fraction' || allowed.has(denominatorOf(i.b))));
@@ -103,6 +107,10 @@ export function compilePredicate(predicate: ItemPredicate): ItemTest {
   if (p.anyOf) {
     const alternatives = p.anyOf.map(compilePredicate);
     tests.push((i) => alternatives.some((test) => test(i)));
+  }
+  if (p.not) {
+    const another = compilePredicate(p.not);
+    tests.push((i) => !another(i));
   }
   return (item) => tests.every((test) => test(item));
 }

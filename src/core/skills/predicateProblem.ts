@@ -14,5 +14,5 @@ export function predicateProblem(p: ItemPredicate, at = 'predicate'): Problem | 
     const inside = predicateProblem(part, `${at}.anyOf.${i}`);
     if (inside) return inside;
   }
-  return null;
+  return p.not ? predicateProblem(p.not, `${at}.not`) : null;
 }

@@ -32,6 +32,8 @@ export interface ItemPredicate {
   readonly resultMultipleOf?: number;
   /** The first number is a multiple of this (times on the clock, say). */
   readonly aMultipleOf?: number;
+  /** The second number is a multiple of this. */
+  readonly bMultipleOf?: number;
   /** Both fractions have one of these denominators. */
   readonly denominators?: readonly number[];
   readonly likeDenominators?: boolean;
@@ -39,14 +41,16 @@ export interface ItemPredicate {
   readonly negative?: boolean;
   readonly whole?: boolean;
   readonly anyOf?: readonly ItemPredicate[];
+  /** Items that are another step's, though all else holds: a half hour among times to the minute. */
+  readonly not?: ItemPredicate;
 }
 
 /**
- * `by-heart` skills are credited from items; `strategy` and `concept` skills only from
- * items noted with a *how*, or from a direct note: 8 + 5 answered right does not show
- * that a ten was made.
+ * `by-heart` skills and `method`s (written procedures, instruments, scales: to work it out is
+ * to hold it) are credited from items; `strategy` and `concept` skills only from items noted
+ * with a *how*, or from a direct note: 8 + 5 answered right does not show that a ten was made.
  */
-export type SkillNature = 'by-heart' | 'strategy' | 'concept';
+export type SkillNature = 'by-heart' | 'method' | 'strategy' | 'concept';
 
 /** A prerequisite *needs the idea*, or *needs it by heart*; a support in use opens the second. */
 export type PrerequisiteSort = 'idea' | 'heart';
@@ -69,6 +73,10 @@ export interface Skill {
   readonly prerequisites: readonly Prerequisite[];
   readonly codes: readonly string[];
   readonly predicate: ItemPredicate | null;
+  /** What is asked of it on paper lies within these bounds too: questions of a usual size, in usual steps. */
+  readonly asks?: ItemPredicate;
+  /** A way to begin, as turning a sum round: it neither takes items from other strategies nor loses any to them. */
+  readonly placeToStart?: boolean;
   /** Required when `predicate` is null. */
   readonly whyNoItems?: string;
   /** Usual tools, from the most help to the least, where they differ from the line's ladder. */

@@ -111,9 +111,3 @@ export function prerequisitesOf(graph: SkillGraph, index: number): Set<number> {
   visit(index);
   return seen;
 }
-
-/** The same graph, asking items about one skill only: far quicker where the others do not matter. */
-export function onlySkill(graph: SkillGraph, skill: string): SkillGraph {
-  const k = graph.indexOf.get(skill);
-  return { ...graph, askedFor: new Map([...graph.askedFor].map(([op, asked]) => [op, asked.filter((i) => i === k)])) };
-}

@@ -56,8 +56,7 @@ function Learner({ id, first }: { id: string; first: string | null }) {
   if (!learner.data || !mastery.data || !skills) return <Loading what="Drawing the map …" />;
   const l = learner.data;
   const all = mastery.data.items;
-  const wanted = all.filter((e) => e.wantedNow);
-  const assumed = wanted.filter((e) => e.asSeen >= heldAt && !e.seen).length;
+  const seenHeld = all.filter((e) => e.seen && e.asSeen >= heldAt).length;
   const next = new Set(goodNext(all, skills, l).map((e) => e.skill));
   const lines = skills.strands.map((s) => ({
     ...s,
@@ -73,7 +72,7 @@ function Learner({ id, first }: { id: string; first: string | null }) {
         interval: e.interval,
         frontier: next.has(k),
         wantedNow: e.wantedNow,
-        words: `${skill.title}: ${statusWords[e.status]}, ${e.mastery.toFixed(2)}${e.seen ? '' : ', nobody has seen it yet'}`,
+        words: `${skill.title}: ${statusWords[e.status]}${e.seen ? '' : ', nobody has looked at it yet'}`,
       };
     }),
   }));
@@ -86,10 +85,7 @@ function Learner({ id, first }: { id: string; first: string | null }) {
           big={ageWords(l.born)}
           small={l.withoutNorms ? 'own goals, no norms' : `${normWords[l.framework] ?? 'own framework’s'} norms`}
         />
-        <Figure
-          big={`${wanted.filter((e) => e.asSeen >= heldAt).length} of ${wanted.length}`}
-          small={`${l.withoutNorms ? 'toward own goals' : 'wanted by now'} on their own${assumed > 0 ? `, ${assumed} assumed` : ''}`}
-        />
+        <Figure big={seenHeld === 1 ? '1 step' : `${seenHeld} steps`} small="seen on their own" />
         <span className={panel.spring} />
         <span className={panel.together}>
           <LinkButton href={link(`/learners/${id}/place`)}>{all.some((e) => e.seen) ? 'Place again' : 'Place'}</LinkButton>

@@ -1,6 +1,5 @@
 import type { EstimateWire } from '../../contract/wire/maps';
 import { useState } from 'react';
-import { heldAt } from '../../core/mastery/parameters';
 import { movedLately } from '../../core/mastery/movedLately';
 import panel from '../shared/panel.module.css';
 import type { Skills } from '../shared/useSkills';
@@ -10,7 +9,7 @@ import styles from './learner.module.css';
 /** As many names as stand in a list before the rest is folded. */
 const shownFirst = 6;
 
-/** What moved, what is good next, what was wanted by now and is not there (the least sure first), and what is worth checking; each name opens its skill. */
+/** What moved, what is good next, what was looked at and is open (the least sure first), what nobody has looked at, and what is worth checking; each name opens its skill. */
 export function OpenNow({
   estimates,
   next,
@@ -27,7 +26,8 @@ export function OpenNow({
   const inOrder = [...estimates].sort(
     (x, y) => (skills.byId.get(x.skill)?.wantedAt.us ?? 0) - (skills.byId.get(y.skill)?.wantedAt.us ?? 0),
   );
-  const gaps = inOrder.filter((e) => e.wantedNow && e.asSeen < heldAt && !next.has(e.skill)).sort((x, y) => x.asSeen - y.asSeen);
+  const gaps = inOrder.filter((e) => e.gap && !next.has(e.skill)).sort((x, y) => x.asSeen - y.asSeen);
+  const unlooked = inOrder.filter((e) => e.unlooked && !next.has(e.skill));
   const byId = new Map(estimates.map((e) => [e.skill, e]));
   const moved = movedLately(estimates, pageToday()).map((m) => byId.get(m.skill)!);
   const due = inOrder.filter((e) => e.dueForReview);
@@ -42,12 +42,13 @@ export function OpenNow({
         onFocus={onFocus}
       />
       <Names
-        title={ownGoals ? 'On the way to own goals' : 'Wanted by now'}
-        none="No gap left."
+        title={ownGoals ? 'On the way to own goals' : 'Looked at and open'}
+        none="Nothing that was looked at is open."
         list={gaps}
         skills={skills}
         onFocus={onFocus}
       />
+      <Names title="Not looked at yet" none="All that is wanted by now was looked at." list={unlooked} skills={skills} onFocus={onFocus} />
       <Names title="Worth checking" none="Nothing was away for long." list={due} skills={skills} onFocus={onFocus} />
     </section>
   );

@@ -1,7 +1,9 @@
 import type { LearnerWire } from '../../contract/wire/learners';
+import type { SkillWire } from '../../contract/wire/things';
 import { useMutation } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
 import { ladderOf } from '../../core/mastery/nextSupport';
+import { exampleItems } from '../../core/skills/exampleItems';
 import { sheetItems } from '../../core/skills/sheetItems';
 import type { Item } from '../../core/items/item';
 import { questionText } from '../../text/itemText';
@@ -20,6 +22,10 @@ const itemsAsked = 10;
 /** Facts that a grid can show later on. */
 const factOps = ['add', 'subtract', 'multiply', 'divide'];
 
+/** Whether a sheet can ask for it: some only things can ask. */
+const canBeWritten = (s: SkillWire): boolean =>
+  s.predicate !== null && exampleItems(s.predicate, 3, 1, s.asks).match.some((i) => questionText(i) !== null);
+
 /** A sheet of ten, done alone: which came right, and with which tool. Not to be finished, and no grade. */
 export function SheetDialog({
   learner,
@@ -34,7 +40,7 @@ export function SheetDialog({
   onClose: () => void;
   onSaved: () => void;
 }) {
-  const possible = skills.list.filter((s) => s.predicate !== null);
+  const possible = useMemo(() => skills.list.filter(canBeWritten), [skills]);
   const [chosen, setChosen] = useState(skill && possible.some((s) => s.id === skill) ? skill : 'add-in-10');
   const [draw, setDraw] = useState(1);
   const [answers, setAnswers] = useState<ReadonlyMap<number, boolean>>(new Map());

@@ -116,7 +116,9 @@ export function WhyPanel({
       <p className={`${panel.soft} ${panel.small}`}>
         {skill.nature === 'by-heart'
           ? 'Known by heart: answers in games count.'
-          : 'A way of thinking: only a note on how it was done counts.'}{' '}
+          : skill.nature === 'method'
+            ? 'A written way, an instrument or a scale: to work it out is to hold it.'
+            : 'A way of thinking: only a note on how it was done counts.'}{' '}
         Codes: {skill.codes.join(', ')}. Commonly goes wrong: {skill.slips.join(' ')}
       </p>
       <div className={panel.row}>

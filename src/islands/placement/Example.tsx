@@ -1,15 +1,15 @@
 import type { SkillWire } from '../../contract/wire/things';
 import { useState } from 'react';
-import { exampleItems } from '../../core/skills/exampleItems';
+import { sheetItems } from '../../core/skills/sheetItems';
 import { questionText } from '../../text/itemText';
 import { Button } from '../../ui/Button';
 import styles from './placement.module.css';
 
 /** A question to show on the screen, when there is nothing at hand. */
-export function Example({ skill }: { skill: SkillWire }) {
+export function Example({ skill, all }: { skill: SkillWire; all: readonly SkillWire[] }) {
   const [turn, setTurn] = useState(0);
   if (!skill.predicate) return null;
-  const items = exampleItems(skill.predicate, 12, 5).match;
+  const items = sheetItems(skill, all, 12, 5);
   const texts = [...new Set(items.map(questionText).filter((t): t is string => t !== null))];
   if (texts.length === 0) return null;
   return (

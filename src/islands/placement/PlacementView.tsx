@@ -186,7 +186,7 @@ function Question({
         {s.title}
       </h2>
       <p className={styles.looks}>{s.looksLike}</p>
-      <Example skill={s} />
+      <Example skill={s} all={skills.list} />
       <Choice
         large
         disabled={waiting}

@@ -1,6 +1,6 @@
 import type { Operation } from '../../core/items/item';
 import type { EvidenceWire, LearnerWire } from '../../contract/wire/learners';
-import type { PlanWire, TableWire } from '../../contract/wire/plans';
+import type { PlanWire, SeatWire, TableWire } from '../../contract/wire/plans';
 import { useMutation } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { helpWords, howWords, resultWords } from '../../text/sentences';
@@ -40,6 +40,9 @@ export function unsentTables(plan: PlanWire): { round: number; table: number; ta
   );
 }
 
+/** The step a seat is for; where the session does not say, what the version asks most. */
+const forStep = (seat: SeatWire | undefined): string | null => seat?.skill ?? seat?.doses[0]?.skill ?? null;
+
 const placeOf = (plan: string, round: number, table: number): string => `zeitgeber-notes|${plan}|${round}|${table}`;
 
 /** Three taps a child, at the table, on a phone; kept in this browser until they are sent. */
@@ -67,8 +70,7 @@ export function TableNotes({
   const place = placeOf(plan.id, at.round, at.table);
   const [kept, setKept] = useState<Kept>(() => readKept(place));
   const [allRules, setAllRules] = useState(false);
-  const noteOf = (learner: string): SeatNote =>
-    kept.notes[learner] ?? blank(table.seats.find((s) => s.learner === learner)?.doses[0]?.skill ?? null);
+  const noteOf = (learner: string): SeatNote => kept.notes[learner] ?? blank(forStep(table.seats.find((s) => s.learner === learner)));
   const change = (learner: string, part: Partial<SeatNote>): void => {
     // A new content is a new write: the key belongs to exactly what will be sent.
     const nextKept = { ...kept, key: writeKey(), notes: { ...kept.notes, [learner]: { ...noteOf(learner), ...part } } };

@@ -16,6 +16,7 @@ import styles from './skills.module.css';
 
 const natures: readonly [SkillNature, string][] = [
   ['by-heart', 'known by heart: right answers in games count'],
+  ['method', 'a written way, an instrument, a scale: right answers in games count, worked out or not'],
   ['strategy', 'a way of working it out: only a note on how counts'],
   ['concept', 'an idea: only a note on how counts'],
 ];

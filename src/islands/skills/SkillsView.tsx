@@ -163,9 +163,11 @@ function Detail({
         <dd>
           {skill.nature === 'by-heart'
             ? 'known by heart; right answers in games count'
-            : skill.nature === 'strategy'
-              ? 'a way of working it out; only a note on how counts'
-              : 'an idea; only a note on how counts'}
+            : skill.nature === 'method'
+              ? 'a written way, an instrument or a scale; right answers in games count, and to work it out is to hold it'
+              : skill.nature === 'strategy'
+                ? 'a way of working it out; only a note on how counts'
+                : 'an idea; only a note on how counts'}
         </dd>
         <dt>Usually wanted</dt>
         <dd>

@@ -5,7 +5,7 @@ export interface StoredSeat {
   variant: string;
   /** Frozen when the seat was given, so that it can be asked for months later. */
   why: string;
-  /** The skill the seat was given for; null for company, absent where somebody placed the child by hand. */
+  /** The skill the seat was given for; null for company, absent in sessions of an earlier version. */
   skill?: string | null;
 }
 export interface StoredTable {

@@ -2,6 +2,7 @@ import { and, eq } from 'drizzle-orm';
 import type { LearnerNeeds } from '../../core/recommend/learnerNeeds';
 import type { Offer } from '../../core/recommend/offer';
 import { groupBy } from '../../core/recommend/recommend';
+import { seatReason } from '../../core/planning/planTerm';
 import { gateOf, valueOf } from '../../core/recommend/valueOf';
 import type { SkillGraph } from '../../core/skills/skillGraph';
 import type { Db } from '../db/db';
@@ -68,9 +69,12 @@ export async function completeRounds(db: Db, plan: PlanRow, edited: readonly Edi
           const seats = t.seats.map((s, n) => {
             const variant = stated[n]?.variant ?? best.get(s.learner);
             if (!variant) throw refuse('unknown-value', `"${t.game}" has no version in use.`, `rounds.${i}.tables`);
-            return (
-              before.get(`${i}|${t.game}|${s.learner}|${variant}`) ?? { learner: s.learner, variant, why: `Placed by hand on ${today}.` }
-            );
+            const kept = before.get(`${i}|${t.game}|${s.learner}|${variant}`);
+            if (kept) return kept;
+            // A note at the table will be about what this version serves best for this child.
+            const offer = ofGame.find((o) => o.variant === variant);
+            const skill = offer ? seatReason(graph, offer, needsNow(s.learner), minutes).skill : null;
+            return { learner: s.learner, variant, why: `Placed by hand on ${today}.`, skill };
           });
           return { game: t.game, helper: seats.some((s) => offers.find((o) => o.variant === s.variant)?.helper === 'needed'), seats };
         }),

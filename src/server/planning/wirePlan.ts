@@ -75,6 +75,7 @@ async function wireTable(
         variantTitle: byId.get(s.variant)?.title ?? s.variant,
         doses: await dosesAt(db, byId.get(s.variant), t.seats.length, minutes),
         why: s.why,
+        skill: s.skill ?? null,
       })),
     ),
   };

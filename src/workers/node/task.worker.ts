@@ -9,7 +9,8 @@ import { tellGame } from '../../core/simulate/storyLog';
 import { DEFAULT_TIME } from '../../core/simulate/timeModel';
 import { simulationResult } from '../../core/simulate/simulationResult';
 import { fairnessOf } from '../../core/simulate/fairness';
-import { onlySkill, type SkillGraph } from '../../core/skills/skillGraph';
+import { onlySkill } from '../../core/skills/creditsOf';
+import type { SkillGraph } from '../../core/skills/skillGraph';
 import { searchChanges } from '../../core/simulate/searchChanges';
 import type { ChangesTask, FairnessTask, FromWorker, GapTask, SimulateTask, StoryTask, Task } from './messages';
 
