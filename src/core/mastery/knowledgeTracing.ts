@@ -1,4 +1,4 @@
-import type { KnowledgeParameters } from './parameters';
+import { FORECAST, type KnowledgeParameters } from './parameters';
 
 /**
  * One observation in Bayesian knowledge tracing (Corbett and Anderson 1995): P(known)
@@ -23,8 +23,13 @@ export function learn(known: number, p: KnowledgeParameters, share = 1): number 
   return known + (1 - known) * p.transit * share;
 }
 
+/** Share of right answers to expect of a step, by how far all that it needs is there (0 … 1); see `FORECAST`. */
+export function expectedRight(known: number, readiness: number): number {
+  return chanceRight(known, { slip: FORECAST.slip, guess: FORECAST.guess + (FORECAST.near - FORECAST.guess) * readiness });
+}
+
 /** Chance of a right answer: L(1−s) + (1−L)g. */
-export function chanceRight(known: number, p: KnowledgeParameters): number {
+export function chanceRight(known: number, p: Pick<KnowledgeParameters, 'slip' | 'guess'>): number {
   return known * (1 - p.slip) + (1 - known) * p.guess;
 }
 

@@ -19,6 +19,13 @@ export const PARAMETERS: Readonly<Record<EvidenceKind, KnowledgeParameters>> = {
   statement: { slip: 0.1, guess: 0.25, transit: 0 },
 };
 
+/**
+ * What right answers are to be expected, looking forward: who holds a step is right nearly always, so that a game can
+ * be too easy; who does not hold it yet, but all that it needs, is right about every other time; and the less of that is
+ * there, the more is guessed. A note's slip is larger, since it also holds what was seen wrongly. Common practice, no source.
+ */
+export const FORECAST = { slip: 0.03, near: 0.45, guess: 0.16 } as const;
+
 /** How much of "right" an answer with a support in hand is worth. */
 export const supportCredit = 0.35;
 /** With a tool in hand a sheet is guessed this well without holding the skill (common practice, no source). */

@@ -1,6 +1,6 @@
 import { wantedBy } from '../skills/skill';
-import { chanceRight } from '../mastery/knowledgeTracing';
-import { heartThere, heldAt, ideaThere, PARAMETERS } from '../mastery/parameters';
+import { expectedRight } from '../mastery/knowledgeTracing';
+import { heartThere, heldAt, ideaThere } from '../mastery/parameters';
 import type { Accommodation } from './accommodations';
 import type { SkillGraph } from '../skills/skillGraph';
 
@@ -28,6 +28,8 @@ export interface LearnerNeeds {
   /** Expected share of right answers per skill. */
   readonly success: Float64Array;
   readonly ready: Uint8Array;
+  /** How far the least of what a step needs is there, 0 … 1. */
+  readonly readiness: Float64Array;
   /** Held, and worth meeting again. */
   readonly due: Uint8Array;
   readonly supported: boolean;
@@ -53,13 +55,19 @@ export function learnerNeeds(graph: SkillGraph, learner: NeedyLearner, known: Fl
   const need = new Float64Array(n);
   const success = new Float64Array(n);
   const ready = new Uint8Array(n);
+  const readiness = new Float64Array(n);
   for (let k = 0; k < n; k++) {
-    success[k] = chanceRight(known[k]!, PARAMETERS.note);
     ready[k] = graph.needs[k]!.every(({ index, sort }) =>
       sort === 'heart' ? learner.supported || known[index]! >= heartThere : known[index]! >= ideaThere,
     )
       ? 1
       : 0;
+    readiness[k] = graph.needs[k]!.reduce(
+      (least, { index, sort }) =>
+        sort === 'heart' && learner.supported ? least : Math.min(least, known[index]! / (sort === 'heart' ? heartThere : ideaThere)),
+      1,
+    );
+    success[k] = expectedRight(known[k]!, readiness[k]!);
     // A goal is wanted now, whatever the age; without norms nothing else presses.
     const goal = learner.goals?.has(k) ?? false;
     const ahead = goal ? 0 : learner.withoutNorms ? notGoalYears : Math.max(0, wantedBy(graph.skills[k]!, learner.framework) - learner.age);
@@ -74,6 +82,7 @@ export function learnerNeeds(graph: SkillGraph, learner: NeedyLearner, known: Fl
     need,
     success,
     ready,
+    readiness,
     due,
     supported: learner.supported,
     accommodations: learner.accommodations ?? [],

@@ -1,5 +1,4 @@
-import { chanceRight } from '../mastery/knowledgeTracing';
-import { PARAMETERS } from '../mastery/parameters';
+import { expectedRight } from '../mastery/knowledgeTracing';
 import type { SkillGraph } from '../skills/skillGraph';
 import type { LearnerNeeds } from './learnerNeeds';
 import type { Offer } from './offer';
@@ -16,6 +15,6 @@ export interface Suits {
 
 export function suitsOf(graph: SkillGraph, offer: Offer, needs: LearnerNeeds, intervals: readonly (readonly [number, number])[]): Suits {
   const at = (end: 0 | 1): number =>
-    expectedSuccess(offer, { ...needs, success: Float64Array.from(intervals, (i) => chanceRight(i[end], PARAMETERS.note)) });
+    expectedSuccess(offer, { ...needs, success: Float64Array.from(intervals, (i, k) => expectedRight(i[end], needs.readiness[k]!)) });
   return { success: expectedSuccess(offer, needs), low: at(0), high: at(1), gate: gateOf(graph, offer, needs) };
 }

@@ -11,6 +11,8 @@ export const successBand: readonly [number, number] = [0.7, 0.9];
 /** Replays are loved: a game a child asks for counts this much more. */
 const likedGain = 1.15;
 const hopelessBelow = 0.45;
+/** Years outside a version's ages at which it is no longer offered, on both sides. */
+const ageSlack = 1.5;
 /** A skill is the heart of a variant from this share of its strongest dose on. */
 const heartShare = 0.35;
 /** What the same version practises this often in ten minutes, it teaches: no reason to wait for it. */
@@ -76,15 +78,27 @@ export type Gate =
   | { readonly because: 'accommodation'; readonly what: Exclude<ReturnType<typeof notFor>, null> }
   | null;
 
-/** What bars a learner from a variant: a missing prerequisite of its heart, or too little success. */
+/** Whether a step at the heart of a variant is clearly open for a learner: then no age is too old for it. */
+function opens(offer: Offer, needs: LearnerNeeds): boolean {
+  const met = practised(offer.doses);
+  const strongest = met.reduce((most, k) => Math.max(most, offer.doses[k]!), 0);
+  return met.some((k) => offer.doses[k]! >= strongest * heartShare && needs.ready[k] === 1 && needs.known[k]! < ideaThere);
+}
+
+/**
+ * What bars a learner from a variant: an age far off, what this child cannot do with comfort, or too little success.
+ * A missing prerequisite alone bars nothing, for one is new to most steps while something else is still growing; where
+ * success is too little, it is told as the reason, unless the variant itself teaches it.
+ */
 export function gateOf(graph: SkillGraph, offer: Offer, needs: LearnerNeeds): Gate {
-  if (needs.age < offer.ages[0] - 1.5 || needs.age > offer.ages[1] + 3) return { because: 'age' };
+  if (needs.age < offer.ages[0] - ageSlack || (needs.age > offer.ages[1] + ageSlack && !opens(offer, needs))) return { because: 'age' };
   const what = notFor(offer, needs.accommodations);
   if (what) return { because: 'accommodation', what };
-  let strongest = 0;
   const met = practised(offer.doses);
-  for (const k of met) if (offer.doses[k]! > strongest) strongest = offer.doses[k]!;
-  if (strongest === 0) return null;
+  if (met.length === 0) return null;
+  const success = expectedSuccess(offer, needs);
+  if (success >= hopelessBelow) return null;
+  const strongest = met.reduce((most, k) => Math.max(most, offer.doses[k]!), 0);
   for (const k of met) {
     if (offer.doses[k]! < strongest * heartShare) continue;
     for (const { index, sort } of graph.needs[k]!) {
@@ -94,6 +108,5 @@ export function gateOf(graph: SkillGraph, offer: Offer, needs: LearnerNeeds): Ga
         return { because: 'needs', skill: k, missing: index, sort };
     }
   }
-  const success = expectedSuccess(offer, needs);
-  return success < hopelessBelow ? { because: 'too-hard', success } : null;
+  return { because: 'too-hard', success };
 }
