@@ -94,6 +94,19 @@ describe('which step is narrower', () => {
     expect(than[k('story-result')]!.size).toBe(0);
     expect(than[k('change')]!.size).toBe(0);
   });
+  it('is written down whole in docs/narrower.txt', async () => {
+    const lines = graph.skills.flatMap((s, k) => {
+      if (s.predicate === null) return [];
+      const names = [...than[k]!].map((x) => id(x)).join(', ');
+      return [`${s.id}: keeps ${Math.round(kept[k]! * 100)} %${names ? `; wider than ${names}` : ''}`];
+    });
+    const head = [
+      'What each step keeps of its own items (on a grid of numbers and ways of asking), and the steps it is wider than:',
+      'an item that both take in is practice of the narrower. Made by the test beside creditsOf.ts (vitest -u).',
+      '',
+    ];
+    await expect([...head, ...lines, ''].join('\n')).toMatchFileSnapshot('../../../docs/narrower.txt');
+  });
   it('leaves every step a third of its own items, or says why not', () => {
     const little = graph.skills.flatMap((s, k) => (kept[k]! < 1 / 3 ? [s.id] : []));
     expect(little.sort()).toEqual(Object.keys(keepsLittle).sort());

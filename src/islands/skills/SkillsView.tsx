@@ -151,7 +151,7 @@ function Detail({
   onNeed: (id: string, sort: 'idea' | 'heart') => void;
   onFree: (id: string) => void;
 }) {
-  const examples = skill.predicate ? exampleItems(skill.predicate, 6) : null;
+  const examples = skill.predicate ? exampleItems(skill.predicate, 6, 1, skill.asks) : null;
   const later = skills.list.filter((s) => s.prerequisites.some((p) => p.id === skill.id));
   const added = (id: string): boolean => own.edges.some((e) => e.skill === skill.id && e.needs === id);
   return (
