@@ -30,9 +30,10 @@ describe('placement', () => {
     api().on('POST /evidence/batch', { ids: ['a', 'b'] });
     show(<PlacementView id="wren" />);
     await answer('can');
-    await waitFor(() => expect(screen.getByText(/1 asked; 25 % of what was open/)).toBeTruthy());
+    await waitFor(() => expect(screen.getByText('1 asked; these lines are just begun')).toBeTruthy());
     await answer('not yet');
-    await waitFor(() => expect(screen.getByText(/2 asked/)).toBeTruthy());
+    await waitFor(() => expect(screen.getByText('2 asked; these lines are about half clear')).toBeTruthy());
+    expect(document.body.textContent).not.toContain('%');
     await answer('Save 2 answers');
     await waitFor(() => expect(gone()).toContain('/learners/wren'));
     const sent = api().writes.filter((w) => w.path === '/evidence/batch');

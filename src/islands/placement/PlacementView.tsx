@@ -124,11 +124,11 @@ function Placement({ id }: { id: string }) {
           )}
           {question.data && lines.length > 0 && answers.size > 0 && (
             <p className={styles.meter}>
-              <svg viewBox="0 0 200 12" role="img" aria-label={`${settled} % of what was open is settled`}>
+              <svg viewBox="0 0 200 12" role="img" aria-label={settledWords(settled)}>
                 <path d="M2 6H198" className={styles.track} />
                 <path d={`M2 6H${2 + 1.96 * settled}`} className={styles.done} />
               </svg>
-              {answers.size} asked; {settled} % of what was open on these lines is settled
+              {answers.size} asked; {settledWords(settled)}
             </p>
           )}
         </section>
@@ -153,6 +153,10 @@ function Placement({ id }: { id: string }) {
     </>
   );
 }
+
+/** How far the lines in question are settled, of a hundred, in words: a share of what was open says nothing to a parent. */
+const settledWords = (settled: number): string =>
+  settled < 34 ? 'these lines are just begun' : settled < 67 ? 'these lines are about half clear' : 'these lines are nearly clear';
 
 /** While the next question is being chosen, the one on show takes no second answer. */
 function Question({

@@ -136,7 +136,13 @@ function Move({ learner, m, skills }: { learner: string; m: Moved; skills: Skill
   const still = Math.abs(m.after - m.before) < leastMove;
   return (
     <li className={styles.move}>
-      <svg viewBox="-10 -26 74 36" width="74" height="36" role="img" aria-label={`from ${m.before.toFixed(2)} to ${m.after.toFixed(2)}`}>
+      <svg
+        viewBox="-10 -26 74 36"
+        width="74"
+        height="36"
+        role="img"
+        aria-label={still ? 'as before' : m.after > m.before ? 'rose' : 'fell'}
+      >
         <g opacity="0.4">
           <SignalArm x={0} y={0} size={0.8} mastery={m.before} seen interval={null} hue={hue} />
         </g>
@@ -150,12 +156,15 @@ function Move({ learner, m, skills }: { learner: string; m: Moved; skills: Skill
       </svg>
       <div>
         <a href={link(`/learners/${learner}?skill=${m.skill}`)}>{m.title}</a>{' '}
-        <b className={panel.num}>{still ? `${m.after.toFixed(2)}, as before` : `${m.before.toFixed(2)} → ${m.after.toFixed(2)}`}</b>{' '}
-        <span className={panel.soft}>
-          {m.statusBefore === m.statusAfter
-            ? statusWords[m.statusAfter]
-            : `${statusWords[m.statusBefore]}, now ${statusWords[m.statusAfter]}`}
-        </span>
+        {m.statusBefore === m.statusAfter ? (
+          <span className={panel.soft}>
+            {statusWords[m.statusAfter]}, {still ? 'as before' : m.after > m.before ? 'a little higher' : 'a little lower'}
+          </span>
+        ) : (
+          <b>
+            {statusWords[m.statusBefore]}, now {statusWords[m.statusAfter]}
+          </b>
+        )}
         {m.because.map((b) => (
           <p key={b}>{b}</p>
         ))}
