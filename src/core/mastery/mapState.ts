@@ -7,6 +7,7 @@ import { ageOn, daysBetween, type Evidence, type LearnerFacts, type NotedItem } 
 import { learn, sheetPosterior, softPosterior } from './knowledgeTracing';
 import { type LevelEvidence, levelOf, levelPrior, noLevelEvidence, seeLevel } from './levelGrid';
 import {
+  growingFrom,
   guessWithTool,
   hitWeight,
   howCredit,
@@ -87,9 +88,10 @@ export function seeEvidence(graph: SkillGraph, learner: LearnerFacts, map: MapSt
     const credit = creditOf(graph, learner, k, e);
     level(graph, learner, map, k, e, credit, weight);
     const moved = softPosterior(before, credit, weight, p);
-    // Right is never a step back. Only counting it out at a step by heart tells that it is not yet by heart.
+    // Right with help may say that it is not held yet, but never that it stopped growing. Only counting it out at a step
+    // by heart tells that it is not by heart.
     const countedOut = graph.skills[k]!.nature === 'by-heart' && (e.how === 'counted-all' || e.how === 'counted-on');
-    s.known = learn(e.result === 'stuck' || countedOut ? moved : Math.max(before, moved), p, credit);
+    s.known = learn(e.result === 'stuck' || countedOut ? moved : Math.max(moved, Math.min(before, growingFrom)), p, credit);
     rating = e.result === 'stuck' ? 'stuck' : credit < 0.7 ? 'support' : e.how === 'knew' ? 'knew' : 'alone';
   } else return;
   seen(s, e, 1, rating);

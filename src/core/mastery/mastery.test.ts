@@ -238,13 +238,13 @@ describe('four notes of one kind', () => {
     );
     return notes.map((n, i) => of(estimateMastery(graph, eight, notes.slice(0, i + 1), n.at.slice(0, 10)), skill).asSeen);
   };
-  it('right with a tool: no note of it is a step back', () => {
+  it('right with a tool: growing, and no note of it says that it is not there yet', () => {
     const notes = Array.from({ length: 6 }, (_, i) =>
       note('add-in-20', 'support', { at: `2026-10-${String(3 + 4 * i).padStart(2, '0')}T10:00:00Z`, support: 'bead-frame' }),
     );
     const noted = of(estimateMastery(graph, eight, notes, today), 'add-in-20').steps.filter((x) => x.because === 'noted');
     expect(noted).toHaveLength(6);
-    for (const x of noted) expect(x.after).toBeGreaterThanOrEqual(x.before);
+    for (const x of noted) expect(x.after).toBeGreaterThanOrEqual(Math.min(x.before, 0.4));
   });
   it('a written way worked out, with the steps written down, is held', () => {
     expect(after('take-3-trade', 'support', { support: 'writing-steps', how: 'worked-out' }).at(-1)!).toBeGreaterThan(0.85);
