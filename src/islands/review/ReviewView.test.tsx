@@ -29,7 +29,11 @@ const ready = (moves: object[]): void => {
       practice: [],
     });
 };
-const arrow = () => screen.getByRole('img', { name: /rose|fell|as before/ }).querySelector('path[stroke="var(--soft)"]')!.getAttribute('d');
+const arrow = () =>
+  screen
+    .getByRole('img', { name: /rose|fell|as before/ })
+    .querySelector('path[stroke="var(--soft)"]')!
+    .getAttribute('d');
 
 describe('what moved', () => {
   it.each([
