@@ -187,7 +187,11 @@ const seat = (id: string, version = 'tens'): SeatWire => ({
   learner: id,
   variant: version,
   variantTitle: version,
-  doses: [{ skill: 'make-ten', items: 12, source: 'calculated' }],
+  // What the version asks most is not what the seat is for.
+  doses: [
+    { skill: 'pairs-of-10', items: 14, source: 'calculated' },
+    { skill: 'make-ten', items: 12, source: 'calculated' },
+  ],
   skill: 'make-ten',
   why: `${id} is ready.`,
 });

@@ -38,6 +38,15 @@ export const operations = [
 ] as const;
 export type Operation = (typeof operations)[number];
 
+/** Operations whose numbers are fractions, written as codes. */
+export const fractionOps: readonly Operation[] = [
+  'name-fraction',
+  'equivalent-fraction',
+  'compare-fraction',
+  'add-fraction',
+  'subtract-fraction',
+];
+
 /** What the learner has to find: the result, or one of the two operands. */
 export type Unknown = 'result' | 'a' | 'b';
 

@@ -180,6 +180,8 @@ function liftWhatIsShown(graph: SkillGraph, work: readonly Work[]): void {
       w.steps = [...w.steps, { evidence: null, at: null, because: 'later-skill', what: graph.skills[hard]!.id, before: w.now, after: now }];
       w.now = now;
       w.asSeen = h.asSeen;
+      // Shown there, it need not be looked at again for its own sake.
+      w.retained = Math.max(w.retained, h.retained);
     }
   }
 }

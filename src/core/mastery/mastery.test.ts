@@ -268,3 +268,11 @@ describe('four notes of one kind', () => {
     expect(of(all, 'add-in-5').seen).toBe(true);
   });
 });
+
+it('what a harder step showed lately is not due for review', () => {
+  const notes = [
+    note('add-in-10', 'alone', { at: '2026-03-01T10:00:00Z' }),
+    ...['2026-11-05', '2026-11-12', '2026-11-19'].map((day) => note('add-in-20', 'alone', { at: `${day}T10:00:00Z`, how: 'knew' })),
+  ];
+  expect(of(estimateMastery(graph, wren, notes, today), 'add-in-10')).toMatchObject({ status: 'on-their-own', dueForReview: false });
+});

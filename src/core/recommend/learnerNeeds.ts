@@ -57,16 +57,12 @@ export function learnerNeeds(graph: SkillGraph, learner: NeedyLearner, known: Fl
   const ready = new Uint8Array(n);
   const readiness = new Float64Array(n);
   for (let k = 0; k < n; k++) {
-    ready[k] = graph.needs[k]!.every(({ index, sort }) =>
-      sort === 'heart' ? learner.supported || known[index]! >= heartThere : known[index]! >= ideaThere,
-    )
-      ? 1
-      : 0;
     readiness[k] = graph.needs[k]!.reduce(
       (least, { index, sort }) =>
         sort === 'heart' && learner.supported ? least : Math.min(least, known[index]! / (sort === 'heart' ? heartThere : ideaThere)),
       1,
     );
+    ready[k] = readiness[k] === 1 ? 1 : 0;
     success[k] = expectedRight(known[k]!, readiness[k]!);
     // A goal is wanted now, whatever the age; without norms nothing else presses.
     const goal = learner.goals?.has(k) ?? false;

@@ -1,3 +1,4 @@
+import { isAim } from '../skills/narrower';
 import type { SkillGraph } from '../skills/skillGraph';
 import type { LearnerNeeds } from './learnerNeeds';
 import { isKnown, type Offer } from './offer';
@@ -22,7 +23,7 @@ export function openGaps(graph: SkillGraph, offers: readonly Offer[], table: rea
   return table.flatMap((l) => {
     const measured = offers.filter(isKnown).map((o) => ({ o, gate: gateOf(graph, o, l) }));
     return [...l.need.keys()]
-      .filter((k) => l.ready[k] === 1 && graph.skills[k]!.predicate !== null)
+      .filter((k) => l.ready[k] === 1 && isAim(graph, k))
       .sort((x, y) => l.need[y]! - l.need[x]!)
       .slice(0, needsLookedAt)
       .filter((k) => !measured.some(({ o, gate }) => gate === null && enough(o, k)))

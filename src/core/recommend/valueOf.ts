@@ -78,12 +78,16 @@ export type Gate =
   | { readonly because: 'accommodation'; readonly what: Exclude<ReturnType<typeof notFor>, null> }
   | null;
 
-/** Whether a step at the heart of a variant is clearly open for a learner: then no age is too old for it. */
-function opens(offer: Offer, needs: LearnerNeeds): boolean {
-  const met = practised(offer.doses);
-  const strongest = met.reduce((most, k) => Math.max(most, offer.doses[k]!), 0);
-  return met.some((k) => offer.doses[k]! >= strongest * heartShare && needs.ready[k] === 1 && needs.known[k]! < ideaThere);
+/** The steps a variant is about: what it practises most, and what comes near to that. */
+function heartOf({ doses }: Offer): Int32Array {
+  const met = practised(doses);
+  const strongest = met.reduce((most, k) => Math.max(most, doses[k]!), 0);
+  return met.filter((k) => doses[k]! >= strongest * heartShare);
 }
+
+/** Whether a step at the heart of a variant is clearly open for a learner: then no age is too old for it. */
+const opens = (offer: Offer, needs: LearnerNeeds): boolean =>
+  heartOf(offer).some((k) => needs.ready[k] === 1 && needs.known[k]! < ideaThere);
 
 /**
  * What bars a learner from a variant: an age far off, what this child cannot do with comfort, or too little success.
@@ -94,13 +98,10 @@ export function gateOf(graph: SkillGraph, offer: Offer, needs: LearnerNeeds): Ga
   if (needs.age < offer.ages[0] - ageSlack || (needs.age > offer.ages[1] + ageSlack && !opens(offer, needs))) return { because: 'age' };
   const what = notFor(offer, needs.accommodations);
   if (what) return { because: 'accommodation', what };
-  const met = practised(offer.doses);
-  if (met.length === 0) return null;
+  if (practised(offer.doses).length === 0) return null;
   const success = expectedSuccess(offer, needs);
   if (success >= hopelessBelow) return null;
-  const strongest = met.reduce((most, k) => Math.max(most, offer.doses[k]!), 0);
-  for (const k of met) {
-    if (offer.doses[k]! < strongest * heartShare) continue;
+  for (const k of heartOf(offer)) {
     for (const { index, sort } of graph.needs[k]!) {
       if (sort === 'heart' && needs.supported) continue;
       if (offer.doses[index]! >= taughtHere) continue;

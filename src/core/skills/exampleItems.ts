@@ -1,5 +1,5 @@
 import { compareFractions, denominatorOf, fractionCode, greatestCommonDivisor } from '../items/fraction';
-import { type Item, type Operation, operations, resultOf, type Unknown } from '../items/item';
+import { fractionOps, type Item, type Operation, operations, resultOf, type Unknown } from '../items/item';
 import { below, createRng, type Rng } from '../shared/rng';
 import { compilePredicate, operationsOf } from './compilePredicate';
 import type { ItemPredicate } from './skill';
@@ -13,7 +13,6 @@ export interface Examples {
 const draws = 6000;
 const spans = [5, 10, 20, 100, 1000] as const;
 const denominators = [2, 3, 4, 5, 6, 8, 10] as const;
-const fractionOps: readonly Operation[] = ['name-fraction', 'equivalent-fraction', 'compare-fraction', 'add-fraction', 'subtract-fraction'];
 
 /** Draws up to `wanted` different items on either side of a predicate, within `asks` too if given; the same for the same seed. */
 export function exampleItems(predicate: ItemPredicate, wanted: number, seed = 1, asks: ItemPredicate = {}): Examples {

@@ -1,5 +1,5 @@
 import { fractionCode } from '../items/fraction';
-import { type Item, type Operation, operations, type Representation, resultOf, type Unknown } from '../items/item';
+import { fractionOps, type Item, type Operation, operations, type Representation, resultOf, type Unknown } from '../items/item';
 import type { ItemPredicate, SkillNature } from './skill';
 import { prerequisitesOf, type SkillGraph } from './skillGraph';
 
@@ -17,45 +17,16 @@ export interface Narrower {
   readonly kept: Float64Array;
 }
 
-const counted = [
-  ...Array(22).keys(),
-  24,
-  25,
-  27,
-  30,
-  35,
-  36,
-  38,
-  40,
-  42,
-  45,
-  47,
-  48,
-  50,
-  54,
-  56,
-  60,
-  63,
-  64,
-  70,
-  72,
-  75,
-  80,
-  81,
-  84,
-  90,
-  95,
-  96,
-];
+const first = [...Array(22).keys()];
+const counted = [24, 25, 27, 30, 35, 36, 38, 40, 42, 45, 47, 48, 50, 54, 56, 60, 63, 64, 70, 72, 75, 80, 81, 84, 90, 95, 96];
 const large = [
   98, 99, 100, 101, 108, 110, 119, 120, 121, 132, 144, 150, 200, 240, 250, 300, 345, 400, 470, 500, 600, 640, 720, 803, 900, 945,
 ];
 const largest = [990, 999, 1000, 1001, 1100, 1500, 2000, 4999, 5000, 9000, 9999, 12_345, 100_000, 468_000, 1_000_000];
 const below = [-1, -3, -10, -20];
-const numbers = [...below, ...counted, ...large, ...largest];
+const numbers = [...below, ...first, ...counted, ...large, ...largest];
 const few = [-3, 0, 1, 2, 3, 4, 5, 6, 7, 9, 10, 12, 15, 20, 30, 47, 100, 150, 999];
 const fractions = [2, 3, 4, 5, 6, 8, 10, 12].flatMap((d) => [...Array(d + 1).keys()].map((n) => fractionCode(n + 1, d)));
-const ofFractions: readonly Operation[] = ['name-fraction', 'equivalent-fraction', 'compare-fraction', 'add-fraction', 'subtract-fraction'];
 
 function named<K extends 'rep' | 'unknown'>(p: ItemPredicate, key: K): readonly Item[K][] {
   const own = p[key];
@@ -65,8 +36,8 @@ function named<K extends 'rep' | 'unknown'>(p: ItemPredicate, key: K): readonly 
 
 /** Items of one operation that tell predicates apart: many numbers shown as numerals, fewer in every other way named. */
 function* itemsOf(op: Operation, reps: readonly Representation[], unknowns: readonly Unknown[], alone: boolean): Generator<Item> {
-  const wide = ofFractions.includes(op) ? fractions : numbers;
-  const narrow = ofFractions.includes(op) ? fractions.filter((_, i) => i % 3 === 0) : few;
+  const wide = fractionOps.includes(op) ? fractions : numbers;
+  const narrow = fractionOps.includes(op) ? fractions.filter((_, i) => i % 3 === 0) : few;
   for (const rep of reps)
     for (const unknown of unknowns) {
       const values = rep === 'numerals' && unknown === 'result' && !alone ? wide : narrow;

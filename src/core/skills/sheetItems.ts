@@ -1,12 +1,10 @@
 import type { Item } from '../items/item';
 import { creditsOf } from './creditsOf';
 import { exampleItems } from './exampleItems';
-import type { Skill, SkillNature } from './skill';
+import type { Skill } from './skill';
 import { type SkillGraph, skillGraph } from './skillGraph';
 
-export type Asked = Pick<Skill, 'id' | 'strand' | 'wantedAt' | 'predicate' | 'prerequisites' | 'asks' | 'placeToStart'> & {
-  readonly nature: SkillNature;
-};
+type Asked = Pick<Skill, 'id' | 'nature' | 'predicate' | 'prerequisites' | 'asks' | 'placeToStart'>;
 
 /** Examples drawn for each question asked, so that there is something to choose from. */
 const drawnForEach = 12;

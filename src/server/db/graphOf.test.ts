@@ -2,6 +2,7 @@ import { eq } from 'drizzle-orm';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { shippedGraph } from '../../contract/shippedData';
 import { addEdge, addSkill } from '../skills/ownSkillStore';
+import { sumsToNine } from '../skills/ownSkill.testing';
 import { Workspace } from '../workspace.testing';
 import { graphOf, renewGraph } from './graphOf';
 import { ownEdges, ownSkills } from './schema';
@@ -13,19 +14,7 @@ afterEach(() => place.remove());
 
 describe('what an owner added before the shipped skills changed', () => {
   it('is left out where it no longer holds together, and only that', () => {
-    const sums = addSkill(
-      place.db,
-      {
-        title: 'Sums to nine',
-        looksLike: 'Knows what goes with six.',
-        strand: 'add',
-        nature: 'by-heart',
-        wantedAt: { us: 6.9, england: 6 },
-        prerequisites: [{ id: 'add-in-5', sort: 'idea' }],
-        predicate: { op: 'add', result: [9, 9] },
-      },
-      createdAt,
-    ).id;
+    const sums = addSkill(place.db, sumsToNine, createdAt).id;
     addEdge(place.db, sums, 'pairs-of-10', 'heart', createdAt);
     const stored = place.db.select().from(ownSkills).where(eq(ownSkills.id, sums)).get()!;
     const lost = { ...stored.skill, id: 'lost', prerequisites: [{ id: 'a-step-that-went-with-an-update', sort: 'idea' as const }] };

@@ -5,6 +5,7 @@ import { addEvidence, masteryOf } from '../evidence/evidenceStore';
 import { createLearner, learnerById } from '../learners/learnerStore';
 import { undoChange } from '../undo/undo';
 import { problemOf, Workspace } from '../workspace.testing';
+import { sumsToNine } from './ownSkill.testing';
 import { addEdge, addSkill, changeSkill, ownList, removeEdge, removeSkill, type SkillInput } from './ownSkillStore';
 
 const now = '2026-11-25T10:00:00.000Z';
@@ -13,15 +14,6 @@ let place: Workspace;
 beforeEach(() => (place = new Workspace()));
 afterEach(() => place.remove());
 
-const sumsToNine: SkillInput = {
-  title: 'Sums to nine',
-  looksLike: 'Knows what goes with six.',
-  strand: 'add',
-  nature: 'by-heart',
-  wantedAt: { us: 6.9, england: 6 },
-  prerequisites: [{ id: 'add-in-5', sort: 'idea' }],
-  predicate: { op: 'add', result: [9, 9] },
-};
 const inUse = (id: string) => graphOf(place.db).skills[graphOf(place.db).indexOf.get(id) ?? -1];
 const back = (change: string) => undoChange(place.db, change, now);
 
