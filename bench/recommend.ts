@@ -1,5 +1,6 @@
 import { shippedGraph } from '../src/contract/shippedData';
 import { estimateMastery } from '../src/core/mastery/estimateMastery';
+import { knownOf } from '../src/core/mastery/standing';
 import { learnerNeeds } from '../src/core/recommend/learnerNeeds';
 import type { Offer } from '../src/core/recommend/offer';
 import { recommend } from '../src/core/recommend/recommend';
@@ -40,8 +41,7 @@ export function benchRecommend(): void {
     return learnerNeeds(
       graph,
       { id: `l${i}`, nickname: '', age: 2026 - Number(born.slice(0, 4)), framework: 'us', supported: false },
-      Float64Array.from(estimates, (e) => e.mastery),
-      new Uint8Array(estimates.length),
+      knownOf(estimates),
     );
   });
   const options = { minutes: 15, limit: 10, stock: null, daysSincePlayed: new Map<string, number>() };

@@ -7,7 +7,7 @@ import { chanceOfRight, type InventedLearner, inventLearner, practise } from '..
 import { answerOf } from '../core/cohort/simulateTerm';
 import type { LearnerFacts, NotedItem } from '../core/mastery/evidence';
 import { emptyMap, seeEvidence } from '../core/mastery/mapState';
-import { nextQuestion } from '../core/mastery/nextQuestion';
+import { nextQuestion, type PlacementReply } from '../core/mastery/nextQuestion';
 import { below, createRng, type Rng, uniform } from '../core/shared/rng';
 import { exampleItems } from '../core/skills/exampleItems';
 import type { Db } from '../server/db/db';
@@ -48,11 +48,13 @@ export function placed(who: Inhabitant, day: string, seed: number): EvidenceInpu
   const map = emptyMap(graph);
   const out: EvidenceInput[] = [];
   for (const [i, lines] of [numberStrands, graph.strands.map((s) => s.id)].entries()) {
+    const replies: PlacementReply[] = [];
     for (let q = 0; q < mostQuestions[i]!; q++) {
-      const next = nextQuestion(graph, who.facts, map, day, lines);
+      const next = nextQuestion(graph, who.facts, map, day, lines, replies);
       if (!next) break;
       const at = `${day}T09:${String(out.length).padStart(2, '0')}:00.000Z`;
       const { result } = answerOf(who.truth, next.skill, 0, nature, 3, rng);
+      replies.push({ skill: next.skill, alone: result === 'alone' });
       seeEvidence(graph, who.facts, map, {
         id: `q${out.length}`,
         at,
@@ -120,7 +122,7 @@ export async function playedSession(
   wired.rounds.forEach((round, r) => {
     for (const seat of round.tables.flatMap((t) => t.seats)) {
       const who = people.find((p) => p.id === seat.learner)!;
-      const k = shippedGraph().indexOf.get(seat.doses[0]?.skill ?? '');
+      const k = shippedGraph().indexOf.get(seat.skill ?? seat.doses[0]?.skill ?? '');
       if (k === undefined) continue;
       if (uniform(rng) < notedShare)
         notes.push({

@@ -65,6 +65,17 @@ const how = oneOf('counted-all', 'counted-on', 'worked-out', 'knew');
 
 const role = oneOf('organiser', 'helper', 'parent');
 
+const placementNext = obj({
+  /** Null when every line in question was asked about. */
+  next: nullable(str),
+  strand: nullable(str),
+  because: nullable(oneOf('sure', 'edge', 'above', 'below')),
+  /** Questions that the whole talk will have, about. */
+  about: int,
+});
+
+export type PlacementNextWire = Static<typeof placementNext>;
+
 const noteBody = closed(
   {
     learner: str,
@@ -164,7 +175,7 @@ export const learnersWire = define({
       },
       ['answers'],
     ),
-    response: obj({ next: nullable(str), information: num, open: num }),
+    response: placementNext,
   },
   'POST /imports/roster': {
     summary: 'Preview or bring in a roster CSV, all or nothing',

@@ -4,7 +4,7 @@ import { arr, bool, int, nullable, num, obj, oneOf, pair, str } from './schema';
 const step = obj({
   evidence: nullable(str),
   at: nullable(str),
-  because: oneOf('norm', 'level', 'noted', 'missed-fact', 'right-facts', 'forgotten', 'later-skill', 'earlier-skill'),
+  because: oneOf('norm', 'age', 'noted', 'missed-fact', 'right-facts', 'forgotten', 'neighbour', 'later-skill'),
   what: str,
   before: num,
   after: num,
@@ -14,6 +14,8 @@ export const estimate = obj({
   skill: str,
   mastery: num,
   asSeen: num,
+  /** Share of right answers to expect with no tool. */
+  right: num,
   retention: num,
   interval: pair(num),
   seen: bool,

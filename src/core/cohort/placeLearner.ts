@@ -1,7 +1,7 @@
 import { readMap } from '../mastery/estimateMastery';
 import type { Evidence, LearnerFacts } from '../mastery/evidence';
 import { emptyMap, seeEvidence } from '../mastery/mapState';
-import { nextQuestion } from '../mastery/nextQuestion';
+import { nextQuestion, type PlacementReply } from '../mastery/nextQuestion';
 import type { SkillGraph } from '../skills/skillGraph';
 import { createRng } from '../shared/rng';
 import type { Assumptions } from './assumptions';
@@ -34,8 +34,9 @@ export function placeLearner(graph: SkillGraph, age: number, a: Assumptions, see
   };
   const before = forecasts();
   let questions = 0;
+  const replies: PlacementReply[] = [];
   for (; questions < mostQuestions; questions++) {
-    const next = nextQuestion(graph, facts, map, day, numberStrands);
+    const next = nextQuestion(graph, facts, map, day, numberStrands, replies);
     if (!next) break;
     const e: Evidence = {
       id: `${questions}`,
@@ -48,6 +49,7 @@ export function placeLearner(graph: SkillGraph, age: number, a: Assumptions, see
       by: { role: 'organiser', ownChild: false },
       ...answerOf(l, next.skill, 0, a, 3, rng),
     };
+    replies.push({ skill: next.skill, alone: e.result === 'alone' });
     seeEvidence(graph, facts, map, e);
   }
   return { questions, forecasts: forecasts(), before };

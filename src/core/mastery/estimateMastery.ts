@@ -2,20 +2,11 @@ import { wantedBy } from '../skills/skill';
 import { sortOf } from '../skills/narrower';
 import { prerequisitesOf, type SkillGraph } from '../skills/skillGraph';
 import { ageOn, daysBetween, type Evidence, type LearnerFacts } from './evidence';
-import { levelOf, levelPrior, normPrior, yearsAhead } from './levelGrid';
-import { emptyMap, type EstimateStep, leastTold, type MapState, seeEvidence, strandIndex } from './mapState';
-import {
-  dueForReviewBelow,
-  growingFrom,
-  heartThere,
-  heldAt,
-  ideaThere,
-  intervalZ,
-  priorNotes,
-  sureFromNotes,
-  worthCheckingBelow,
-} from './parameters';
-import { afterForgetting, retention } from './retention';
+import { heldAbove, logistic, varianceOf } from './field';
+import { ageRead, emptyMap, type EstimateStep, fallen, fieldOf, grownBy, leastTold, type MapState, seeEvidence } from './mapState';
+import { dueForReviewBelow, growingFrom, heldAt, intervalZ, sureFromNotes, there, worthCheckingBelow } from './parameters';
+import { type Memory, retention } from './retention';
+import type { Standing } from './standing';
 
 export type SkillStatus = 'not-yet' | 'growing' | 'on-their-own' | 'worth-checking';
 
@@ -25,9 +16,13 @@ export interface SkillEstimate {
   readonly mastery: number;
   /** P(held) when last seen: where the arm stands, for after a holiday it stays up. */
   readonly asSeen: number;
+  /** Ability as last met and how it fades, for reckoning forward; on the day, on a logit scale; and its standard deviation. */
+  readonly standing: Standing;
+  readonly theta: number;
+  readonly spread: number;
   /** Share that is likely still there. */
   readonly retention: number;
-  /** 80 % interval. */
+  /** 80 % interval: between these the arm would stand after a sheet of ten questions. */
   readonly interval: readonly [number, number];
   /** Somebody noted something about this very skill. */
   readonly seen: boolean;
@@ -48,26 +43,33 @@ export interface SkillEstimate {
 
 /** One skill on the way to its estimate. */
 interface Work {
-  /** P(held) on the day. */
+  /** P(held) and ability on the day, and P(held) and ability when last seen. */
   now: number;
+  theta: number;
   asSeen: number;
+  thetaSeen: number;
+  readonly variance: number;
   retained: number;
-  notes: number;
-  lastSeen: string | null;
+  readonly notes: number;
+  readonly lastSeen: string | null;
+  readonly missedAt: string | null;
+  /** How it fades from when on; that of a harder step where this one is shown there. */
+  memory: Memory | null;
+  met: string | null;
   steps: readonly EstimateStep[];
 }
 
 /**
- * What a learner holds on a day, skill by skill, from the norm and everything noted up to
- * that day, in order of time. Cost: linear in evidence plus edges of the graph.
+ * What a learner holds on a day, skill by skill, from the age and everything noted up to
+ * that day, in order of time. Cost: evidence × skills².
  */
 export function estimateMastery(graph: SkillGraph, learner: LearnerFacts, evidence: readonly Evidence[], today: string): SkillEstimate[] {
   return readMap(graph, learner, mapOf(graph, learner, evidence, today), today);
 }
 
-/** Everything noted up to a day, taken in from the first observation on. */
-export function mapOf(graph: SkillGraph, learner: LearnerFacts, evidence: readonly Evidence[], today: string): MapState {
-  const map = emptyMap(graph);
+/** Everything noted up to a day, taken in from the first observation on; with `told`, each step of the way is written down. */
+export function mapOf(graph: SkillGraph, learner: LearnerFacts, evidence: readonly Evidence[], today: string, told = true): MapState {
+  const map = emptyMap(graph, told);
   const upToToday = evidence.filter((e) => e.at.slice(0, 10) <= today);
   for (const e of upToToday.sort((x, y) => (x.at < y.at ? -1 : x.at > y.at ? 1 : x.id < y.id ? -1 : 1)))
     seeEvidence(graph, learner, map, e);
@@ -77,9 +79,7 @@ export function mapOf(graph: SkillGraph, learner: LearnerFacts, evidence: readon
 /** Reads the estimates of a day off what was taken in. */
 export function readMap(graph: SkillGraph, learner: LearnerFacts, map: MapState, today: string): SkillEstimate[] {
   const age = ageOn(learner.born, today);
-  const levels = graph.strands.map((_, s) => levelOf(map.levels, s));
-  const work = graph.skills.map((_, k) => beforeNeighbours(graph, learner, map, levels, k, age, today));
-  inferFromNeighbours(graph, work);
+  const work = readField(graph, learner, map, today);
   liftWhatIsShown(graph, work);
   const goals = goalSkills(graph, learner);
   return graph.skills.map((_, k) => estimateOf(graph, learner, work, k, age, goals));
@@ -97,69 +97,48 @@ export function goalSkills(graph: SkillGraph, learner: Pick<LearnerFacts, 'goals
   return found;
 }
 
-function beforeNeighbours(
-  graph: SkillGraph,
-  learner: LearnerFacts,
-  map: MapState,
-  levels: readonly Float64Array[],
-  k: number,
-  age: number,
-  today: string,
-): Work {
-  const s = map.skills[k]!;
-  if (s.lastSeen !== null) {
-    const days = daysBetween(s.lastSeen, today);
-    const retained = retention(s.memory, days);
-    const now = afterForgetting(s.known, retained);
-    const steps =
-      s.known - now > leastTold
-        ? [...s.steps, { evidence: null, at: null, because: 'forgotten' as const, what: String(days), before: s.known, after: now }]
-        : s.steps;
-    return { now, asSeen: s.known, retained, notes: s.notes, lastSeen: s.lastSeen, steps };
-  }
-  const wanted = wantedBy(graph.skills[k]!, learner.framework);
-  const norm = normPrior(age, wanted);
-  const steps: EstimateStep[] = [{ evidence: null, at: null, because: 'norm', what: graph.skills[k]!.id, before: norm, after: norm }];
-  if (map.newest === '') return { now: norm, asSeen: norm, retained: 1, notes: 0, lastSeen: null, steps };
-  const weights = levels[strandIndex(graph, k)]!;
-  const known = levelPrior(weights, age, wanted);
-  if (Math.abs(known - norm) > 0.005)
-    steps.push({ evidence: null, at: null, because: 'level', what: yearsAhead(weights).toFixed(1), before: norm, after: known });
-  return { now: known, asSeen: known, retained: 1, notes: 0, lastSeen: null, steps };
+function readField(graph: SkillGraph, learner: LearnerFacts, map: MapState, today: string): Work[] {
+  const field = fieldOf(graph, learner, map, today);
+  const age = ageRead(learner, map, today);
+  return map.skills.map((s, k): Work => {
+    const variance = varianceOf(field, k);
+    const grown = s.lastSeen === null && map.field !== null ? grownBy(graph, k, map.age, age) : 0;
+    const thetaSeen = field.mean[k]! + grown;
+    const days = s.lastSeen === null ? 0 : daysBetween(s.lastSeen, today);
+    const theta = thetaSeen - (days > 0 ? fallen(graph, map, k, days) : 0);
+    const asSeen = heldAbove(thetaSeen, variance);
+    const now = theta === thetaSeen ? asSeen : heldAbove(theta, variance);
+    return {
+      now,
+      theta,
+      asSeen,
+      thetaSeen,
+      variance,
+      retained: s.lastSeen === null ? 1 : retention(s.memory, days, graph.skills[k]!.nature),
+      notes: s.notes,
+      lastSeen: s.lastSeen,
+      missedAt: s.missedAt,
+      memory: s.memory,
+      met: s.lastSeen?.slice(0, 10) ?? null,
+      steps: stepsTo(graph.skills[k]!.id, s.steps, { asSeen, now, age, days }),
+    };
+  });
 }
 
-/** The least that a low prerequisite leaves of what builds on it. */
-const dampFloor = 0.35;
-
-/** Evidence further up lifts what it needs; a low skill further down tempers what builds on it. */
-function inferFromNeighbours(graph: SkillGraph, work: readonly Work[]): void {
-  for (let i = graph.order.length - 1; i >= 0; i--) {
-    const k = graph.order[i]!;
-    if (work[k]!.notes > 0) continue;
-    for (const later of graph.neededBy[k]!) {
-      const known = work[later]!.now;
-      const carries = work[later]!.notes > 0 || work[later]!.steps.some((s) => s.because === 'later-skill');
-      if (carries && known > work[k]!.now) infer(graph, work[k]!, 'later-skill', later, known);
-    }
-  }
-  for (const k of graph.order) {
-    if (work[k]!.notes > 0) continue;
-    for (const { index: earlier } of graph.needs[k]!) {
-      const w = work[earlier]!;
-      const carries = w.notes > 0 || w.steps.some((s) => s.because === 'earlier-skill');
-      if (!carries || w.now >= ideaThere) continue;
-      const known = work[k]!.now * (dampFloor + ((1 - dampFloor) * w.now) / ideaThere);
-      if (known < work[k]!.now) infer(graph, work[k]!, 'earlier-skill', earlier, known);
-    }
-  }
-}
-
-/** Whether the latest note of a step itself is a miss. */
-function lastMissed(w: Work): string | null {
-  const last = [...w.steps].reverse().find((s) => s.because === 'noted' || s.because === 'missed-fact');
-  if (!last?.at) return null;
-  const [right, of] = last.what.split(' of ').map(Number);
-  return last.because === 'missed-fact' || last.what === 'stuck' || (of !== undefined && right! / of < 0.5) ? last.at : null;
+/** The steps of the way, and what the day adds to them: the age read anew, and what was likely forgotten. */
+function stepsTo(
+  skill: string,
+  told: readonly EstimateStep[],
+  { asSeen, now, age, days }: { readonly asSeen: number; readonly now: number; readonly age: number; readonly days: number },
+): readonly EstimateStep[] {
+  const steps: EstimateStep[] =
+    told.length === 0 ? [{ evidence: null, at: null, because: 'norm', what: skill, before: asSeen, after: asSeen }] : [...told];
+  const left = steps.at(-1)!.after;
+  if (Math.abs(asSeen - left) > leastTold)
+    steps.push({ evidence: null, at: null, because: 'age', what: age.toFixed(1), before: left, after: asSeen });
+  if (asSeen - now > leastTold)
+    steps.push({ evidence: null, at: null, because: 'forgotten', what: String(days), before: asSeen, after: now });
+  return steps;
 }
 
 /**
@@ -174,22 +153,17 @@ function liftWhatIsShown(graph: SkillGraph, work: readonly Work[]): void {
       const w = work[easy]!;
       const s = graph.skills[easy]!;
       if (s.strand !== strand || sortOf(s.nature) !== sortOf(nature) || w.asSeen >= h.asSeen) continue;
-      const missed = lastMissed(w);
-      if (missed !== null && missed > (h.lastSeen ?? '')) continue;
+      if (w.missedAt !== null && w.missedAt > (h.lastSeen ?? '')) continue;
       const now = Math.max(w.now, h.now);
       w.steps = [...w.steps, { evidence: null, at: null, because: 'later-skill', what: graph.skills[hard]!.id, before: w.now, after: now }];
       w.now = now;
+      if (h.theta > w.theta) Object.assign(w, { theta: h.theta, memory: h.memory, met: h.met });
       w.asSeen = h.asSeen;
+      w.thetaSeen = Math.max(w.thetaSeen, h.thetaSeen);
       // Shown there, it need not be looked at again for its own sake.
       w.retained = Math.max(w.retained, h.retained);
     }
   }
-}
-
-function infer(graph: SkillGraph, w: Work, because: 'later-skill' | 'earlier-skill', from: number, known: number): void {
-  w.steps = [...w.steps, { evidence: null, at: null, because, what: graph.skills[from]!.id, before: w.now, after: known }];
-  w.now = known;
-  w.asSeen = known;
 }
 
 function estimateOf(
@@ -214,8 +188,11 @@ function estimateOf(
     skill: skill.id,
     mastery: w.now,
     asSeen: w.asSeen,
+    standing: { theta: w.thetaSeen, variance: w.variance, memory: w.memory, lastMet: w.met },
+    theta: w.theta,
+    spread: Math.sqrt(w.variance),
     retention: w.retained,
-    interval: wilson(w.now, priorNotes + w.notes),
+    interval: afterSheet(w),
     seen,
     notes: w.notes,
     sure: w.notes >= sureFromNotes,
@@ -234,15 +211,21 @@ function estimateOf(
 const nextInLineYears = 0.8;
 
 function prerequisitesThere(graph: SkillGraph, learner: LearnerFacts, work: readonly Work[], k: number): boolean {
-  return graph.needs[k]!.every(({ index, sort }) =>
-    sort === 'heart' ? learner.supportsInUse.length > 0 || work[index]!.asSeen >= heartThere : work[index]!.asSeen >= ideaThere,
+  return graph.needs[k]!.every(
+    ({ index, sort }) => (sort === 'heart' && learner.supportsInUse.length > 0) || readinessBy(work[index]!.thetaSeen) >= there,
   );
 }
 
-/** Wilson's score interval for a share seen in n notes (E. B. Wilson 1927). */
-function wilson(share: number, n: number): readonly [number, number] {
-  const z2 = intervalZ * intervalZ;
-  const centre = (share + z2 / (2 * n)) / (1 + z2 / n);
-  const half = (intervalZ / (1 + z2 / n)) * Math.sqrt((share * (1 - share)) / n + z2 / (4 * n * n));
-  return [Math.max(0, Math.min(share, centre - half)), Math.min(1, Math.max(share, centre + half))];
+/** How far a prerequisite at this ability carries what builds on it, 0 … 1: half at an ability a little under that of a child at its date. */
+export const readinessBy = (theta: number): number => logistic(1.5 * (theta - 0.4));
+
+/** Questions on a sheet, and what one tells about θ near the threshold (Fisher's information of the four-parameter model at its mean). */
+const sheet = { questions: 10, information: 0.13 };
+
+/** Between which heights the arm would stand, four times of five, after a sheet of ten: what is not known yet, in the map's own terms. */
+function afterSheet({ theta, variance, now }: Work): readonly [number, number] {
+  const left = 1 / (1 / variance + sheet.questions * sheet.information);
+  const moves = intervalZ * Math.sqrt(variance - left);
+  const at = (t: number): number => heldAbove(t, left);
+  return [Math.max(0, Math.min(now, at(theta - moves))), Math.min(1, Math.max(now, at(theta + moves)))];
 }

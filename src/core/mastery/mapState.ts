@@ -1,42 +1,30 @@
-import { wantedBy } from '../skills/skill';
 import { type Item, resultOf } from '../items/item';
-import type { SkillGraph } from '../skills/skillGraph';
+import { termStart } from '../shared/days';
 import { type Credit, creditsOf } from '../skills/creditsOf';
 import { sortOf } from '../skills/narrower';
+import type { SkillGraph } from '../skills/skillGraph';
 import { ageOn, daysBetween, type Evidence, type LearnerFacts, type NotedItem } from './evidence';
-import { learn, sheetPosterior, softPosterior } from './knowledgeTracing';
-import { type LevelEvidence, levelOf, levelPrior, noLevelEvidence, seeLevel } from './levelGrid';
-import {
-  growingFrom,
-  guessWithTool,
-  hitWeight,
-  howCredit,
-  type KnowledgeParameters,
-  missWeight,
-  ownChildWeight,
-  PARAMETERS,
-  supportCredit,
-  surest,
-} from './parameters';
-import { afterForgetting, type Memory, type Rating, remember, retention } from './retention';
+import { type Field, heldShare, type FieldSkill, observe, pairAt, priorField, priorMean, rightAt } from './field';
+import { FIELD, howCredit, itemsOf, helpEases, fadingFall, ownChildWeight, practice } from './parameters';
+import { type Memory, type Rating, remember, retention } from './retention';
 
 /** One step of the chain that led to an estimate. */
 export interface EstimateStep {
   readonly evidence: string | null;
   readonly at: string | null;
-  readonly because: 'norm' | 'level' | 'noted' | 'missed-fact' | 'right-facts' | 'forgotten' | 'later-skill' | 'earlier-skill';
-  /** A skill id for the neighbours, years ahead for the level, the result for a note. */
+  readonly because: 'norm' | 'age' | 'noted' | 'missed-fact' | 'right-facts' | 'forgotten' | 'neighbour' | 'later-skill';
+  /** A skill id for the neighbours, the result for a note. */
   readonly what: string;
   readonly before: number;
   readonly after: number;
 }
 
 export interface SkillState {
-  /** P(known) when last seen. */
-  known: number;
-  /** Observations, a missed or right fact counting in part. */
+  /** Observations of this very skill; items met on the way count in part. */
   notes: number;
   lastSeen: string | null;
+  /** When it was last gone wrong with, here itself. */
+  missedAt: string | null;
   memory: Memory | null;
   readonly steps: EstimateStep[];
 }
@@ -47,114 +35,172 @@ export interface SkillState {
  */
 export interface MapState {
   readonly skills: readonly SkillState[];
-  readonly levels: LevelEvidence;
+  /** Null before the first observation. */
+  field: Field | null;
+  /** The age that steps without a note of their own are expected by. */
+  age: number;
   /** When the newest observation taken in was made. */
   newest: string;
+  /** Whether each step of the way is written down. */
+  readonly told: boolean;
 }
 
-export function emptyMap(graph: SkillGraph): MapState {
+export function emptyMap(graph: SkillGraph, told = true): MapState {
   return {
-    skills: graph.skills.map(() => ({ known: NaN, notes: 0, lastSeen: null, memory: null, steps: [] })),
-    levels: noLevelEvidence(graph.strands.length),
+    skills: graph.skills.map(() => ({ notes: 0, lastSeen: null, missedAt: null, memory: null, steps: [] })),
+    field: null,
+    age: NaN,
     newest: '',
+    told,
   };
 }
 
-/** Forgetting of less than this is not told as a step. */
+/** A move of less than this is not told as a step. */
 export const leastTold = 0.02;
 
-/** Index of a skill's strand. */
-export const strandIndex = (graph: SkillGraph, k: number): number => graph.strands.findIndex((s) => s.id === graph.skills[k]!.strand);
+const fieldSkills = new WeakMap<SkillGraph, readonly FieldSkill[]>();
+/** Ability does not follow the framework a learner is shown: one date for every child. */
+export function fieldSkillsOf(graph: SkillGraph): readonly FieldSkill[] {
+  let list = fieldSkills.get(graph);
+  if (!list) fieldSkills.set(graph, (list = graph.skills.map((s) => ({ wantedAt: s.wantedAt.us, strand: s.strand }))));
+  return list;
+}
+
+/** θ that is gone from a skill so many days after it was last met. */
+export function fallen(graph: SkillGraph, map: MapState, k: number, days: number): number {
+  return fadingFall * (1 - retention(map.skills[k]!.memory, days, graph.skills[k]!.nature));
+}
+
+/** The field as it stands, begun at the learner's age where nothing was noted yet. */
+export const fieldOf = (graph: SkillGraph, learner: LearnerFacts, map: MapState, at: string): Field =>
+  map.field ?? priorField(fieldSkillsOf(graph), ageOn(learner.born, at));
+
+/**
+ * The age that holds on a day: within a term no step follows the calendar; at the start of the next the age is read
+ * anew, and by steps without a note of their own.
+ */
+export function ageRead(learner: LearnerFacts, map: MapState, at: string): number {
+  if (map.field === null) return ageOn(learner.born, at);
+  return Math.max(map.age, ageOn(learner.born, termStart(at.slice(0, 10))));
+}
+
+/** By how much a step without a note of its own is expected to have grown since its age was read. */
+export const grownBy = (graph: SkillGraph, k: number, from: number, to: number): number =>
+  priorMean(to, graph.skills[k]!.wantedAt.us) - priorMean(from, graph.skills[k]!.wantedAt.us);
+
+function begin(graph: SkillGraph, learner: LearnerFacts, map: MapState, at: string): Field {
+  const age = ageRead(learner, map, at);
+  if (map.field === null) {
+    map.field = priorField(fieldSkillsOf(graph), age);
+    if (map.told)
+      for (const [k, s] of map.skills.entries()) {
+        const held = heldShare(map.field, k);
+        s.steps.push({ evidence: null, at, because: 'norm', what: graph.skills[k]!.id, before: held, after: held });
+      }
+  } else if (age > map.age)
+    change(graph, map, { evidence: null, at, because: 'age', what: age.toFixed(1) }, (field) => {
+      for (const [k, s] of map.skills.entries()) if (s.lastSeen === null) field.mean[k]! += grownBy(graph, k, map.age, age);
+    });
+  map.age = age;
+  return map.field;
+}
+
+type Cause = Pick<EstimateStep, 'evidence' | 'at' | 'because' | 'what'>;
+
+/** Changes the field, and writes down what that moved: as its own step at skill `own`, as a neighbour's elsewhere. */
+function change(graph: SkillGraph, map: MapState, cause: Cause, act: (field: Field) => void, own = -1): void {
+  const field = map.field!;
+  const before = map.told ? map.skills.map((_, k) => heldShare(field, k)) : null;
+  act(field);
+  for (const [k, s] of map.skills.entries()) if (before) tell(graph, s, k, cause, before[k]!, heldShare(field, k), own);
+}
+
+function tell(graph: SkillGraph, s: SkillState, k: number, cause: Cause, before: number, after: number, own: number): void {
+  const last = s.steps.at(-1);
+  const neighbour = own >= 0 && k !== own;
+  const step: EstimateStep = {
+    ...cause,
+    ...(neighbour ? { because: 'neighbour' as const, what: graph.skills[own]!.id } : {}),
+    before: last?.after ?? before,
+    after,
+  };
+  if (k === own || Math.abs(after - step.before) >= leastTold) {
+    // Several notes about one neighbour are one line.
+    if (neighbour && last?.because === 'neighbour' && last.what === step.what)
+      s.steps[s.steps.length - 1] = { ...step, before: last.before };
+    else s.steps.push(step);
+  }
+}
 
 /** Takes in one observation, which must not be older than the newest before it. */
 export function seeEvidence(graph: SkillGraph, learner: LearnerFacts, map: MapState, e: Evidence): void {
   const k = graph.indexOf.get(e.skill);
   map.newest = e.at;
   if (k === undefined) return;
-  const p = PARAMETERS[e.kind];
+  const sheet = e.total !== null && e.total > 0;
+  if (!sheet && e.result === null) return;
+  const field = begin(graph, learner, map, e.at);
+  forget(graph, map, k, e.at);
   const weight = e.by.ownChild ? ownChildWeight : 1;
-  const s = beginning(graph, learner, map, k, e.at);
-  const before = s.known;
-  let rating: Rating;
-  if (e.total !== null && e.total > 0) {
-    const share = (e.correct ?? 0) / e.total;
-    level(graph, learner, map, k, e, share, weight);
-    // A tool in hand makes right answers say less, unless this child keeps it.
-    const withTool = e.support !== null && !learner.permanentSupports.includes(e.support);
-    s.known = before + weight * (sheetPosterior(before, e.correct ?? 0, e.total, withTool ? { ...p, guess: guessWithTool } : p) - before);
-    s.known = learn(s.known, p);
-    rating = share < 0.5 ? 'stuck' : share < 0.8 ? 'support' : 'alone';
-  } else if (e.result !== null) {
-    const credit = creditOf(graph, learner, k, e);
-    level(graph, learner, map, k, e, credit, weight);
-    const moved = softPosterior(before, credit, weight, p);
-    // Right with help may say that it is not held yet, but never that it stopped growing. Only counting it out at a step
-    // by heart tells that it is not by heart.
-    const countedOut = graph.skills[k]!.nature === 'by-heart' && (e.how === 'counted-all' || e.how === 'counted-on');
-    s.known = learn(e.result === 'stuck' || countedOut ? moved : Math.max(moved, Math.min(before, growingFrom)), p, credit);
-    rating = e.result === 'stuck' ? 'stuck' : credit < 0.7 ? 'support' : e.how === 'knew' ? 'knew' : 'alone';
-  } else return;
-  seen(s, e, 1, rating);
-  s.steps.push({ evidence: e.id, at: e.at, because: 'noted', what: e.result ?? `${e.correct} of ${e.total}`, before, after: s.known });
-  missedFacts(graph, learner, map, e, k, p);
-  rightFacts(graph, learner, map, e, k, p);
-}
-
-/** What an answer says of the skill, 0 … 1: a support discounts it unless it is this child's for good. */
-function creditOf(graph: SkillGraph, learner: LearnerFacts, k: number, e: Evidence): number {
-  if (e.result === 'stuck') return 0;
+  const kept = e.support !== null && learner.permanentSupports.includes(e.support);
+  const { nature } = graph.skills[k]!;
   // Writing it out is how a written way goes.
-  const written = graph.skills[k]!.nature === 'method' && e.support === 'writing-steps';
-  const alone = e.result === 'alone' || written || (e.support !== null && learner.permanentSupports.includes(e.support));
-  const credit = alone ? 1 : supportCredit;
-  return e.how ? credit * howCredit[graph.skills[k]!.nature][e.how] : credit;
-}
-
-/** The same answer again and again says little more about the line as a whole. */
-function level(graph: SkillGraph, learner: LearnerFacts, map: MapState, k: number, e: Evidence, credit: number, weight: number): void {
-  const { slip, guess } = PARAMETERS[e.kind];
-  const ifKnown = credit * (1 - slip) + (1 - credit) * slip;
-  const ifNot = credit * guess + (1 - credit) * (1 - guess);
-  seeLevel(
-    map.levels,
-    strandIndex(graph, k),
-    ageOn(learner.born, e.at),
-    wantedBy(graph.skills[k]!, learner.framework),
-    ifKnown,
-    ifNot,
-    weight / (1 + map.skills[k]!.notes),
-  );
-}
-
-/** The state of a skill when it is seen: begun from level and norm the first time, a little forgotten since the last. */
-function beginning(graph: SkillGraph, learner: LearnerFacts, map: MapState, k: number, at: string): SkillState {
-  const s = map.skills[k]!;
-  if (s.lastSeen === null) {
-    const wanted = wantedBy(graph.skills[k]!, learner.framework);
-    s.known = levelPrior(levelOf(map.levels, strandIndex(graph, k)), ageOn(learner.born, at), wanted);
-    s.steps.push({ evidence: null, at, because: 'norm', what: graph.skills[k]!.id, before: s.known, after: s.known });
-    return s;
+  const helped = !kept && (sheet ? e.support !== null : e.result === 'support') && !(nature === 'method' && e.support === 'writing-steps');
+  const difficulty = helped ? -helpEases : 0;
+  const expected = rightAt(field.mean[k]!, difficulty, FIELD);
+  let rating: Rating;
+  if (sheet) {
+    const share = (e.correct ?? 0) / e.total;
+    const items = weight * e.total;
+    noted(graph, map, k, e, { items, right: items * share, difficulty }, null);
+    rating = share < 0.5 ? 'stuck' : share < 0.8 ? 'support' : 'alone';
+  } else {
+    const stuck = e.result === 'stuck';
+    const credit = stuck || e.how === null ? 1 : howCredit[nature][e.how];
+    // Only counting it out at a step by heart tells that it is not by heart; of nothing else it tells the contrary.
+    const countedOut = !stuck && nature === 'by-heart' && (e.how === 'counted-all' || e.how === 'counted-on');
+    const items = weight * itemsOf[e.kind] * (countedOut ? 1 : credit);
+    const right = stuck ? 0 : countedOut ? items * credit : items;
+    noted(graph, map, k, e, { items, right, difficulty, alone: countedOut }, e.kind === 'note' ? expected : null);
+    rating = stuck ? 'stuck' : helped || credit < 0.7 ? 'support' : e.how === 'knew' ? 'knew' : 'alone';
   }
-  const retained = retention(s.memory, daysBetween(s.lastSeen, at));
-  const after = afterForgetting(s.known, retained);
-  if (s.known - after > leastTold)
-    s.steps.push({
-      evidence: null,
-      at,
-      because: 'forgotten',
-      what: String(Math.round(daysBetween(s.lastSeen, at))),
-      before: s.known,
-      after,
-    });
-  s.known = after;
-  return s;
+  if (rating === 'stuck') map.skills[k]!.missedAt = e.at;
+  seen(graph, map, k, e.at, 1, rating);
+  met(graph, map, e, k);
 }
 
-function seen(s: SkillState, e: Evidence, notes: number, rating: Rating): void {
-  s.known = Math.min(surest, Math.max(1 - surest, s.known));
-  s.memory = remember(s.memory, s.lastSeen ? daysBetween(s.lastSeen, e.at) : 0, rating);
+type Seen = { readonly items: number; readonly right: number; readonly difficulty: number; readonly alone?: boolean };
+
+/** Practice teaches most where about every other answer comes right; what came of it is a little less sure. */
+function noted(graph: SkillGraph, map: MapState, k: number, e: Evidence, o: Seen, practised: number | null): void {
+  const cause = { evidence: e.id, at: e.at, because: 'noted' as const, what: e.result ?? `${e.correct} of ${e.total}` };
+  const act = (field: Field): void => {
+    observe(field, { skill: k, ...o });
+    if (practised === null) return;
+    field.mean[k]! += practice.rise * 4 * practised * (1 - practised);
+    field.covariance[pairAt(k, k)]! += practice.widens;
+  };
+  change(graph, map, cause, act, k);
+}
+
+/** What has gone from a skill since it was last seen comes off before something is added. */
+function forget(graph: SkillGraph, map: MapState, k: number, at: string): void {
+  const s = map.skills[k]!;
+  if (s.lastSeen === null) return;
+  const days = daysBetween(s.lastSeen, at);
+  const cause = { evidence: null, at, because: 'forgotten' as const, what: String(Math.round(days)) };
+  const before = map.told ? heldShare(map.field!, k) : 0;
+  map.field!.mean[k]! -= fallen(graph, map, k, days);
+  if (!map.told) return;
+  const after = heldShare(map.field!, k);
+  if (before - after > leastTold) s.steps.push({ ...cause, before: s.steps.at(-1)?.after ?? before, after });
+}
+
+function seen(graph: SkillGraph, map: MapState, k: number, at: string, notes: number, rating: Rating): void {
+  const s = map.skills[k]!;
+  s.memory = remember(s.memory, s.lastSeen ? daysBetween(s.lastSeen, at) : 0, rating, graph.skills[k]!.nature);
   s.notes += notes;
-  s.lastSeen = e.at;
+  s.lastSeen = at;
 }
 
 const fullItem = (item: NotedItem): Item => ({
@@ -169,43 +215,30 @@ const fullItem = (item: NotedItem): Item => ({
 const answersFor = (graph: SkillGraph, item: NotedItem): Credit[] =>
   creditsOf(graph, fullItem(item)).filter(({ index }) => sortOf(graph.skills[index]!.nature) === 'answers');
 
-/** A miss weighs on the narrowest steps it belongs to, and on nothing else; what the note is about has its misses in it already. */
-function missedFacts(graph: SkillGraph, learner: LearnerFacts, map: MapState, e: Evidence, noted: number, p: KnowledgeParameters): void {
-  const missed = new Map<number, { readonly item: NotedItem; readonly share: number }[]>();
-  for (const item of e.items) {
-    if (item.correct) continue;
-    for (const { index, share } of answersFor(graph, item))
-      if (index !== noted) missed.set(index, [...(missed.get(index) ?? []), { item, share }]);
-  }
-  for (const [narrowest, items] of missed) {
-    const s = beginning(graph, learner, map, narrowest, e.at);
-    const before = s.known;
-    const weight = 1 - (1 - missWeight) ** items.reduce((sum, i) => sum + i.share, 0);
-    s.known = softPosterior(before, 0, weight, p);
-    seen(s, e, weight, 'stuck');
-    s.steps.push({
-      evidence: e.id,
-      at: e.at,
-      because: 'missed-fact',
-      what: items.map(({ item: i }) => `${i.a} ${i.op} ${i.b}`).join(', '),
-      before,
-      after: s.known,
-    });
-  }
-}
-
-/** Right answers are chances taken: they credit the narrowest steps other than the one noted, a little each. */
-function rightFacts(graph: SkillGraph, learner: LearnerFacts, map: MapState, e: Evidence, noted: number, p: KnowledgeParameters): void {
-  const counts = new Map<number, number>();
-  for (const item of e.items)
-    if (item.correct)
-      for (const { index: k, share } of answersFor(graph, item)) if (k !== noted) counts.set(k, (counts.get(k) ?? 0) + share);
-  for (const [k, right] of counts) {
-    const s = beginning(graph, learner, map, k, e.at);
-    const before = s.known;
-    const weight = 1 - (1 - hitWeight) ** right;
-    s.known = softPosterior(before, 1, weight, p);
-    seen(s, e, weight, 'alone');
-    s.steps.push({ evidence: e.id, at: e.at, because: 'right-facts', what: String(Math.ceil(right)), before, after: s.known });
+/**
+ * Single items say something of the narrowest steps they belong to, one item in all each, and of nothing else; what
+ * the note is about has them in it already. Those missed are taken in after those right.
+ */
+function met(graph: SkillGraph, map: MapState, e: Evidence, about: number): void {
+  for (const correct of [true, false]) {
+    const found = new Map<number, { items: number; readonly list: NotedItem[] }>();
+    for (const item of e.items) {
+      if (item.correct !== correct) continue;
+      for (const { index, share } of answersFor(graph, item)) {
+        if (index === about) continue;
+        const f = found.get(index) ?? { items: 0, list: [] };
+        f.items += share;
+        f.list.push(item);
+        found.set(index, f);
+      }
+    }
+    for (const [k, { items, list }] of found) {
+      forget(graph, map, k, e.at);
+      const what = correct ? String(Math.ceil(items)) : list.map((i) => `${i.a} ${i.op} ${i.b}`).join(', ');
+      const cause = { evidence: e.id, at: e.at, because: correct ? ('right-facts' as const) : ('missed-fact' as const), what };
+      change(graph, map, cause, (field) => void observe(field, { skill: k, items, right: correct ? items : 0, difficulty: 0 }), k);
+      if (!correct) map.skills[k]!.missedAt = e.at;
+      seen(graph, map, k, e.at, Math.min(1, items), correct ? 'alone' : 'stuck');
+    }
   }
 }

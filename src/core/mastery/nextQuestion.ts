@@ -1,38 +1,58 @@
-import { wantedBy } from '../skills/skill';
 import type { SkillGraph } from '../skills/skillGraph';
-import { ageOn, daysBetween, type EvidenceResult, type LearnerFacts } from './evidence';
-import { levelOf, noLevelEvidence, normPrior, offsets } from './levelGrid';
-import { type MapState, strandIndex } from './mapState';
-import { afterForgetting, retention } from './retention';
+import { readMap, type SkillEstimate } from './estimateMastery';
+import { daysBetween, type LearnerFacts } from './evidence';
+import type { MapState } from './mapState';
 
-/** The question that tells most about where a learner stands, and how much is still open. */
+/** The next question of a placement, and how far the talk has come. */
 export interface NextQuestion {
   /** Index of the skill to ask about. */
   readonly skill: number;
-  /** Expected fall of uncertainty by asking, in bits over all steps of the lines asked about. */
-  readonly information: number;
+  readonly strand: string;
+  /** Something sure to begin with; where the line may end; or a step above or below what was answered. */
+  readonly because: 'sure' | 'edge' | 'above' | 'below';
+  /** Questions that the whole talk will have, about. */
+  readonly about: number;
 }
 
-/** Asking goes on while a question is expected to settle this many bits. */
-const leastBits = 0.6;
-/** The same for somebody who wants to know more exactly. */
-const leastBitsThorough = 0.08;
-/** What was seen less than so many days ago is not asked again. */
-const askAgainDays = 21;
-/** How likely each answer is from somebody who holds a step, and who does not (common practice, no source). */
-const answerModel: Readonly<Record<EvidenceResult, { readonly ifKnown: number; readonly ifNot: number }>> = {
-  alone: { ifKnown: 0.8, ifNot: 0.1 },
-  support: { ifKnown: 0.14, ifNot: 0.3 },
-  stuck: { ifKnown: 0.06, ifNot: 0.6 },
-};
+/** What was answered in this sitting, in order. */
+export interface PlacementReply {
+  /** Index of the skill. */
+  readonly skill: number;
+  readonly alone: boolean;
+}
 
-const bits = (p: number): number => (p <= 0 || p >= 1 ? 0 : -(p * Math.log2(p) + (1 - p) * Math.log2(1 - p)));
+export interface PlacementOptions {
+  /** Ids of steps that nobody could tell about. */
+  readonly leaveOut?: ReadonlySet<string>;
+  /** Goes on asking between what is there and what is not. */
+  readonly thorough?: boolean;
+}
+
+/** A talk with a child ends after so many questions, and stays on a line for so many at most. */
+export const mostQuestions = 18;
+const mostOnLine = 3;
+const mostOnLineThorough = 6;
+/** What was seen less than so many days ago is not asked again, and a line of which so many were is left alone. */
+const askAgainDays = 21;
+const enoughSeen = 2;
+/** A line is in question where a step is neither surely held nor surely not. */
+const inDoubt: readonly [number, number] = [0.1, 0.9];
+/** How likely the step asked about is held: a start that is sure, the likely end of a line, a stretch up, a step down. */
+const wish = { sure: 0.93, edge: 0.5, above: 0.4, below: 0.8 } as const;
+/** Questions that a line which nobody has begun usually takes. */
+const usualOnLine = 2.3;
+
+interface Line {
+  readonly strand: string;
+  /** Indices of its steps that may be asked about, easiest first. */
+  readonly open: readonly number[];
+  readonly replies: readonly PlacementReply[];
+}
 
 /**
- * The next question of a placement: of all steps not asked yet, the one with the largest
- * expected information about the lines asked for, over the levels a line may be at
- * (D. V. Lindley 1956, on the measure of the information provided by an experiment).
- * Null when no question is worth asking. Cost: skills² · levels per line.
+ * The next question of a placement: it begins with something sure, then goes line by line and stays on one for two or
+ * three questions, until a step that is there lies below one that is not (an interview's usual order, common practice,
+ * no source). Null when every line in question was asked about.
  */
 export function nextQuestion(
   graph: SkillGraph,
@@ -40,71 +60,72 @@ export function nextQuestion(
   map: MapState,
   today: string,
   strands: readonly string[],
-  leaveOut: ReadonlySet<string> = new Set(),
-  thorough = false,
+  replies: readonly PlacementReply[],
+  { leaveOut = new Set(), thorough = false }: PlacementOptions = {},
 ): NextQuestion | null {
-  const age = ageOn(learner.born, today);
-  let best: { skill: number; information: number } | null = null;
-  for (const id of strands) {
-    const members = graph.skills.flatMap((s, k) => (s.strand === id ? [k] : []));
-    if (members.length === 0) continue;
-    const weights = levelOf(map.levels, strandIndex(graph, members[0]!));
-    const table = members.map((k) => Float64Array.from(offsets, (o) => normPrior(age + o, wantedBy(graph.skills[k]!, learner.framework))));
-    const quiet = members.map((k) => (map.skills[k]!.lastSeen === null ? null : daysBetween(map.skills[k]!.lastSeen!, today)));
-    const settled = quiet.map((days) => days !== null && days < askAgainDays);
-    // What was seen long ago stands where it was left, a little forgotten, and may be asked again.
-    const now = members.map((k, i) =>
-      quiet[i] === null ? mean(table[i]!, weights) : afterForgetting(map.skills[k]!.known, retention(map.skills[k]!.memory, quiet[i]!)),
+  if (replies.length >= (thorough ? 2 * mostQuestions : mostQuestions)) return null;
+  const estimates = readMap(graph, learner, map, today);
+  const dateOf = (k: number): number => graph.skills[k]!.wantedAt.us;
+  const lines = graph.strands
+    .filter((s) => strands.includes(s.id))
+    .map((s): Line => {
+      const members = graph.skills.flatMap((x, k) => (x.strand === s.id ? [k] : [])).sort((x, y) => dateOf(x) - dateOf(y));
+      const mine = replies.filter((r) => members.includes(r.skill));
+      const settled = (k: number): boolean => estimates[k]!.lastSeen !== null && daysBetween(estimates[k]!.lastSeen!, today) < askAgainDays;
+      const open = members.filter((k) => !settled(k) && !leaveOut.has(graph.skills[k]!.id));
+      const seenBefore = members.filter((k) => settled(k) && !mine.some((r) => r.skill === k)).length;
+      return { strand: s.id, open: mine.length === 0 && seenBefore >= enoughSeen && !thorough ? [] : open, replies: mine };
+    });
+  const waiting = lines.flatMap((line) => {
+    const ask = askOn(line, estimates, dateOf, thorough, replies.length === 0);
+    return ask ? [{ line, ask }] : [];
+  });
+  // A line that was begun is gone through first.
+  const now = waiting.find(({ line }) => line.replies.length > 0) ?? waiting[0];
+  if (!now) return null;
+  const more = waiting.reduce((sum, { line }) => sum + (line.replies.length > 0 ? 1 : usualOnLine), 0);
+  return {
+    skill: now.ask.skill,
+    strand: now.line.strand,
+    because: now.ask.because,
+    about: Math.min(mostQuestions, Math.round(replies.length + more)),
+  };
+}
+
+/** The question that comes next on one line; null when it is settled or out of the question. */
+function askOn(
+  { open, replies }: Line,
+  estimates: readonly SkillEstimate[],
+  dateOf: (k: number) => number,
+  thorough: boolean,
+  first: boolean,
+): { readonly skill: number; readonly because: NextQuestion['because'] } | null {
+  if (replies.length >= (thorough ? mostOnLineThorough : mostOnLine)) return null;
+  const nearest = (list: readonly number[], because: NextQuestion['because']) => {
+    const gap = (k: number): number => Math.abs(estimates[k]!.mastery - wish[because]);
+    const skill = list.reduce((best, k) => (best < 0 || gap(k) < gap(best) ? k : best), -1);
+    return skill < 0 ? null : { skill, because };
+  };
+  if (replies.length === 0) {
+    if (!open.some((k) => estimates[k]!.mastery > inDoubt[0] && estimates[k]!.mastery < inDoubt[1])) return null;
+    return nearest(open, first ? 'sure' : 'edge');
+  }
+  const there = replies.filter((r) => r.alone).map((r) => dateOf(r.skill));
+  const not = replies.filter((r) => !r.alone).map((r) => dateOf(r.skill));
+  const [top, bottom] = [Math.max(-Infinity, ...there), Math.min(Infinity, ...not)];
+  if (not.length === 0) {
+    const above = open.filter((k) => dateOf(k) >= top);
+    return replies.length === 1 && estimates[replies[0]!.skill]!.mastery > inDoubt[1] ? nearest(above, 'edge') : nearest(above, 'above');
+  }
+  if (there.length === 0)
+    return nearest(
+      open.filter((k) => dateOf(k) <= bottom),
+      'below',
     );
-    const uncertain = now.reduce((sum, p, i) => (settled[i] ? sum : sum + bits(p)), 0);
-    for (const [i, k] of members.entries()) {
-      if (settled[i] || leaveOut.has(graph.skills[k]!.id)) continue;
-      let after = 0;
-      for (const { ifKnown, ifNot } of Object.values(answerModel)) {
-        const posterior = weights.map((w, o) => w * (table[i]![o]! * ifKnown + (1 - table[i]![o]!) * ifNot));
-        const chance = posterior.reduce((sum, w) => sum + w, 0);
-        if (chance === 0) continue;
-        for (let o = 0; o < posterior.length; o++) posterior[o]! /= chance;
-        let left = 0;
-        for (const [j, row] of table.entries()) {
-          if (settled[j]) continue;
-          const p =
-            j === i
-              ? (now[i]! * ifKnown) / (now[i]! * ifKnown + (1 - now[i]!) * ifNot)
-              : quiet[j] === null
-                ? mean(row, posterior)
-                : now[j]!;
-          left += bits(p);
-        }
-        after += chance * left;
-      }
-      const information = uncertain - after;
-      if (!best || information > best.information) best = { skill: k, information };
-    }
-  }
-  if (!best || best.information < (thorough ? leastBitsThorough : leastBits)) return null;
-  return best;
-}
-
-/** Share of the uncertainty about some lines that is left, against knowing only the age; what was seen counts as settled. */
-export function openShare(graph: SkillGraph, learner: LearnerFacts, map: MapState, today: string, strands: readonly string[]): number {
-  const age = ageOn(learner.born, today);
-  let open = 0;
-  let atStart = 0;
-  for (const [k, s] of graph.skills.entries()) {
-    if (!strands.includes(s.strand)) continue;
-    const row = Float64Array.from(offsets, (o) => normPrior(age + o, wantedBy(s, learner.framework)));
-    atStart += bits(mean(row, blank));
-    if (map.skills[k]!.lastSeen === null) open += bits(mean(row, levelOf(map.levels, strandIndex(graph, k))));
-  }
-  return atStart === 0 ? 0 : Math.min(1, open / atStart);
-}
-
-/** The levels before anything is known. */
-const blank = levelOf(noLevelEvidence(1), 0);
-
-function mean(row: Float64Array, weights: Float64Array): number {
-  let sum = 0;
-  for (let o = 0; o < row.length; o++) sum += row[o]! * weights[o]!;
-  return sum;
+  // Something there below something that is not: the two agree.
+  if (!thorough) return null;
+  return nearest(
+    open.filter((k) => dateOf(k) >= Math.min(top, bottom) && dateOf(k) <= Math.max(top, bottom)),
+    'edge',
+  );
 }

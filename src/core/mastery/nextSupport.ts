@@ -1,7 +1,5 @@
 import type { Skill, Strand } from '../skills/skill';
 import type { EvidenceResult } from './evidence';
-import { chanceRight } from './knowledgeTracing';
-import { PARAMETERS } from './parameters';
 
 /** The tool to play with next, and why. */
 export interface NextSupport {
@@ -31,16 +29,10 @@ export const ladderOf = (skill: Pick<Skill, 'supports'>, strand: Pick<Strand, 'l
   skill.supports ?? strand.ladder;
 
 /**
- * The lightest support with which about seven of ten answers should come right; a step
+ * The lightest support with which, where `bare` is the share of right answers to expect with none, about seven of ten answers should come right; a step
  * heavier than last time after two stuck notes; a tool this child keeps stays.
  */
-export function nextSupport(
-  ladder: readonly string[],
-  known: number,
-  notes: readonly SupportNote[],
-  keeps: readonly string[],
-): NextSupport {
-  const bare = chanceRight(known, PARAMETERS.note);
+export function nextSupport(ladder: readonly string[], bare: number, notes: readonly SupportNote[], keeps: readonly string[]): NextSupport {
   const successOn = (i: number): number => {
     if (i >= ladder.length) return bare;
     const brings = ladder.length === 1 ? heaviestBrings : heaviestBrings - ((heaviestBrings - lightestBrings) * i) / (ladder.length - 1);

@@ -1,4 +1,5 @@
 import { default_w, forgetting_curve, FSRSAlgorithm, generatorParameters } from 'ts-fsrs';
+import type { SkillNature } from '../skills/skill';
 import { forgetting } from './parameters';
 
 /** What the scheduler remembers of one skill; null before anything was seen. */
@@ -13,19 +14,16 @@ const ratings = { stuck: 1, support: 2, alone: 3, knew: 4 } as const;
 export type Rating = keyof typeof ratings;
 
 /** Memory after a skill was met again, `days` after the last time. */
-export function remember(memory: Memory | null, days: number, rating: Rating): Memory {
+export function remember(memory: Memory | null, days: number, rating: Rating, nature: SkillNature): Memory {
   const { difficulty, stability } = algorithm.next_state(
     memory,
-    memory ? Math.max(0, days) * forgetting.memoryDaysPerDay : 0,
+    memory ? Math.max(0, days) * forgetting[nature].memoryDaysPerDay : 0,
     ratings[rating],
   );
   return { difficulty, stability };
 }
 
-/** Share that is likely still there `days` after the skill was last met: the scheduler's own curve on a slower clock. */
-export function retention(memory: Memory | null, days: number): number {
-  return memory ? forgetting_curve(default_w, Math.max(0, days) * forgetting.memoryDaysPerDay, memory.stability) : 1;
+/** Share that is likely still there `days` after the skill was last met: the scheduler's own curve on a slower clock, slowest for ideas. */
+export function retention(memory: Memory | null, days: number, nature: SkillNature): number {
+  return memory ? forgetting_curve(default_w, Math.max(0, days) * forgetting[nature].memoryDaysPerDay, memory.stability) : 1;
 }
-
-/** P(known) after some days: what is forgotten takes away part of it. */
-export const afterForgetting = (known: number, retained: number): number => known * (1 - forgetting.takes * (1 - retained));

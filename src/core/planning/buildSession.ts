@@ -1,7 +1,7 @@
 import type { LearnerNeeds } from '../recommend/learnerNeeds';
 import { isKnown, type Offer } from '../recommend/offer';
 import { groupBy } from '../recommend/recommend';
-import { expectedSuccess, fitOf, gateOf, saturation, valueOf } from '../recommend/valueOf';
+import { expectedSuccess, gainOf, gateOf, likedGain, practised, valueOf } from '../recommend/valueOf';
 import type { SkillGraph } from '../skills/skillGraph';
 import type { PlanInstance, PlanLock } from './instance';
 
@@ -19,8 +19,8 @@ export interface SessionSettings {
   readonly preparationMinutes: number;
   readonly stock: ReadonlyMap<string, number>;
   readonly plentiful: ReadonlySet<string>;
-  /** Days since each learner last played a game, by `learner|game`. */
-  readonly daysSincePlayed: ReadonlyMap<string, number>;
+  /** Days since each time a learner played a game, by `learner|game`. */
+  readonly daysSincePlayed: ReadonlyMap<string, readonly number[]>;
   readonly locks: readonly { readonly learner: string; readonly round: number; readonly game: string }[];
   readonly resting: readonly { readonly learner: string; readonly round: number }[];
 }
@@ -37,14 +37,22 @@ export interface BuiltSession {
   readonly kinds: readonly string[];
 }
 
-const gapsPerLearner = 10;
-const slopes = [1, 0.5, 0.2];
-/** Worth of a game for its own sake: something fresh, at the right height. */
-const freshWorth = 0.12;
+/** Steps of a learner that the model holds at most: those that games here could do most for. */
+const gapsPerLearner = 48;
+/** The gain of chances, 12·ln(1 + chances/12), as pieces of so many chances each; what lies beyond counts nothing. */
+const chancesPerUnit = 8;
+const pieces = 4;
+const unitGain = gainOf(chancesPerUnit);
+const slopes = Array.from({ length: pieces }, (_, i) => (gainOf((i + 1) * chancesPerUnit) - gainOf(i * chancesPerUnit)) / unitGain);
+/** Worth of a game for its own sake, in chances that fit at a step of full need: something fresh. */
+const freshWorth = 0.05;
 const freshDays = 14;
+/** Each time a game was played takes this part of its worth, less the longer ago, and no more than `mostStale` in all. */
+const perPlay = 0.1;
+const staleDays = 21;
+const mostStale = 0.6;
 /** A game longer than the round by more than this factor does not fit. */
 const lengthSlack = 1.25;
-const mostDose = 1.5;
 const plenty = 9999;
 const leastTogether = 2;
 
@@ -64,8 +72,8 @@ export function buildSession(
   const kindIndex = new Map(kinds.map((k, i) => [k, i]));
   const families = new Map<string, number>();
   for (const o of options) if (!families.has(o.game)) families.set(o.game, families.size);
-  const gapSkills = learners.map((l) => topNeeds(l));
   const chosen = learners.map((l) => options.map((o) => bestOffer(graph, o, l, settings.minutes)));
+  const gapSkills = learners.map((l, i) => servedNeeds(l, chosen[i]!, settings.minutes));
   const stretched = learners.map((l, i) => stretch(graph, options, l, chosen[i]!, settings.rounds));
   const locks = settings.locks.flatMap((k) => lockFor(k, learners, options, chosen));
   const instance: PlanInstance = {
@@ -85,12 +93,19 @@ export function buildSession(
       preparation: Math.max(...o.offers.map((v) => v.preparationMinutes)),
       family: families.get(o.game)!,
     })),
-    gaps: gapSkills.map((list, l) => list.map((k) => learners[l]!.need[k]!)),
+    gaps: gapSkills.map((list, l) => list.map((k) => learners[l]!.need[k]! * unitGain)),
     value: learners.map((l, i) =>
       options.map((o, g) => (chosen[i]![g] ? freshWorth * freshness(settings.daysSincePlayed.get(`${l.learner}|${o.game}`)) : -1)),
     ),
     dose: learners.map((l, i) =>
-      options.map((_, g) => (chosen[i]![g] ? dosesFor(chosen[i]![g]!, l, gapSkills[i]!, settings.minutes, stretched[i]![g]!) : null)),
+      options.map((o, g) => {
+        const offer = chosen[i]![g];
+        if (!offer) return null;
+        if (stretched[i]![g]) return [];
+        const liked = l.likings.includes(o.game) ? likedGain : 1;
+        const worth = liked * notStale(settings.daysSincePlayed.get(`${l.learner}|${o.game}`));
+        return dosesFor(offer, l, gapSkills[i]!, settings.minutes, worth);
+      }),
     ),
     locks,
     resting: settings.resting.flatMap(({ learner, round }): [number, number][] => {
@@ -101,12 +116,23 @@ export function buildSession(
   return { instance, options, chosen, gapSkills, stretched, kinds };
 }
 
-function topNeeds(l: LearnerNeeds): number[] {
-  return Array.from(l.need.keys())
-    .filter((k) => l.need[k]! > 0.02)
-    .sort((x, y) => l.need[y]! - l.need[x]!)
-    .slice(0, gapsPerLearner);
+/** The steps that the games open to a learner could do most for, the most first. */
+function servedNeeds(l: LearnerNeeds, chosen: readonly (Offer | null)[], minutes: number): number[] {
+  const best = new Map<number, number>();
+  for (const offer of chosen) {
+    if (!offer) continue;
+    for (const k of practised(offer.doses)) {
+      const gain = l.need[k]! * gainOf((l.fit[k]! * offer.doses[k]! * minutes) / 10);
+      if (gain > (best.get(k) ?? leastGain)) best.set(k, gain);
+    }
+  }
+  return [...best]
+    .sort((x, y) => y[1] - x[1] || x[0] - y[0])
+    .slice(0, gapsPerLearner)
+    .map(([k]) => k);
 }
+/** What a game does for a step counts from here on. */
+const leastGain = 0.02;
 
 function bestOffer(graph: SkillGraph, option: TableOption, l: LearnerNeeds, minutes: number): Offer | null {
   let best: Offer | null = null;
@@ -150,16 +176,20 @@ function materialsOf(offers: readonly Offer[]): [string, number][] {
   return [...wanted];
 }
 
-function freshness(days: number | undefined): number {
-  return days === undefined ? 1 : Math.min(1, Math.max(0, days / freshDays));
+function freshness(days: readonly number[] | undefined): number {
+  return days === undefined ? 1 : Math.min(1, Math.max(0, Math.min(...days) / freshDays));
 }
 
-function dosesFor(offer: Offer, l: LearnerNeeds, gaps: readonly number[], minutes: number, stretched: boolean): [number, number][] {
-  if (stretched) return [];
-  const fit = fitOf(expectedSuccess(offer, l));
+/** What is left of a game's worth to somebody who played it so many days ago, time by time. */
+function notStale(days: readonly number[] | undefined): number {
+  const plays = (days ?? []).reduce((sum, d) => sum + Math.exp(-Math.max(0, d) / staleDays), 0);
+  return 1 - Math.min(mostStale, perPlay * plays);
+}
+
+function dosesFor(offer: Offer, l: LearnerNeeds, gaps: readonly number[], minutes: number, worth: number): [number, number][] {
   return gaps.flatMap((k, i): [number, number][] => {
-    const dose = Math.min(mostDose, (saturation((offer.doses[k]! * minutes) / 10) / saturation(12)) * fit);
-    return dose > 0.02 ? [[i, Math.round(dose * 1000) / 1000]] : [];
+    const units = (worth * l.fit[k]! * offer.doses[k]! * minutes) / 10 / chancesPerUnit;
+    return units > 0.02 ? [[i, Math.round(units * 1000) / 1000]] : [];
   });
 }
 

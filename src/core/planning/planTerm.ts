@@ -1,18 +1,19 @@
 import { daysBetween } from '../shared/days';
 import { heldAt } from '../mastery/parameters';
-import { predictMastery } from '../mastery/predictMastery';
+import { type Standing, standingOn } from '../mastery/standing';
+import { afterPractice } from '../recommend/afterPractice';
 import { learnerNeeds, type LearnerNeeds, type NeedyLearner } from '../recommend/learnerNeeds';
 import type { Offer } from '../recommend/offer';
 import { mainSkill } from '../recommend/recommend';
-import { expectedSuccess } from '../recommend/valueOf';
+import { expectedSuccess, practised } from '../recommend/valueOf';
 import type { SkillGraph } from '../skills/skillGraph';
 import { buildSession, type BuiltSession, type SessionSettings } from './buildSession';
 import type { SolveModel } from './linearModel';
 import { type PlanOutcome, planSession } from './planSession';
 
 export interface TermLearner extends NeedyLearner {
-  readonly known: readonly number[];
-  readonly due: readonly number[];
+  /** Where each skill stands, by index. */
+  readonly skills: readonly Standing[];
 }
 
 export interface TermMeeting {
@@ -84,13 +85,15 @@ export function planTerm(
   onProgress?: (share: number) => void,
 ): PlannedMeeting[] {
   const { offers } = input;
-  const state = new Map(input.learners.map((l) => [l.id, { learner: l, known: Float64Array.from(l.known), due: Uint8Array.from(l.due) }]));
+  const state = new Map(input.learners.map((l) => [l.id, { learner: l, skills: [...l.skills] }]));
   const played = [...input.played];
   const firstDate = input.meetings[0]?.date ?? '';
   return input.meetings.map((meeting, i) => {
     const years = daysBetween(firstDate, meeting.date) / 365.25;
     const present = meeting.present.flatMap((id) => state.get(id) ?? []);
-    const needs = present.map(({ learner, known, due }) => learnerNeeds(graph, { ...learner, age: learner.age + years }, known, due));
+    const needs = present.map(({ learner, skills }) =>
+      learnerNeeds(graph, { ...learner, age: learner.age + years }, standingOn(graph, skills, meeting.date)),
+    );
     const built = buildSession(graph, offers, needs, {
       ...meeting,
       preparationMinutes: input.preparationMinutes,
@@ -113,32 +116,37 @@ export function planTerm(
       for (const table of round.tables)
         for (const seat of table.seats) {
           played.push({ learner: seat.learner, game: table.game, date: meeting.date });
+          const offer = offers.find((o) => o.variant === seat.variant)!;
           practise(
-            state.get(seat.learner)!,
-            offers.find((o) => o.variant === seat.variant)!,
-            meeting.minutes,
+            graph,
+            state.get(seat.learner)!.skills,
+            offer,
+            needs.find((n) => n.learner === seat.learner)!,
+            meeting,
           );
         }
     return planned;
   });
 }
 
-function daysSince(played: readonly WirePlayed[], date: string): Map<string, number> {
-  const days = new Map<string, number>();
+export function daysSince(played: readonly WirePlayed[], date: string): Map<string, number[]> {
+  const days = new Map<string, number[]>();
   for (const p of played) {
     const key = `${p.learner}|${p.game}`;
     const ago = daysBetween(p.date, date);
-    if (ago >= 0) days.set(key, Math.min(days.get(key) ?? Infinity, ago));
+    if (ago >= 0) days.set(key, [...(days.get(key) ?? []), ago]);
   }
   return days;
 }
 
-function practise(learner: { known: Float64Array; due: Uint8Array }, offer: Offer, minutes: number): void {
-  for (let k = 0; k < offer.doses.length; k++) {
+/** Practice of fewer chances than this is none, and from so many on a step counts as met again. */
+const leastChances = 1;
+const metFrom = 4;
+
+function practise(graph: SkillGraph, skills: Standing[], offer: Offer, needs: LearnerNeeds, { date, minutes }: TermMeeting): void {
+  for (const k of practised(offer.doses)) {
     const chances = (offer.doses[k]! * minutes) / 10;
-    if (chances < 1) continue;
-    learner.known[k] = predictMastery(learner.known[k]!, chances);
-    if (chances >= 4) learner.due[k] = 0;
+    if (chances >= leastChances) skills[k] = afterPractice(graph, k, skills[k]!, date, chances, needs, chances >= metFrom);
   }
 }
 

@@ -1,7 +1,7 @@
 import type { SkillGraph } from '../skills/skillGraph';
 import type { LearnerNeeds } from './learnerNeeds';
 import { isKnown, type Offer } from './offer';
-import { expectedSuccess, gateOf, type Gate, practised, saturation, valueOf } from './valueOf';
+import { expectedSuccess, gainOf, gateOf, type Gate, practised, valueOf } from './valueOf';
 
 export interface RecommendOptions {
   readonly minutes: number;
@@ -235,7 +235,7 @@ export function mainSkill(offer: Offer, learner: LearnerNeeds, minutes: number):
   let best = -1;
   let bestWorth = -1;
   for (const k of practised(offer.doses)) {
-    const worth = learner.need[k]! * saturation((offer.doses[k]! * minutes) / 10) + offer.doses[k]! * 1e-6;
+    const worth = learner.need[k]! * gainOf((learner.fit[k]! * offer.doses[k]! * minutes) / 10) + offer.doses[k]! * 1e-6;
     if (worth > bestWorth) {
       best = k;
       bestWorth = worth;

@@ -1,6 +1,6 @@
-import { expectedRight } from '../mastery/knowledgeTracing';
+import { intervalZ } from '../mastery/parameters';
 import type { SkillGraph } from '../skills/skillGraph';
-import type { LearnerNeeds } from './learnerNeeds';
+import { type LearnerNeeds, successAt } from './learnerNeeds';
 import type { Offer } from './offer';
 import { expectedSuccess, gateOf, type Gate } from './valueOf';
 
@@ -13,8 +13,8 @@ export interface Suits {
   readonly gate: Gate;
 }
 
-export function suitsOf(graph: SkillGraph, offer: Offer, needs: LearnerNeeds, intervals: readonly (readonly [number, number])[]): Suits {
-  const at = (end: 0 | 1): number =>
-    expectedSuccess(offer, { ...needs, success: Float64Array.from(intervals, (i, k) => expectedRight(i[end], needs.readiness[k]!)) });
-  return { success: expectedSuccess(offer, needs), low: at(0), high: at(1), gate: gateOf(graph, offer, needs) };
+export function suitsOf(graph: SkillGraph, offer: Offer, needs: LearnerNeeds, spread: readonly number[]): Suits {
+  const at = (z: number): number =>
+    expectedSuccess(offer, { ...needs, success: Float64Array.from(spread, (sd, k) => successAt(needs.theta[k]! + z * sd)) });
+  return { success: expectedSuccess(offer, needs), low: at(-intervalZ), high: at(intervalZ), gate: gateOf(graph, offer, needs) };
 }

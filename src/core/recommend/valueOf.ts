@@ -1,15 +1,13 @@
 import { notFor } from './accommodations';
+import { readinessBy } from '../mastery/estimateMastery';
 import type { LearnerNeeds } from './learnerNeeds';
 import type { Offer } from './offer';
 import type { SkillGraph } from '../skills/skillGraph';
-import { heartThere, ideaThere } from '../mastery/parameters';
 
 /** Chances after which a skill has had most of what one round can give. */
 export const enoughChances = 12;
-/** The band in which practice is neither dull nor hopeless (common practice, no source). */
-export const successBand: readonly [number, number] = [0.7, 0.9];
 /** Replays are loved: a game a child asks for counts this much more. */
-const likedGain = 1.15;
+export const likedGain = 1.15;
 const hopelessBelow = 0.45;
 /** Years outside a version's ages at which it is no longer offered, on both sides. */
 const ageSlack = 1.5;
@@ -17,8 +15,10 @@ const ageSlack = 1.5;
 const heartShare = 0.35;
 /** What the same version practises this often in ten minutes, it teaches: no reason to wait for it. */
 const taughtHere = 1;
-/** Prerequisites count as missing a little later than they count as there. */
-const gateSlack = 0.2;
+/** A prerequisite is missing, and not only growing, below this readiness. */
+const missingBelow = 0.25;
+/** A step is clearly open for a learner while it is more likely not held. */
+const openBelow = 0.5;
 
 const metOf = new WeakMap<Float64Array, Int32Array>();
 
@@ -32,17 +32,9 @@ export function practised(doses: Float64Array): Int32Array {
   return met;
 }
 
-/** What a dose of `chances` in the round gives of one skill: 1 − e^(−chances/12). */
-export function saturation(chances: number): number {
-  return 1 - Math.exp(-chances / enoughChances);
-}
-
-/** 1 inside the band, falling to 0.2 below it and to 0.5 above. */
-export function fitOf(success: number): number {
-  const [low, high] = successBand;
-  if (success < low) return Math.max(0.2, 1 - ((low - success) / low) * 2);
-  if (success > high) return Math.max(0.5, 1 - ((success - high) / (1 - high)) * 0.5);
-  return 1;
+/** What a number of chances gives of one skill, in chances: 12·ln(1 + chances/12), so that the first count most. */
+export function gainOf(chances: number): number {
+  return enoughChances * Math.log1p(chances / enoughChances);
 }
 
 /** Expected share of right answers over everything the variant asks. */
@@ -58,17 +50,13 @@ export function expectedSuccess(offer: Offer, needs: LearnerNeeds): number {
   return weight === 0 ? 0 : sum / weight;
 }
 
-/** Value of a variant for a learner in a round: Σ need × saturation × fit. */
+/** Value of a variant for a learner in a round: Σ need × gain of the chances that fit. */
 export function valueOf(offer: Offer, needs: LearnerNeeds, minutes: number): number {
   let value = 0;
   const scale = minutes / 10;
   const doses = offer.doses;
-  for (const k of practised(doses)) {
-    const dose = doses[k]!;
-    if (dose > 0) value += needs.need[k]! * saturation(dose * scale);
-  }
-  const liked = needs.likings.includes(offer.game) ? likedGain : 1;
-  return value * liked * fitOf(expectedSuccess(offer, needs));
+  for (const k of practised(doses)) value += needs.need[k]! * gainOf(needs.fit[k]! * doses[k]! * scale);
+  return value * (needs.likings.includes(offer.game) ? likedGain : 1);
 }
 
 export type Gate =
@@ -87,7 +75,7 @@ function heartOf({ doses }: Offer): Int32Array {
 
 /** Whether a step at the heart of a variant is clearly open for a learner: then no age is too old for it. */
 const opens = (offer: Offer, needs: LearnerNeeds): boolean =>
-  heartOf(offer).some((k) => needs.ready[k] === 1 && needs.known[k]! < ideaThere);
+  heartOf(offer).some((k) => needs.ready[k] === 1 && needs.known[k]! < openBelow);
 
 /**
  * What bars a learner from a variant: an age far off, what this child cannot do with comfort, or too little success.
@@ -105,8 +93,7 @@ export function gateOf(graph: SkillGraph, offer: Offer, needs: LearnerNeeds): Ga
     for (const { index, sort } of graph.needs[k]!) {
       if (sort === 'heart' && needs.supported) continue;
       if (offer.doses[index]! >= taughtHere) continue;
-      if (needs.known[index]! < (sort === 'heart' ? heartThere : ideaThere) - gateSlack)
-        return { because: 'needs', skill: k, missing: index, sort };
+      if (readinessBy(needs.theta[index]!) < missingBelow) return { because: 'needs', skill: k, missing: index, sort };
     }
   }
   return { because: 'too-hard', success };

@@ -63,3 +63,13 @@ export function monthBefore(day: string, months: number): string {
 /** A time of day as people write it, on 24 hours. // => isTime('09:30') is true, isTime('25:99') is false */
 export const timePattern = '^([01]\\d|2[0-3]):[0-5]\\d$';
 export const isTime = (text: string): boolean => new RegExp(timePattern).test(text);
+
+/** Months in which a term begins, in most places that have three (common practice, no source). */
+const termMonths = ['04', '01', '09'] as const;
+
+/** First day of the term that a day lies in. // => termStart('2026-11-28') is '2026-09-01' */
+export function termStart(day: string): string {
+  const month = day.slice(5, 7);
+  const start = month >= termMonths[2] ? termMonths[2] : month >= termMonths[0] ? termMonths[0] : termMonths[1];
+  return `${day.slice(0, 4)}-${start}-01`;
+}

@@ -31,7 +31,7 @@ export function SupportNext({
   const title = useSupportTitle();
   const ladder = ladderOf(skill, skills.strandOf(skill.id)!);
   const notes = evidence.filter((e) => e.skill === skill.id && !e.retracted && e.result !== null).sort((x, y) => (x.at < y.at ? 1 : -1));
-  const next = nextSupport(ladder, estimate.mastery, notes, learner.permanentSupports);
+  const next = nextSupport(ladder, estimate.right, notes, learner.permanentSupports);
   return (
     <>
       <h3>Tool to play with next</h3>

@@ -132,15 +132,12 @@ export function WhyPanel({
 }
 
 function stepWords(s: EstimateWire['steps'][number], note: EvidenceWire | undefined, skills: Skills): string {
-  if (s.because === 'norm') return 'What the norm lets expect at this age';
-  if (s.because === 'level')
-    return Number(s.what) >= 0
-      ? `This line shows about ${s.what} years ahead of the norm`
-      : `This line shows about ${s.what.slice(1)} years behind the norm`;
+  if (s.because === 'norm') return 'What is to be expected at this age';
+  if (s.because === 'age') return `A new term has begun, at ${s.what} years`;
   if (s.because === 'forgotten') return `Not met for ${s.what} days: part of it may have gone`;
   if (s.because === 'right-facts') return `${s.at!.slice(0, 10)}: ${s.what} of its facts right on the way`;
   if (s.because === 'later-skill') return `It is needed for “${skills.title(s.what)}”, which goes well`;
-  if (s.because === 'earlier-skill') return `It builds on “${skills.title(s.what)}”, which is not there yet`;
+  if (s.because === 'neighbour') return `${s.at!.slice(0, 10)}: what was noted about “${skills.title(s.what)}” tells of this too`;
   if (s.because === 'missed-fact') {
     const facts = s.what.split(', ').map((fact) => {
       const [a, op, b] = fact.split(' ');

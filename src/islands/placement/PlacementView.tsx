@@ -22,7 +22,7 @@ export default function PlacementView({ id }: { id: string }) {
   );
 }
 
-/** Ten questions or so: each the one that tells most, given all before it; stop any time. */
+/** Ten to fourteen questions, line by line: the first something sure, then a step up or down by what was answered; stop any time. */
 function Placement({ id }: { id: string }) {
   const skills = useSkills();
   const learner = useQuery({ queryKey: ['learner', id], queryFn: () => call('GET /learners/{id}', { params: { id: id } }) });
@@ -62,7 +62,6 @@ function Placement({ id }: { id: string }) {
     const last = [...answers.keys()].at(-1);
     if (last) put(last, '');
   };
-  const settled = Math.round((1 - (question.data?.open ?? 1)) * 100);
   return (
     <>
       <div className={panel.head}>
@@ -95,6 +94,8 @@ function Placement({ id }: { id: string }) {
             <Question
               key={next}
               skill={next}
+              line={skills.strands.find((s) => s.id === question.data?.strand)?.title ?? ''}
+              why={question.data?.because ? whyNow[question.data.because] : ''}
               skills={skills}
               nickname={learner.data.nickname}
               waiting={question.isPlaceholderData}
@@ -110,7 +111,7 @@ function Placement({ id }: { id: string }) {
               {lines.length > 0 && (
                 <p className={styles.looks}>
                   {answers.size > 0
-                    ? 'Another question would tell little. Save, and let play show the rest.'
+                    ? 'Every line in question was asked about. Save, and let play show the rest.'
                     : 'Enough was seen on these lines lately. Choose another line, or let play show the rest.'}
                 </p>
               )}
@@ -123,18 +124,14 @@ function Placement({ id }: { id: string }) {
             </>
           )}
           {question.data && lines.length > 0 && answers.size > 0 && (
-            <p className={styles.meter}>
-              <svg viewBox="0 0 200 12" role="img" aria-label={settledWords(settled)}>
-                <path d="M2 6H198" className={styles.track} />
-                <path d={`M2 6H${2 + 1.96 * settled}`} className={styles.done} />
-              </svg>
-              {answers.size} asked; {settledWords(settled)}
-            </p>
+            <p className={styles.meter}>{progressWords(answers.size, question.data.about, next !== null)}</p>
           )}
         </section>
         <section>
           <h2 className={styles.heard}>What you said</h2>
-          {answers.size === 0 && <p className={panel.soft}>Nothing yet. Usually about ten questions are enough.</p>}
+          {answers.size === 0 && (
+            <p className={panel.soft}>Nothing yet. Usually ten to fourteen questions are enough; the first is an easy one.</p>
+          )}
           <ol className={styles.ladder}>
             {[...answers].map(([k, a]) => (
               <li key={k} data-answer={a}>
@@ -154,13 +151,27 @@ function Placement({ id }: { id: string }) {
   );
 }
 
-/** How far the lines in question are settled, of a hundred, in words: a share of what was open says nothing to a parent. */
-const settledWords = (settled: number): string =>
-  settled < 34 ? 'these lines are just begun' : settled < 67 ? 'these lines are about half clear' : 'these lines are nearly clear';
+/** How far the talk has come, in words. */
+function progressWords(asked: number, about: number, more: boolean): string {
+  const answers = asked === 1 ? 'One answer' : `${asked} answers`;
+  if (!more) return `${answers}; that was all.`;
+  const share = asked / Math.max(1, about);
+  return `${answers} of about ${about}; ${share < 0.34 ? 'just begun' : share < 0.67 ? 'about half way' : 'nearly there'}.`;
+}
+
+/** Why this is asked now, so that nobody takes a hard question for a test. */
+const whyNow = {
+  sure: 'Something that should go well, to begin with.',
+  edge: 'This may be about where the line ends.',
+  above: 'That went well: a step further.',
+  below: 'A step easier, to see what is there.',
+} as const;
 
 /** While the next question is being chosen, the one on show takes no second answer. */
 function Question({
   skill,
+  line,
+  why,
   skills,
   nickname,
   waiting,
@@ -170,6 +181,8 @@ function Question({
   onBack,
 }: {
   skill: string;
+  line: string;
+  why: string;
   skills: Skills;
   nickname: string;
   waiting: boolean;
@@ -186,6 +199,9 @@ function Question({
   }, [skill]);
   return (
     <>
+      <p className={`${panel.soft} ${panel.small}`}>
+        {line}. {why}
+      </p>
       <h2 ref={heading} tabIndex={-1}>
         {s.title}
       </h2>

@@ -2,6 +2,7 @@ import { asc, eq, sql } from 'drizzle-orm';
 import { graphOf } from '../db/graphOf';
 import { estimateMastery, goalSkills, type SkillEstimate } from '../../core/mastery/estimateMastery';
 import { ageOn, type NotedItem } from '../../core/mastery/evidence';
+import { knownOf } from '../../core/mastery/standing';
 import { localDay, momentOf } from '../../core/shared/moments';
 import { learnerNeeds, type LearnerNeeds } from '../../core/recommend/learnerNeeds';
 import type { SkillGraph } from '../../core/skills/skillGraph';
@@ -173,7 +174,6 @@ export function needsOf(graph: SkillGraph, learner: LearnerRow, estimates: reado
       likings: learner.likings,
       supported: learner.supportsInUse.length > 0 || learner.permanentSupports.length > 0,
     },
-    Float64Array.from(estimates, (e) => e.mastery),
-    Uint8Array.from(estimates, (e) => (e.dueForReview ? 1 : 0)),
+    knownOf(estimates),
   );
 }

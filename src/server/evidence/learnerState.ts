@@ -69,13 +69,13 @@ function stateOf(db: Db, learner: LearnerRow, today: string, now: Counted): MapS
   }
   const standing = standingNotes(db, learner.id, 0);
   const notes = standing.map((r) => asEvidence(r)).filter((e) => e.at.slice(0, 10) <= today);
-  const state = mapOf(graph, learner, notes, today);
+  const state = mapOf(graph, learner, notes, today, false);
   // A day in the past is asked for seldom, and what is kept must hold all notes.
   if (notes.length === standing.length) {
     const latest = notes.reduce((x, e) => (orderOf(e) > x ? orderOf(e) : x), '');
     const fresh: Kept = { stamp, notes: now.notes, lastSequence: now.last, latest, state };
     byLearner.set(learner.id, fresh);
-    write(db, graph, learner.id, fresh);
+    write(db, learner.id, fresh);
   }
   return state;
 }
@@ -125,16 +125,16 @@ function grow(db: Db, graph: SkillGraph, learner: LearnerRow, kept: Kept, now: C
   if (kept.notes + since.length !== now.notes || since.length === 0 || orderOf(since[0]!) <= kept.latest) return null;
   for (const e of since) seeEvidence(graph, learner, kept.state, e);
   const next: Kept = { stamp: kept.stamp, state: kept.state, notes: now.notes, lastSequence: now.last, latest: orderOf(since.at(-1)!) };
-  if (Math.floor(next.notes / writeEvery) > Math.floor(kept.notes / writeEvery)) write(db, graph, learner.id, next);
+  if (Math.floor(next.notes / writeEvery) > Math.floor(kept.notes / writeEvery)) write(db, learner.id, next);
   return next;
 }
 
-function write(db: Db, graph: SkillGraph, learnerId: string, kept: Kept): void {
+function write(db: Db, learnerId: string, kept: Kept): void {
   const row = {
     stamp: kept.stamp,
     notes: kept.notes,
     lastSequence: kept.lastSequence,
-    state: deflateRawSync(JSON.stringify([kept.latest, packState(graph, kept.state)]), { level: 2 }),
+    state: deflateRawSync(Buffer.concat([Buffer.from(`${kept.latest}\n`), packState(kept.state)]), { level: 2 }),
   };
   db.insert(learnerStates)
     .values({ learnerId, ...row })
@@ -145,8 +145,10 @@ function write(db: Db, graph: SkillGraph, learnerId: string, kept: Kept): void {
 function written(db: Db, graph: SkillGraph, learnerId: string, stamp: string): Kept | undefined {
   const row = db.select().from(learnerStates).where(eq(learnerStates.learnerId, learnerId)).get();
   if (!row || row.stamp !== stamp) return undefined;
-  const [latest, state] = JSON.parse(inflateRawSync(row.state).toString('utf8')) as [string, string];
-  return { stamp, notes: row.notes, lastSequence: row.lastSequence, latest, state: unpackState(graph, state) };
+  const bytes = inflateRawSync(row.state);
+  const end = bytes.indexOf('\n');
+  const latest = bytes.toString('utf8', 0, end);
+  return { stamp, notes: row.notes, lastSequence: row.lastSequence, latest, state: unpackState(graph, bytes.subarray(end + 1)) };
 }
 
 /** Lets go of what is kept in memory of a child who was erased. */

@@ -1,7 +1,9 @@
 import { graphOf } from '../db/graphOf';
 import { mapOf } from '../../core/mastery/estimateMastery';
 import type { Evidence, EvidenceResult } from '../../core/mastery/evidence';
-import { nextQuestion, openShare } from '../../core/mastery/nextQuestion';
+import { nextQuestion } from '../../core/mastery/nextQuestion';
+import type { PlacementNextWire } from '../../contract/wire/learners';
+import type { Kept } from '../../contract/wire/route';
 import type { Db } from '../db/db';
 import { asEvidence } from '../evidence/evidenceRow';
 import { evidenceOf } from '../evidence/evidenceStore';
@@ -22,7 +24,7 @@ export function placementNext(
   leaveOut: readonly string[],
   thorough: boolean,
   today: string,
-): { next: string | null; information: number; open: number } {
+): Kept<PlacementNextWire> {
   const graph = graphOf(db);
   const learner = learnerById(db, id);
   const wrong = (strands ?? []).find((s) => !graph.strands.some((x) => x.id === s));
@@ -47,10 +49,9 @@ export function placementNext(
     .map(asEvidence);
   const map = mapOf(graph, learner, [...kept, ...now], today);
   const lines = strands ?? graph.strands.map((s) => s.id);
-  const next = nextQuestion(graph, learner, map, today, lines, new Set(leaveOut), thorough);
-  return {
-    next: next ? graph.skills[next.skill]!.id : null,
-    information: next?.information ?? 0,
-    open: openShare(graph, learner, map, today, lines),
-  };
+  const replies = answers.map((a) => ({ skill: graph.indexOf.get(a.skill)!, alone: a.result === 'alone' }));
+  const next = nextQuestion(graph, learner, map, today, lines, replies, { leaveOut: new Set(leaveOut), thorough });
+  return next
+    ? { next: graph.skills[next.skill]!.id, strand: next.strand, because: next.because, about: next.about }
+    : { next: null, strand: null, because: null, about: answers.length };
 }

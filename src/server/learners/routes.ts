@@ -1,5 +1,9 @@
 import { type EvidenceWire, type LearnerWire, learnersWire } from '../../contract/wire/learners';
+import type { EstimateWire } from '../../contract/wire/maps';
 import type { Kept } from '../../contract/wire/route';
+import type { SkillEstimate } from '../../core/mastery/estimateMastery';
+import { rightAt } from '../../core/mastery/field';
+import { FORECAST } from '../../core/mastery/parameters';
 import { page, Reply, serve } from '../http/route';
 import type { Db } from '../db/db';
 import { groups } from '../db/schema';
@@ -51,6 +55,12 @@ const wireEvidence = (r: EvidenceRow): Kept<EvidenceWire> => ({
   retractedBecause: r.retractedBecause,
 });
 
+/** An estimate as pages see it: what abilities mean for answers, and not the logits themselves. */
+const wireEstimate = ({ standing: _, theta, spread: _s, ...e }: SkillEstimate): Kept<EstimateWire> => ({
+  ...e,
+  right: rightAt(theta, 0, FORECAST),
+});
+
 export const learnerRoutes = serve(learnersWire, {
   'GET /learners': ({ db, query, today }) =>
     page(
@@ -65,8 +75,8 @@ export const learnerRoutes = serve(learnersWire, {
   'GET /learners/{id}/mastery': ({ db, params, query, today }) =>
     page(
       query.steps === 'false'
-        ? masteryOf(db, learnerById(db, params.id), today).map((e) => ({ ...e, steps: [] }))
-        : explainedMastery(db, learnerById(db, params.id), today),
+        ? masteryOf(db, learnerById(db, params.id), today).map((e) => ({ ...wireEstimate(e), steps: [] }))
+        : explainedMastery(db, learnerById(db, params.id), today).map(wireEstimate),
       query,
     ),
   'GET /learners/{id}/met': async ({ db, params, query }) => page(await metInGames(db, params.id), query),

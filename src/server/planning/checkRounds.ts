@@ -1,8 +1,8 @@
 import { buildSession, type BuiltSession } from '../../core/planning/buildSession';
 import { checkPlan } from '../../core/planning/checkPlan';
 import type { Schedule } from '../../core/planning/instance';
+import { daysSince } from '../../core/planning/planTerm';
 import { objectiveOf } from '../../core/planning/objective';
-import { daysBetween } from '../../core/shared/days';
 import { violationSentence } from '../../text/sentences';
 import type { Db } from '../db/db';
 import { graphOf } from '../db/graphOf';
@@ -34,12 +34,6 @@ async function rebuild(db: Db, plan: PlanRow, today: string): Promise<{ built: B
   const day = plan.date < today ? plan.date : today;
   const needs = rows.map((l) => needsOf(graphOf(db), l, masteryOf(db, l, day), plan.date));
   const { stock, plentiful } = stockOf(db);
-  const days = new Map<string, number>();
-  for (const p of playedBefore(db, plan.date)) {
-    const ago = daysBetween(p.date, plan.date);
-    const key = `${p.learner}|${p.game}`;
-    days.set(key, Math.min(days.get(key) ?? Infinity, ago));
-  }
   const built = buildSession(graphOf(db), offers, needs, {
     rounds: r.rounds,
     minutes: r.minutes,
@@ -48,7 +42,7 @@ async function rebuild(db: Db, plan: PlanRow, today: string): Promise<{ built: B
     preparationMinutes: r.preparationMinutes ?? planDefaults.preparationMinutes,
     stock,
     plentiful,
-    daysSincePlayed: days,
+    daysSincePlayed: daysSince(playedBefore(db, plan.date), plan.date),
     locks: plan.locks,
     resting: r.resting ?? [],
   });

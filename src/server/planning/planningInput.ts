@@ -35,8 +35,7 @@ export function planningInput(
         accommodations: l.accommodations,
         likings: l.likings,
         supported: l.supportsInUse.length + l.permanentSupports.length > 0,
-        known: estimates.map((e) => e.mastery),
-        due: estimates.map((e) => (e.dueForReview ? 1 : 0)),
+        skills: estimates.map((e) => e.standing),
       };
     }),
     meetings,

@@ -67,7 +67,7 @@ function movedSkill(
 ): Kept<ReviewWire['learners'][number]['moved'][number]>[] {
   if (Math.abs(after.mastery - before.mastery) < leastMove && !notes.some((n) => n.skill === skill)) return [];
   const own = notes.filter((n) => n.skill === skill);
-  const neighbour = [...after.steps].reverse().find((s) => s.because === 'later-skill' || s.because === 'earlier-skill');
+  const neighbour = [...after.steps].reverse().find((s) => s.because === 'later-skill' || s.because === 'neighbour');
   const missed = after.steps.filter((s) => s.because === 'missed-fact' && notes.some((n) => n.id === s.evidence));
   const because = [
     ...own.map((n) => noteSentence(n, names)),
@@ -75,8 +75,8 @@ function movedSkill(
     ...(own.length === 0 && missed.length === 0 && neighbour
       ? [
           neighbour.because === 'later-skill'
-            ? `It is needed for “${names.skill(neighbour.what)}”, which went well.`
-            : `It builds on “${names.skill(neighbour.what)}”, which is not there yet.`,
+            ? `It is part of “${names.skill(neighbour.what)}”, which went well.`
+            : `What was noted about “${names.skill(neighbour.what)}” tells of it too.`,
         ]
       : []),
   ];

@@ -21,7 +21,7 @@ export async function suitsHere(db: Db, variant: string, today: string): Promise
       graph,
       offer,
       needsOf(graphOf(db), l, map, today),
-      map.map((e) => e.interval),
+      map.map((e) => e.spread),
     );
     const g = s.gate;
     return {
