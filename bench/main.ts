@@ -4,7 +4,9 @@ import { benchGeneral } from './general';
 import { benchFirstEstimate, benchNative, benchWorkers } from './native';
 import { benchMastery } from './mastery';
 import { benchPage } from './page';
+import type { Planner } from '../src/core/cohort/loop/closedLoop';
 import { benchPlan } from './plan';
+import { benchLoop } from './planning';
 import { benchImports } from './imports';
 import { benchRecommend } from './recommend';
 import { benchScale } from './scale';
@@ -20,7 +22,20 @@ else if (what === 'engine') {
   benchGeneral();
   await benchWorkers();
 } else if (what === 'mastery') benchMastery(rest.includes('write'));
-else if (what === 'imports') benchImports();
+else if (what === 'planning') {
+  const list = (name: string) =>
+    rest
+      .find((r) => r.startsWith(`${name}=`))
+      ?.slice(name.length + 1)
+      .split(',');
+  await benchLoop({
+    quick: rest.includes('--quick'),
+    train: rest.includes('train'),
+    write: rest.includes('write'),
+    only: list('only') as readonly Planner[] | undefined,
+    cohorts: list('cohorts'),
+  });
+} else if (what === 'imports') benchImports();
 else if (what === 'scale') await benchScale(rest[0]);
 else if (what !== undefined) {
   console.error(

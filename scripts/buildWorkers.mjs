@@ -7,6 +7,7 @@ export async function buildWorkers() {
       'workers/task.worker': 'src/workers/node/task.worker.ts',
       'scripts/seedDemo': 'src/demo/seedDemo.ts',
       'scripts/bench': 'bench/main.ts',
+      'scripts/loopWorker': 'bench/loopWorker.ts',
       'scripts/drill': 'drill/main.ts',
       'scripts/profileLibrary': 'src/demo/profileLibrary.ts',
     },

@@ -32,7 +32,7 @@ export interface BuiltSession {
   readonly chosen: readonly (readonly (Offer | null)[])[];
   /** Skill index behind each gap of a learner. */
   readonly gapSkills: readonly (readonly number[])[];
-  /** Seats that are only the nearest thing on the shelf. */
+  /** Seats at which somebody has to sit beside: the game is hard for this child, and nothing easier is to be had of it. */
   readonly stretched: readonly (readonly boolean[])[];
   readonly kinds: readonly string[];
 }
@@ -72,9 +72,10 @@ export function buildSession(
   const kindIndex = new Map(kinds.map((k, i) => [k, i]));
   const families = new Map<string, number>();
   for (const o of options) if (!families.has(o.game)) families.set(o.game, families.size);
-  const chosen = learners.map((l) => options.map((o) => bestOffer(graph, o, l, settings.minutes)));
+  const best = learners.map((l) => options.map((o) => bestOffer(graph, o, l, settings.minutes)));
+  const chosen = best.map((row) => row.map((c) => c.offer));
+  const stretched = best.map((row) => row.map((c) => c.beside));
   const gapSkills = learners.map((l, i) => servedNeeds(l, chosen[i]!, settings.minutes));
-  const stretched = learners.map((l, i) => stretch(graph, options, l, chosen[i]!, settings.rounds));
   const locks = settings.locks.flatMap((k) => lockFor(k, learners, options, chosen));
   const instance: PlanInstance = {
     learners: learners.length,
@@ -101,7 +102,6 @@ export function buildSession(
       options.map((o, g) => {
         const offer = chosen[i]![g];
         if (!offer) return null;
-        if (stretched[i]![g]) return [];
         const liked = l.likings.includes(o.game) ? likedGain : 1;
         const worth = liked * notStale(settings.daysSincePlayed.get(`${l.learner}|${o.game}`));
         return dosesFor(offer, l, gapSkills[i]!, settings.minutes, worth);
@@ -134,40 +134,31 @@ function servedNeeds(l: LearnerNeeds, chosen: readonly (Offer | null)[], minutes
 /** What a game does for a step counts from here on. */
 const leastGain = 0.02;
 
-function bestOffer(graph: SkillGraph, option: TableOption, l: LearnerNeeds, minutes: number): Offer | null {
+/** A version for one learner at one game, and whether it is so hard that somebody has to sit beside. */
+interface Chosen {
+  readonly offer: Offer | null;
+  readonly beside: boolean;
+}
+
+/** The best version that is open to a learner; where only harder ones are, the easiest of those, with somebody beside. */
+function bestOffer(graph: SkillGraph, option: TableOption, l: LearnerNeeds, minutes: number): Chosen {
   let best: Offer | null = null;
   let bestValue = -1;
+  let hard: Offer | null = null;
   for (const offer of option.offers) {
-    if (gateOf(graph, offer, l) !== null) continue;
+    const gate = gateOf(graph, offer, l);
+    if (gate?.because === 'age' || gate?.because === 'accommodation') continue;
+    if (gate) {
+      if (!hard || expectedSuccess(offer, l) > expectedSuccess(hard, l)) hard = offer;
+      continue;
+    }
     const value = valueOf(offer, l, minutes);
     if (value > bestValue) {
       best = offer;
       bestValue = value;
     }
   }
-  return best;
-}
-
-/**
- * A child for whom fewer games are open than there are rounds gets the easiest others too,
- * without worth: better a seat with help than no seat.
- */
-function stretch(graph: SkillGraph, options: readonly TableOption[], l: LearnerNeeds, chosen: (Offer | null)[], rounds: number): boolean[] {
-  const flags = chosen.map(() => false);
-  const openFamilies = new Set(options.filter((_, g) => chosen[g]).map((o) => o.game));
-  if (openFamilies.size >= rounds + 2) return flags;
-  const rest = options
-    .map((o, g) => ({ g, game: o.game, offer: o.offers.reduce((x, y) => (expectedSuccess(y, l) > expectedSuccess(x, l) ? y : x)) }))
-    .filter(({ g, offer }) => !chosen[g] && gateOf(graph, offer, l)?.because !== 'age')
-    .sort((x, y) => expectedSuccess(y.offer, l) - expectedSuccess(x.offer, l));
-  for (const { g, game, offer } of rest) {
-    if (openFamilies.size >= rounds + 2) break;
-    if (openFamilies.has(game)) continue;
-    chosen[g] = offer;
-    flags[g] = true;
-    openFamilies.add(game);
-  }
-  return flags;
+  return best ? { offer: best, beside: false } : { offer: hard, beside: hard !== null };
 }
 
 function materialsOf(offers: readonly Offer[]): [string, number][] {
