@@ -2,10 +2,10 @@ import { wantedBy } from '../skills/skill';
 import { sortOf } from '../skills/narrower';
 import { prerequisitesOf, type SkillGraph } from '../skills/skillGraph';
 import { ageOn, daysBetween, type Evidence, type LearnerFacts } from './evidence';
-import { heldAbove, logistic, varianceOf } from './field';
-import { ageRead, emptyMap, type EstimateStep, fallen, fieldOf, grownBy, leastTold, type MapState, seeEvidence } from './mapState';
+import { heldAbove, varianceOf } from './field';
+import { ageRead, emptyMap, type EstimateStep, fieldOf, grownBy, leastTold, type MapState, seeEvidence } from './mapState';
 import { dueForReviewBelow, growingFrom, heldAt, intervalZ, sureFromNotes, there, worthCheckingBelow } from './parameters';
-import { type Memory, retention } from './retention';
+import { fallFrom, type Memory, readinessBy, retention } from './retention';
 import type { Standing } from './standing';
 
 export type SkillStatus = 'not-yet' | 'growing' | 'on-their-own' | 'worth-checking';
@@ -105,7 +105,8 @@ function readField(graph: SkillGraph, learner: LearnerFacts, map: MapState, toda
     const grown = s.lastSeen === null && map.field !== null ? grownBy(graph, k, map.age, age) : 0;
     const thetaSeen = field.mean[k]! + grown;
     const days = s.lastSeen === null ? 0 : daysBetween(s.lastSeen, today);
-    const theta = thetaSeen - (days > 0 ? fallen(graph, map, k, days) : 0);
+    const retained = s.lastSeen === null ? 1 : retention(s.memory, days, graph.skills[k]!.nature);
+    const theta = thetaSeen - fallFrom(thetaSeen, retained);
     const asSeen = heldAbove(thetaSeen, variance);
     const now = theta === thetaSeen ? asSeen : heldAbove(theta, variance);
     return {
@@ -114,7 +115,7 @@ function readField(graph: SkillGraph, learner: LearnerFacts, map: MapState, toda
       asSeen,
       thetaSeen,
       variance,
-      retained: s.lastSeen === null ? 1 : retention(s.memory, days, graph.skills[k]!.nature),
+      retained,
       notes: s.notes,
       lastSeen: s.lastSeen,
       missedAt: s.missedAt,
@@ -134,10 +135,11 @@ function stepsTo(
   const steps: EstimateStep[] =
     told.length === 0 ? [{ evidence: null, at: null, because: 'norm', what: skill, before: asSeen, after: asSeen }] : [...told];
   const left = steps.at(-1)!.after;
-  if (Math.abs(asSeen - left) > leastTold)
+  if (days === 0 && Math.abs(asSeen - left) > leastTold)
     steps.push({ evidence: null, at: null, because: 'age', what: age.toFixed(1), before: left, after: asSeen });
-  if (asSeen - now > leastTold)
-    steps.push({ evidence: null, at: null, because: 'forgotten', what: String(days), before: asSeen, after: now });
+  const last = steps.at(-1)!.after;
+  if (days > 0 && last - now > leastTold)
+    steps.push({ evidence: null, at: null, because: 'forgotten', what: String(days), before: last, after: now });
   return steps;
 }
 
@@ -215,9 +217,6 @@ function prerequisitesThere(graph: SkillGraph, learner: LearnerFacts, work: read
     ({ index, sort }) => (sort === 'heart' && learner.supportsInUse.length > 0) || readinessBy(work[index]!.thetaSeen) >= there,
   );
 }
-
-/** How far a prerequisite at this ability carries what builds on it, 0 … 1: half at an ability a little under that of a child at its date. */
-export const readinessBy = (theta: number): number => logistic(1.5 * (theta - 0.4));
 
 /** Questions on a sheet, and what one tells about θ near the threshold (Fisher's information of the four-parameter model at its mean). */
 const sheet = { questions: 10, information: 0.13 };

@@ -156,6 +156,17 @@ export function normalCdf(x: number): number {
 export const heldAbove = (mean: number, variance: number, p: Pick<FieldParameters, 'heldFrom'> = FIELD): number =>
   normalCdf((mean - p.heldFrom) / Math.sqrt(variance));
 
+/** The mean at which so much of N(mean, variance) lies where a step is held, by halving. */
+export function meanFor(held: number, variance: number): number {
+  let [low, high] = [-12, 12];
+  for (let i = 0; i < 50; i++) {
+    const mid = (low + high) / 2;
+    if (heldAbove(mid, variance) < held) low = mid;
+    else high = mid;
+  }
+  return (low + high) / 2;
+}
+
 /** Chance that a skill is held: θ above the threshold. */
 export const heldShare = (field: Field, k: number, p: FieldParameters = FIELD): number =>
   heldAbove(field.mean[k]!, varianceOf(field, k), p);

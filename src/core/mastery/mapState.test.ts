@@ -4,11 +4,10 @@ import { describe, expect, it } from 'vitest';
 import { shippedGraph } from '../../contract/shippedData';
 import { mapOf, readMap } from './estimateMastery';
 import type { Evidence, LearnerFacts } from './evidence';
-import { levelOf, noLevelEvidence, offsets, seeLevel, yearsAhead } from './levelGrid';
 import { emptyMap, leastTold, seeEvidence } from './mapState';
-import { nextQuestion, openShare } from './nextQuestion';
 import { forgetting } from './parameters';
-import { afterForgetting, remember, retention } from './retention';
+import { packState, unpackState } from './packState';
+import { remember, retention } from './retention';
 
 const graph = shippedGraph();
 const finch: LearnerFacts = { born: '2018-03', framework: 'us', permanentSupports: ['bead-frame'], supportsInUse: [] };
@@ -56,6 +55,24 @@ const logs = fc
     });
   });
 
+/** Two sums right on the way in a story. */
+const note: Evidence = {
+  id: 'e',
+  at: '2026-11-19T10:00:00Z',
+  kind: 'note',
+  skill: 'story-result',
+  result: 'alone',
+  correct: null,
+  total: null,
+  how: null,
+  support: null,
+  items: [
+    { op: 'add', a: 8, b: 5, correct: true },
+    { op: 'add', a: 7, b: 6, correct: true },
+  ],
+  by: { role: 'helper', ownChild: false },
+};
+
 describe('taking in evidence', () => {
   it('gives the same one by one as all at once, and whatever order the log is read in', () => {
     fc.assert(
@@ -88,22 +105,6 @@ describe('taking in evidence', () => {
   });
 
   it('credits by-heart skills from right facts, and strategies never from facts alone', () => {
-    const note: Evidence = {
-      id: 'e',
-      at: '2026-11-19T10:00:00Z',
-      kind: 'note',
-      skill: 'story-result',
-      result: 'alone',
-      correct: null,
-      total: null,
-      how: null,
-      support: null,
-      items: [
-        { op: 'add', a: 8, b: 5, correct: true },
-        { op: 'add', a: 7, b: 6, correct: true },
-      ],
-      by: { role: 'helper', ownChild: false },
-    };
     const after = readMap(graph, finch, mapOf(graph, finch, [note], today), today);
     const of = (id: string) => after.find((e) => e.skill === id)!;
     expect(of('add-in-20').steps.some((s) => s.because === 'right-facts' && s.what === '2')).toBe(true);
@@ -134,120 +135,60 @@ describe('a sheet', () => {
   });
 });
 
-describe('the level of a line', () => {
-  it('moves ahead with what is held beyond the norm, carries over to other lines in part, and starts at the norm', () => {
-    const e = noLevelEvidence(2);
-    expect(yearsAhead(levelOf(e, 0))).toBeCloseTo(0, 9);
-    for (let i = 0; i < 4; i++) seeLevel(e, 0, 7, 8.5, 0.9, 0.1, 1);
-    const own = yearsAhead(levelOf(e, 0));
-    const other = yearsAhead(levelOf(e, 1));
-    expect(own).toBeGreaterThan(0.5);
-    expect(other).toBeGreaterThan(0.1);
-    expect(other).toBeLessThan(own);
-    expect(levelOf(e, 0).reduce((a, b) => a + b, 0)).toBeCloseTo(1, 12);
-    expect(offsets[0]).toBe(-offsets.at(-1)!);
-  });
-});
-
 describe('forgetting', () => {
   // The scheduler package's own curve and its default weights, asked directly.
-  it('is the scheduler’s retrievability on a slower clock', () => {
+  it('is the scheduler’s retrievability on a slower clock, slowest for ideas', () => {
     fc.assert(
       fc.property(
         fc.integer({ min: 0, max: 400 }),
         fc.constantFrom('stuck' as const, 'support' as const, 'alone' as const, 'knew' as const),
-        (days, rating) => {
-          const memory = remember(null, 0, rating);
-          expect(retention(memory, days)).toBeCloseTo(
-            forgetting_curve(default_w, days * forgetting.memoryDaysPerDay, memory.stability),
+        fc.constantFrom('by-heart' as const, 'method' as const, 'strategy' as const, 'concept' as const),
+        (days, rating, nature) => {
+          const memory = remember(null, 0, rating, nature);
+          expect(retention(memory, days, nature)).toBeCloseTo(
+            forgetting_curve(default_w, days * forgetting[nature].memoryDaysPerDay, memory.stability),
             12,
           );
+          expect(retention(memory, days, 'concept')).toBeGreaterThanOrEqual(retention(memory, days, 'by-heart'));
         },
       ),
     );
-    const memory = remember(null, 0, 'alone');
+    const memory = remember(null, 0, 'alone', 'by-heart');
     // By definition nine of ten are left after a stability's worth of time.
-    expect(retention(memory, memory.stability / forgetting.memoryDaysPerDay)).toBeCloseTo(0.9, 6);
+    expect(retention(memory, memory.stability / forgetting['by-heart'].memoryDaysPerDay, 'by-heart')).toBeCloseTo(0.9, 6);
   });
-  it('goes slower the more often a skill was met, and never adds', () => {
-    const once = remember(null, 0, 'alone');
-    const twice = remember(once, 20, 'alone');
-    expect(retention(twice, 60)).toBeGreaterThan(retention(once, 60));
-    expect(afterForgetting(0.8, retention(once, 60))).toBeLessThan(0.8);
-    expect(afterForgetting(0.8, 1)).toBe(0.8);
+  it('goes slower the more often a skill was met', () => {
+    const once = remember(null, 0, 'alone', 'by-heart');
+    const twice = remember(once, 20, 'alone', 'by-heart');
+    expect(retention(twice, 60, 'by-heart')).toBeGreaterThan(retention(once, 60, 'by-heart'));
   });
 });
 
-describe('the next question of a placement', () => {
-  const lines = ['add', 'subtract'];
-  it('asks where it is open, not what is surely there or far away, and stops when little is to be learnt', () => {
-    const map = emptyMap(graph);
-    const first = nextQuestion(graph, finch, map, today, lines)!;
-    const skill = graph.skills[first.skill]!;
-    expect(lines).toContain(skill.strand);
-    expect(Math.abs(skill.wantedAt.us - 8.7)).toBeLessThan(2);
-    let asked = 0;
-    for (
-      let next = nextQuestion(graph, finch, map, today, lines);
-      next && asked < 30;
-      next = nextQuestion(graph, finch, map, today, lines)
-    ) {
-      expect(map.skills[next.skill]!.lastSeen).toBeNull();
-      seeEvidence(graph, finch, map, {
-        id: `q${asked}`,
-        at: `2026-11-20T10:00:${String(asked).padStart(2, '0')}Z`,
-        kind: 'placement',
-        skill: graph.skills[next.skill]!.id,
-        result: graph.skills[next.skill]!.wantedAt.us < 8.2 ? 'alone' : 'stuck',
-        correct: null,
-        total: null,
-        how: null,
-        support: null,
-        items: [],
-        by: { role: 'organiser', ownChild: false },
-      });
-      asked++;
-    }
-    expect(asked).toBeGreaterThan(2);
-    expect(asked).toBeLessThan(12);
+describe('a kept state', () => {
+  it('reads the same as before it was packed, takes in more alike, and stays under 200 kB', () => {
+    fc.assert(
+      fc.property(logs, (log) => {
+        const map = emptyMap(graph, false);
+        for (const e of log) seeEvidence(graph, finch, map, e);
+        const bytes = packState(map);
+        expect(bytes.length).toBeLessThan(200_000);
+        const back = unpackState(graph, bytes);
+        expect(readMap(graph, finch, back, today)).toEqual(readMap(graph, finch, map, today));
+        const more: Evidence = { ...note, at: '2026-11-20T10:00:00.000Z' };
+        for (const m of [map, back]) seeEvidence(graph, finch, m, more);
+        expect(readMap(graph, finch, back, today)).toEqual(readMap(graph, finch, map, today));
+      }),
+      { numRuns: 25 },
+    );
   });
-  it('asks on when somebody wants to know more exactly', () => {
-    const map = emptyMap(graph);
-    const count = (thorough: boolean): number => {
-      const out = new Set<string>();
-      for (
-        let next = nextQuestion(graph, finch, map, today, lines, out, thorough);
-        next;
-        next = nextQuestion(graph, finch, map, today, lines, out, thorough)
-      )
-        out.add(graph.skills[next.skill]!.id);
-      return out.size;
-    };
-    expect(count(true)).toBeGreaterThan(count(false));
+  it('tells the same with and without the steps of the way', () => {
+    fc.assert(
+      fc.property(logs, (log) => {
+        const numbers = (told: boolean) =>
+          readMap(graph, finch, mapOf(graph, finch, log, today, told), today).map(({ steps: _, ...e }) => e);
+        expect(numbers(false)).toEqual(numbers(true));
+      }),
+      { numRuns: 25 },
+    );
   });
-  it('tells how much is left open, less after every answer and not nothing at the end', () => {
-    const map = emptyMap(graph);
-    const open = [openShare(graph, finch, map, today, lines)];
-    expect(open[0]).toBeCloseTo(1, 9);
-    for (let q = 0, next = nextQuestion(graph, finch, map, today, lines); next; next = nextQuestion(graph, finch, map, today, lines), q++) {
-      const s = graph.skills[next.skill]!;
-      seeEvidence(graph, finch, map, {
-        id: `o${q}`,
-        at: `2026-11-20T10:00:${String(q).padStart(2, '0')}Z`,
-        kind: 'placement',
-        skill: s.id,
-        result: s.wantedAt.us < 8.2 ? 'alone' : 'stuck',
-        correct: null,
-        total: null,
-        how: null,
-        support: null,
-        items: [],
-        by: { role: 'organiser', ownChild: false },
-      });
-      open.push(openShare(graph, finch, map, today, lines));
-    }
-    expect(open.at(-1)!).toBeLessThan(open[0]!);
-    expect(open.at(-1)!).toBeGreaterThan(0.05);
-  });
-  it('has nothing to ask about no line', () => expect(nextQuestion(graph, finch, emptyMap(graph), today, [])).toBeNull());
 });

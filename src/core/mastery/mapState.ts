@@ -4,9 +4,21 @@ import { type Credit, creditsOf } from '../skills/creditsOf';
 import { sortOf } from '../skills/narrower';
 import type { SkillGraph } from '../skills/skillGraph';
 import { ageOn, daysBetween, type Evidence, type LearnerFacts, type NotedItem } from './evidence';
-import { type Field, heldShare, type FieldSkill, observe, pairAt, priorField, priorMean, rightAt } from './field';
-import { FIELD, howCredit, itemsOf, helpEases, fadingFall, ownChildWeight, practice } from './parameters';
-import { type Memory, type Rating, remember, retention } from './retention';
+import {
+  type Field,
+  heldShare,
+  type FieldObservation,
+  type FieldSkill,
+  meanFor,
+  observe,
+  pairAt,
+  priorField,
+  priorMean,
+  rightAt,
+  varianceOf,
+} from './field';
+import { heldAt, FIELD, howCredit, itemsOf, helpEases, ownChildWeight, practice } from './parameters';
+import { fallFrom, type Memory, type Rating, remember, retention } from './retention';
 
 /** One step of the chain that led to an estimate. */
 export interface EstimateStep {
@@ -64,11 +76,6 @@ export function fieldSkillsOf(graph: SkillGraph): readonly FieldSkill[] {
   let list = fieldSkills.get(graph);
   if (!list) fieldSkills.set(graph, (list = graph.skills.map((s) => ({ wantedAt: s.wantedAt.us, strand: s.strand }))));
   return list;
-}
-
-/** θ that is gone from a skill so many days after it was last met. */
-export function fallen(graph: SkillGraph, map: MapState, k: number, days: number): number {
-  return fadingFall * (1 - retention(map.skills[k]!.memory, days, graph.skills[k]!.nature));
 }
 
 /** The field as it stands, begun at the learner's age where nothing was noted yet. */
@@ -148,6 +155,7 @@ export function seeEvidence(graph: SkillGraph, learner: LearnerFacts, map: MapSt
   const helped = !kept && (sheet ? e.support !== null : e.result === 'support') && !(nature === 'method' && e.support === 'writing-steps');
   const difficulty = helped ? -helpEases : 0;
   const expected = rightAt(field.mean[k]!, difficulty, FIELD);
+  const likely = heldShare(field, k) >= heldAt;
   let rating: Rating;
   if (sheet) {
     const share = (e.correct ?? 0) / e.total;
@@ -165,23 +173,31 @@ export function seeEvidence(graph: SkillGraph, learner: LearnerFacts, map: MapSt
     rating = stuck ? 'stuck' : helped || credit < 0.7 ? 'support' : e.how === 'knew' ? 'knew' : 'alone';
   }
   if (rating === 'stuck') map.skills[k]!.missedAt = e.at;
-  seen(graph, map, k, e.at, 1, rating);
+  seen(graph, map, k, e.at, 1, rating, likely);
   met(graph, map, e, k);
 }
 
-type Seen = { readonly items: number; readonly right: number; readonly difficulty: number; readonly alone?: boolean };
+type Seen = Omit<FieldObservation, 'skill'>;
 
 /** Practice teaches most where about every other answer comes right; what came of it is a little less sure. */
 function noted(graph: SkillGraph, map: MapState, k: number, e: Evidence, o: Seen, practised: number | null): void {
   const cause = { evidence: e.id, at: e.at, because: 'noted' as const, what: e.result ?? `${e.correct} of ${e.total}` };
   const act = (field: Field): void => {
+    const before = heldShare(field, k);
     observe(field, { skill: k, ...o });
-    if (practised === null) return;
-    field.mean[k]! += practice.rise * 4 * practised * (1 - practised);
-    field.covariance[pairAt(k, k)]! += practice.widens;
+    if (practised !== null) {
+      field.mean[k]! += practice.rise * 4 * practised * (1 - practised);
+      field.covariance[pairAt(k, k)]! += practice.widens;
+    }
+    // With help lent for the day nobody is seen to hold a step on their own.
+    if (o.difficulty < 0 && before < heldAt && heldShare(field, k) > heldAt)
+      field.mean[k] = meanFor(heldAt - helpedShort, varianceOf(field, k));
   };
   change(graph, map, cause, act, k);
 }
+
+/** How far under the line a step stays that only went well with help. */
+const helpedShort = 0.02;
 
 /** What has gone from a skill since it was last seen comes off before something is added. */
 function forget(graph: SkillGraph, map: MapState, k: number, at: string): void {
@@ -190,15 +206,21 @@ function forget(graph: SkillGraph, map: MapState, k: number, at: string): void {
   const days = daysBetween(s.lastSeen, at);
   const cause = { evidence: null, at, because: 'forgotten' as const, what: String(Math.round(days)) };
   const before = map.told ? heldShare(map.field!, k) : 0;
-  map.field!.mean[k]! -= fallen(graph, map, k, days);
+  map.field!.mean[k]! -= fallFrom(map.field!.mean[k]!, retention(s.memory, days, graph.skills[k]!.nature));
   if (!map.told) return;
   const after = heldShare(map.field!, k);
   if (before - after > leastTold) s.steps.push({ ...cause, before: s.steps.at(-1)?.after ?? before, after });
 }
 
-function seen(graph: SkillGraph, map: MapState, k: number, at: string, notes: number, rating: Rating): void {
+/** How much longer the memory of an old acquaintance lasts: likely held before anybody looked, and then it went well. */
+const acquaintance = 4;
+
+function seen(graph: SkillGraph, map: MapState, k: number, at: string, notes: number, rating: Rating, likely: boolean): void {
   const s = map.skills[k]!;
+  const first = s.lastSeen === null;
   s.memory = remember(s.memory, s.lastSeen ? daysBetween(s.lastSeen, at) : 0, rating, graph.skills[k]!.nature);
+  if (first && likely && (rating === 'alone' || rating === 'knew'))
+    s.memory = { ...s.memory, stability: s.memory.stability * acquaintance };
   s.notes += notes;
   s.lastSeen = at;
 }
@@ -235,10 +257,12 @@ function met(graph: SkillGraph, map: MapState, e: Evidence, about: number): void
     for (const [k, { items, list }] of found) {
       forget(graph, map, k, e.at);
       const what = correct ? String(Math.ceil(items)) : list.map((i) => `${i.a} ${i.op} ${i.b}`).join(', ');
+      const likely = heldShare(map.field!, k) >= heldAt;
       const cause = { evidence: e.id, at: e.at, because: correct ? ('right-facts' as const) : ('missed-fact' as const), what };
       change(graph, map, cause, (field) => void observe(field, { skill: k, items, right: correct ? items : 0, difficulty: 0 }), k);
       if (!correct) map.skills[k]!.missedAt = e.at;
-      seen(graph, map, k, e.at, Math.min(1, items), correct ? 'alone' : 'stuck');
+      const rating = correct ? 'alone' : 'stuck';
+      seen(graph, map, k, e.at, Math.min(1, items), rating, likely);
     }
   }
 }

@@ -1,7 +1,7 @@
 import type { SkillGraph } from '../skills/skillGraph';
 import { readMap, type SkillEstimate } from './estimateMastery';
 import { daysBetween, type LearnerFacts } from './evidence';
-import type { MapState } from './mapState';
+import { emptyMap, type MapState } from './mapState';
 
 /** The next question of a placement, and how far the talk has come. */
 export interface NextQuestion {
@@ -65,6 +65,8 @@ export function nextQuestion(
 ): NextQuestion | null {
   if (replies.length >= (thorough ? 2 * mostQuestions : mostQuestions)) return null;
   const estimates = readMap(graph, learner, map, today);
+  // Of a line nobody has looked at, what is usual at the age counts too: what went well elsewhere proves nothing of it.
+  const usual = readMap(graph, learner, emptyMap(graph, false), today);
   const dateOf = (k: number): number => graph.skills[k]!.wantedAt.us;
   const lines = graph.strands
     .filter((s) => strands.includes(s.id))
@@ -77,7 +79,7 @@ export function nextQuestion(
       return { strand: s.id, open: mine.length === 0 && seenBefore >= enoughSeen && !thorough ? [] : open, replies: mine };
     });
   const waiting = lines.flatMap((line) => {
-    const ask = askOn(line, estimates, dateOf, thorough, replies.length === 0);
+    const ask = askOn(line, estimates, usual, dateOf, thorough, replies.length === 0);
     return ask ? [{ line, ask }] : [];
   });
   // A line that was begun is gone through first.
@@ -96,6 +98,7 @@ export function nextQuestion(
 function askOn(
   { open, replies }: Line,
   estimates: readonly SkillEstimate[],
+  usual: readonly SkillEstimate[],
   dateOf: (k: number) => number,
   thorough: boolean,
   first: boolean,
@@ -107,15 +110,25 @@ function askOn(
     return skill < 0 ? null : { skill, because };
   };
   if (replies.length === 0) {
-    if (!open.some((k) => estimates[k]!.mastery > inDoubt[0] && estimates[k]!.mastery < inDoubt[1])) return null;
+    const doubtful = (e: SkillEstimate): boolean => e.mastery > inDoubt[0] && e.mastery < inDoubt[1];
+    if (!open.some((k) => doubtful(estimates[k]!) || doubtful(usual[k]!))) return null;
     return nearest(open, first ? 'sure' : 'edge');
   }
   const there = replies.filter((r) => r.alone).map((r) => dateOf(r.skill));
   const not = replies.filter((r) => !r.alone).map((r) => dateOf(r.skill));
   const [top, bottom] = [Math.max(-Infinity, ...there), Math.min(Infinity, ...not)];
   if (not.length === 0) {
-    const above = open.filter((k) => dateOf(k) >= top);
-    return replies.length === 1 && estimates[replies[0]!.skill]!.mastery > inDoubt[1] ? nearest(above, 'edge') : nearest(above, 'above');
+    const sure = replies.length === 1 && estimates[replies[0]!.skill]!.mastery > inDoubt[1];
+    const above = nearest(
+      open.filter((k) => dateOf(k) >= top),
+      sure ? 'edge' : 'above',
+    );
+    // Where nothing is left above, one below is looked at, so that a hole would be found.
+    if (above || replies.length > 1) return above;
+    return nearest(
+      open.filter((k) => dateOf(k) < top),
+      'below',
+    );
   }
   if (there.length === 0)
     return nearest(

@@ -41,7 +41,7 @@ export const FORECAST = { slip: 0.01, guess: 0.08 } as const;
 export const ownChildWeight = 0.7;
 /** What a right answer reached this way says of the skill, 0 … 1. */
 export const howCredit: Readonly<Record<SkillNature, Readonly<Record<How, number>>>> = {
-  'by-heart': { 'counted-all': 0.2, 'counted-on': 0.45, 'worked-out': 0.75, knew: 1 },
+  'by-heart': { 'counted-all': 0.2, 'counted-on': 0.4, 'worked-out': 0.75, knew: 1 },
   method: { 'counted-all': 0.7, 'counted-on': 0.9, 'worked-out': 1, knew: 1 },
   strategy: { 'counted-all': 0.1, 'counted-on': 0.3, 'worked-out': 1, knew: 0.8 },
   concept: { 'counted-all': 1, 'counted-on': 1, 'worked-out': 1, knew: 1 },
@@ -53,9 +53,9 @@ export const howCredit: Readonly<Record<SkillNature, Readonly<Record<How, number
  * here; what is forgotten takes away only part. Common practice, no source.
  */
 export const forgetting: Readonly<Record<SkillNature, { readonly memoryDaysPerDay: number }>> = {
-  'by-heart': { memoryDaysPerDay: 1 / 6 },
-  method: { memoryDaysPerDay: 1 / 8 },
-  strategy: { memoryDaysPerDay: 1 / 10 },
+  'by-heart': { memoryDaysPerDay: 1 / 3 },
+  method: { memoryDaysPerDay: 1 / 5 },
+  strategy: { memoryDaysPerDay: 1 / 8 },
   concept: { memoryDaysPerDay: 1 / 16 },
 };
 

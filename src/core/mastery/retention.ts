@@ -1,6 +1,7 @@
 import { default_w, forgetting_curve, FSRSAlgorithm, generatorParameters } from 'ts-fsrs';
 import type { SkillNature } from '../skills/skill';
-import { forgetting } from './parameters';
+import { logistic } from './field';
+import { fadingFall, forgetting } from './parameters';
 
 /** What the scheduler remembers of one skill; null before anything was seen. */
 export interface Memory {
@@ -27,3 +28,9 @@ export function remember(memory: Memory | null, days: number, rating: Rating, na
 export function retention(memory: Memory | null, days: number, nature: SkillNature): number {
   return memory ? forgetting_curve(default_w, Math.max(0, days) * forgetting[nature].memoryDaysPerDay, memory.stability) : 1;
 }
+
+/** How far an ability carries what builds on it, 0 … 1: half at an ability a little under that of a child at its date. */
+export const readinessBy = (theta: number): number => logistic(1.5 * (theta - 0.4));
+
+/** θ that is gone when so much is retained: what was hardly there cannot fade. */
+export const fallFrom = (theta: number, retained: number): number => fadingFall * (1 - retained) * readinessBy(theta);

@@ -1,8 +1,8 @@
 import { daysBetween } from '../shared/days';
 import type { SkillGraph } from '../skills/skillGraph';
 import { heldAbove } from './field';
-import { dueForReviewBelow, fadingFall, heldAt } from './parameters';
-import { type Memory, retention } from './retention';
+import { dueForReviewBelow, heldAt } from './parameters';
+import { fallFrom, type Memory, retention } from './retention';
 
 /** Where one skill of a learner stands, as it can be carried forward over days and practice. */
 export interface Standing {
@@ -31,7 +31,7 @@ export function standingOn(graph: SkillGraph, skills: readonly Standing[], date:
   const due = new Uint8Array(skills.length);
   for (const [k, s] of skills.entries()) {
     const left = s.lastMet === null ? 1 : retention(s.memory, daysBetween(s.lastMet, date), graph.skills[k]!.nature);
-    theta[k] = s.theta - fadingFall * (1 - left);
+    theta[k] = s.theta - fallFrom(s.theta, left);
     held[k] = heldAbove(theta[k], s.variance);
     due[k] = left < dueForReviewBelow && heldAbove(s.theta, s.variance) >= heldAt ? 1 : 0;
   }

@@ -1,7 +1,7 @@
 import { wantedBy } from '../skills/skill';
-import { readinessBy } from '../mastery/estimateMastery';
 import { rightAt } from '../mastery/field';
 import { FIELD, FORECAST, there } from '../mastery/parameters';
+import { readinessBy } from '../mastery/retention';
 import type { KnownOf } from '../mastery/standing';
 import type { Accommodation } from './accommodations';
 import type { SkillGraph } from '../skills/skillGraph';

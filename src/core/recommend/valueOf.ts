@@ -1,5 +1,5 @@
 import { notFor } from './accommodations';
-import { readinessBy } from '../mastery/estimateMastery';
+import { readinessBy } from '../mastery/retention';
 import type { LearnerNeeds } from './learnerNeeds';
 import type { Offer } from './offer';
 import type { SkillGraph } from '../skills/skillGraph';
