@@ -255,7 +255,7 @@ describe('what planning is given', () => {
     expect(new Map(input.stock).get('pegs')).toBe(7);
     expect(input.plentiful).toContain('pencils');
     expect(input.plentiful).not.toContain('pegs');
-    expect(input.learners.map((l) => [l.id, l.known.length])).toEqual([['fern', graphOf(db).skills.length]]);
+    expect(input.learners.map((l) => [l.id, l.skills.length])).toEqual([['fern', graphOf(db).skills.length]]);
   });
 });
 

@@ -1,3 +1,5 @@
+import type { Standing } from '../mastery/standing';
+import { knownFrom } from '../recommend/knownFrom.testing';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { loadSolver } from '../../adapters/highs/solveModel';
 import { shippedGraph } from '../../contract/shippedData';
@@ -41,14 +43,15 @@ const held = [
   'more-fewer',
   'read-to-20',
 ];
+const standing = (held: readonly number[]): Standing[] =>
+  [...Float64Array.from(knownFrom(held).theta)].map((theta) => ({ theta, variance: 0.6, memory: null, lastMet: null }));
 const child = (id: string): PlanningInput['learners'][number] => ({
   id,
   nickname: id,
   age: 7,
   framework: 'us',
   supported: false,
-  known: graph.skills.map((s) => (held.includes(s.id) ? 0.9 : 0.5)),
-  due: graph.skills.map(() => 0),
+  skills: standing(graph.skills.map((s) => (held.includes(s.id) ? 0.9 : 0.3))),
 });
 const meeting = (date: string, present = ['a', 'b', 'c', 'd']): PlanningInput['meetings'][number] => ({
   date,
@@ -120,7 +123,7 @@ describe('planning a term', () => {
   });
 
   it('gives every seat its reason, and the nearest thing where nothing is ready', () => {
-    const hard = { ...child('z'), known: graph.skills.map(() => 0.05) };
+    const hard = { ...child('z'), skills: standing(graph.skills.map(() => 1e-6)) };
     const [m] = planTerm(
       graph,
       input({ learners: [...['a', 'b', 'c'].map(child), hard], meetings: [meeting('2026-11-10', ['a', 'b', 'c', 'z'])] }),

@@ -3,6 +3,7 @@ import { shippedGraph } from '../../contract/shippedData';
 import { mechanismById } from '../mechanisms/registry';
 import { exclusionReason } from '../../text/sentences';
 import { accommodations, notFor } from './accommodations';
+import { knownFrom } from './knownFrom.testing';
 import { learnerNeeds } from './learnerNeeds';
 import type { Offer } from './offer';
 import { recommend } from './recommend';
@@ -37,12 +38,7 @@ const cards = offer('cards', { materials: [{ kind: 'playing-cards', quantity: 1 
 const wren = (more: object = {}) => {
   const known = new Float64Array(graph.skills.length).fill(0.9);
   known[k] = 0.5;
-  return learnerNeeds(
-    graph,
-    { id: 'wren', nickname: 'Wren', age: 7, framework: 'us', supported: false, ...more },
-    known,
-    new Uint8Array(known.length),
-  );
+  return learnerNeeds(graph, { id: 'wren', nickname: 'Wren', age: 7, framework: 'us', supported: false, ...more }, knownFrom(known));
 };
 const options = { minutes: 15, limit: 10, stock: null, daysSincePlayed: new Map<string, number>() };
 const ranked = (needs: ReturnType<typeof wren>, more: object = {}) =>
@@ -126,8 +122,7 @@ describe('what a game must allow for', () => {
     const needs = learnerNeeds(
       graph,
       { id: 'a', nickname: 'a', age: 6, framework: 'us', supported: false, withoutNorms: true, goals: new Set([goal]) },
-      known,
-      new Uint8Array(known.length),
+      knownFrom(known),
     );
     expect(needs.need[goal]!).toBeGreaterThan(3 * needs.need[k]!);
     expect(free.need.every((n) => n >= 0)).toBe(true);

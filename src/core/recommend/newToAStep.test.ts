@@ -2,9 +2,11 @@ import { describe, expect, it } from 'vitest';
 import { shippedGraph } from '../../contract/shippedData';
 import { shippedLibrary, shippedProfile } from '../../contract/shippedLibrary';
 import { estimateMastery } from '../mastery/estimateMastery';
+import { knownOf } from '../mastery/standing';
 import { isAim } from '../skills/narrower';
 import { wantedBy } from '../skills/skill';
 import { prerequisitesOf } from '../skills/skillGraph';
+import { knownFrom } from './knownFrom.testing';
 import { learnerNeeds, type LearnerNeeds } from './learnerNeeds';
 import type { Offer } from './offer';
 import { recommend } from './recommend';
@@ -51,7 +53,7 @@ function newTo(k: number, known = 0.3): LearnerNeeds {
   const before = prerequisitesOf(graph, k);
   const all = Float64Array.from(graph.skills, (s, i) => (before.has(i) ? 0.95 : i !== k && wantedBy(s, 'us') <= age ? 0.9 : 0.3));
   all[k] = known;
-  return learnerNeeds(graph, { id: 'x', nickname: 'X', age, framework: 'us', supported: false }, all, new Uint8Array(all.length));
+  return learnerNeeds(graph, { id: 'x', nickname: 'X', age, framework: 'us', supported: false }, knownFrom(all));
 }
 
 describe('a child new to a step', () => {
@@ -69,13 +71,7 @@ describe('a child new to a step', () => {
 describe('a typical child of an age, nothing noted', () => {
   it.each([5, 6, 7, 8, 9, 10, 11])('%i years old, is offered games for that age, and not what was wanted years ago', (age) => {
     const all = estimateMastery(graph, { born: bornFor(age), framework: 'us', permanentSupports: [], supportsInUse: [] }, [], today);
-    const known = Float64Array.from(all, (e) => e.mastery);
-    const child = learnerNeeds(
-      graph,
-      { id: 'x', nickname: 'X', age, framework: 'us', supported: false },
-      known,
-      new Uint8Array(known.length),
-    );
+    const child = learnerNeeds(graph, { id: 'x', nickname: 'X', age, framework: 'us', supported: false }, knownOf(all));
     const { items } = recommend(graph, offers, [child], { minutes: 15, limit: 8, stock: null, daysSincePlayed: new Map() });
     expect(items.length).toBe(8);
     for (const { seats } of items) expect(wantedBy(graph.skills[seats[0]!.skill]!, 'us')).toBeGreaterThan(age - 1.6);

@@ -1,21 +1,22 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { shippedGraph } from '../../contract/shippedData';
-import { learnerNeeds, type LearnerNeeds } from './learnerNeeds';
+import { closeness, fitOf, learnerNeeds, type LearnerNeeds, successAt } from './learnerNeeds';
+import { knownFrom } from './knownFrom.testing';
 import type { Offer } from './offer';
 import { openGaps } from './openGaps';
 import { recommend, type RecommendOptions } from './recommend';
-import { expectedSuccess, fitOf, gateOf, saturation, valueOf } from './valueOf';
+import { expectedSuccess, gainOf, gateOf, valueOf } from './valueOf';
 
 const graph = shippedGraph();
 const at = (id: string): number => graph.indexOf.get(id)!;
 
 /** A learner who holds what is named and nothing else. */
 function learner(id: string, held: readonly string[], growing: readonly string[] = [], supported = false, age = 7): LearnerNeeds {
-  const known = new Float64Array(graph.skills.length).fill(0.1);
+  const known = new Float64Array(graph.skills.length).fill(1e-6);
   for (const h of held) known[at(h)] = 0.95;
   for (const g of growing) known[at(g)] = 0.55;
-  return learnerNeeds(graph, { id, nickname: id, age, framework: 'us', supported }, known, new Uint8Array(known.length));
+  return learnerNeeds(graph, { id, nickname: id, age, framework: 'us', supported }, knownFrom(known));
 }
 function offer(variant: string, doses: Record<string, number>, more: Partial<Offer> = {}): Offer {
   const array = new Float64Array(graph.skills.length);
@@ -46,38 +47,98 @@ const wren = learner('wren', base, ['make-ten', 'add-in-10']);
 const tad = learner('tad', ['count-to-10', 'count-to-20'], ['parts-to-5', 'pairs-of-10', 'add-in-5'], false, 6);
 
 describe('the value of a variant', () => {
-  it('grows with dose, less and less', () => {
-    expect(saturation(0)).toBe(0);
-    expect(saturation(12)).toBeCloseTo(1 - Math.exp(-1), 12);
+  it('grows with chances, less and less, and in pieces as at once', () => {
+    expect(gainOf(0)).toBe(0);
+    // 12·ln 2.
+    expect(gainOf(12)).toBeCloseTo(8.317766166719343, 12);
     fc.assert(
       fc.property(fc.double({ min: 0, max: 100, noNaN: true }), fc.double({ min: 0.1, max: 50, noNaN: true }), (x, d) => {
-        expect(saturation(x + d)).toBeGreaterThanOrEqual(saturation(x));
+        expect(gainOf(x + d)).toBeGreaterThan(gainOf(x));
+        expect(gainOf(x + d) - gainOf(x)).toBeLessThanOrEqual(gainOf(d) + 1e-9);
       }),
     );
   });
-  it('is best between 70 and 90 % right', () => {
-    expect(fitOf(0.8)).toBe(1);
-    expect(fitOf(0.5)).toBeLessThan(0.6);
-    expect(fitOf(1)).toBe(0.5);
+  it('is best between 70 and 90 % right, and what is too easy costs', () => {
+    for (const p of [0.7, 0.8, 0.9]) expect(fitOf(p)).toBe(1);
+    expect(fitOf(0.48)).toBeCloseTo(Math.exp(-1), 12);
+    expect(fitOf(0.95)).toBeCloseTo(0.45, 12);
+    expect(fitOf(1)).toBe(0.2);
+    // Whoever holds a step far beyond doubt is hardly ever wrong.
+    expect(fitOf(successAt(4))).toBeLessThan(0.3);
     fc.assert(
-      fc.property(fc.double({ min: 0, max: 1, noNaN: true }), (s) => {
-        expect(fitOf(s)).toBeGreaterThanOrEqual(0.2);
-        expect(fitOf(s)).toBeLessThanOrEqual(1);
+      fc.property(fc.double({ min: -6, max: 6, noNaN: true }), fc.double({ min: 0.01, max: 3, noNaN: true }), (theta, d) => {
+        expect(successAt(theta + d)).toBeGreaterThanOrEqual(successAt(theta) - 0.11);
+        expect(successAt(theta)).toBeGreaterThan(0.35);
       }),
     );
+  });
+  it('has a tool laid out where it is hard', () => {
+    const bare = 0.08 + 0.91 / (1 + Math.exp(1));
+    expect(successAt(-1)).toBeCloseTo((bare + 0.68) / 2, 12);
+    expect(successAt(2)).toBeCloseTo(0.08 + 0.91 / (1 + Math.exp(-2)), 12);
   });
   it('falls where a game is too easy', () => {
     const easy = offer('b', { 'pairs-of-10': 20 });
     const sure = learner('sure', [...base, 'make-ten', 'add-in-10']);
     expect(expectedSuccess(easy, sure)).toBeGreaterThan(0.9);
-    expect(fitOf(expectedSuccess(easy, sure))).toBeLessThan(1);
-    // Not held but near is right about every other time; without what it needs it is a guess.
-    expect(expectedSuccess(offer('c', { 'make-ten': 20 }), learner('near', base))).toBeCloseTo(0.1 * 0.97 + 0.9 * 0.45, 10);
-    expect(expectedSuccess(offer('c', { 'make-ten': 20 }), learner('far', ['count-to-10']))).toBeLessThan(0.3);
+    expect(sure.fit[at('pairs-of-10')]).toBeLessThan(1);
+    expect(valueOf(easy, sure, 15)).toBeLessThan(
+      valueOf(
+        easy,
+        learner(
+          'open',
+          base.filter((k) => k !== 'pairs-of-10'),
+          ['pairs-of-10'],
+        ),
+        15,
+      ) / 3,
+    );
   });
   it('prefers what is ready and open to what is held', () => {
     expect(valueOf(offer('a', { 'make-ten': 20 }), wren, 15)).toBeGreaterThan(valueOf(offer('b', { 'pairs-of-10': 20 }), wren, 15));
     expect(expectedSuccess(offer('b', { 'pairs-of-10': 20 }), wren)).toBeGreaterThan(0.8);
+  });
+});
+
+describe('need', () => {
+  const needOf = (held: number, more: object = {}, k = 'make-ten', rest = 0.9): number => {
+    const all = new Float64Array(graph.skills.length).fill(rest);
+    all[at(k)] = held;
+    return learnerNeeds(graph, { id: 'x', nickname: 'X', age: 7, framework: 'us', supported: false, ...more }, knownFrom(all)).need[at(k)]!;
+  };
+  it('is greatest for what may close soon: less for what is far off, hardly any for what is held', () => {
+    expect(needOf(0.4)).toBeGreaterThan(needOf(0.05));
+    expect(needOf(0.4)).toBeGreaterThan(3 * needOf(0.9));
+  });
+  it('falls evenly with the date over two years', () => {
+    for (const [years, worth] of [
+      [-1, 1],
+      [0, 1],
+      [1, 0.65],
+      [2, 0.3],
+      [2.1, 0.1],
+    ] as const)
+      expect(closeness(years)).toBeCloseTo(worth, 12);
+    expect(needOf(0.4, { age: 7 })).toBeGreaterThan(needOf(0.4, { age: 5.5 }));
+  });
+  it('waits softly for what comes before: never nothing, so that nobody new to a step is kept from it', () => {
+    const far = needOf(0.4, {}, 'make-ten', 1e-6);
+    expect(far).toBeLessThan(needOf(0.4, {}, 'make-ten', 0.9) / 3);
+    expect(far).toBeGreaterThan(0);
+    // A support in use stands in for what is needed by heart.
+    expect(needOf(0.4, { supported: true }, 'make-ten', 1e-6)).toBeGreaterThanOrEqual(far);
+  });
+  it('of a goal is as if it were wanted now', () => {
+    expect(needOf(0.4, { age: 5, goals: new Set([at('make-ten')]) })).toBeCloseTo(needOf(0.4, { age: 9 }), 12);
+    expect(needOf(0.4, { withoutNorms: true })).toBeLessThan(needOf(0.4) / 10);
+  });
+  it('of what has faded is a little more', () => {
+    const all = new Float64Array(graph.skills.length).fill(0.9);
+    const due = new Uint8Array(all.length);
+    due[at('make-ten')] = 1;
+    const needs = (d: Uint8Array) =>
+      learnerNeeds(graph, { id: 'x', nickname: 'X', age: 7, framework: 'us', supported: false }, knownFrom(all, d)).need[at('make-ten')]!;
+    expect(needs(due) - needs(new Uint8Array(all.length))).toBeCloseTo(0.1, 12);
   });
 });
 
@@ -96,33 +157,24 @@ describe('gates', () => {
         supported,
       );
     expect(gateOf(graph, offer('a', { 'make-ten': 20 }), shaky(false))).toMatchObject({ because: 'needs', sort: 'heart' });
-    expect(gateOf(graph, offer('a', { 'make-ten': 20 }), shaky(true))).toBeNull();
+    // With one, it is only hard: somebody beside helps, and nothing need come first.
+    expect(gateOf(graph, offer('a', { 'make-ten': 20 }), shaky(true))).toMatchObject({ because: 'too-hard' });
   });
   it('bar by age only far outside, and by too little success', () => {
     expect(gateOf(graph, offer('a', { 'count-to-10': 9 }, { ages: [11, 12] }), tad)).toEqual({ because: 'age' });
     // What counting on needs is growing, no more: not missing, and not enough.
-    const growing = new Float64Array(graph.skills.length).fill(0.1);
-    growing[at('count-on-from')] = 0.41;
-    const nearly = learnerNeeds(
-      graph,
-      { id: 'n', nickname: 'N', age: 7, framework: 'us', supported: false },
-      growing,
-      new Uint8Array(growing.length),
-    );
+    const growing = new Float64Array(graph.skills.length).fill(1e-6);
+    growing[at('count-on-from')] = 0.25;
+    const nearly = learnerNeeds(graph, { id: 'n', nickname: 'N', age: 7, framework: 'us', supported: false }, knownFrom(growing));
     expect(gateOf(graph, offer('a', { 'count-to-100': 9 }), nearly)).toMatchObject({ because: 'too-hard' });
-    // With it there, the step is near: every other answer right is a beginning.
-    expect(gateOf(graph, offer('a', { 'count-to-100': 9 }), learner('x', ['count-on-from']))).toBeNull();
+    // Every other answer right with a tool is a beginning.
+    expect(gateOf(graph, offer('a', { 'count-to-100': 9 }), learner('x', ['count-on-from'], ['count-to-100']))).toBeNull();
   });
   it('bar by age on both sides by more than a year and a half, but nobody is too old for a step that is open', () => {
     const ten = (known: number): LearnerNeeds => {
       const all = new Float64Array(graph.skills.length).fill(0.95);
       all[at('pairs-of-10')] = known;
-      return learnerNeeds(
-        graph,
-        { id: 'ten', nickname: 'Ten', age: 10, framework: 'us', supported: false },
-        all,
-        new Uint8Array(all.length),
-      );
+      return learnerNeeds(graph, { id: 'ten', nickname: 'Ten', age: 10, framework: 'us', supported: false }, knownFrom(all));
     };
     const pairs = (ages: readonly [number, number]): Offer => offer('a', { 'pairs-of-10': 20 }, { ages });
     expect(gateOf(graph, pairs([5, 8]), ten(0.95))).toEqual({ because: 'age' });

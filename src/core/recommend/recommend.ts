@@ -64,7 +64,7 @@ export interface Recommendation {
 /** A game longer than the round by more than this factor does not fit. */
 const lengthSlack = 1.25;
 /** Worth for each child below which a game is not worth naming. */
-const leastWorth = 0.01;
+const leastWorth = 0.15;
 /** A game played within a week loses this part of its worth. */
 const recentLoss = 0.4;
 

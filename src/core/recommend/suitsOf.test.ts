@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { shippedGraph } from '../../contract/shippedData';
 import { learnerNeeds } from './learnerNeeds';
+import { knownFrom } from './knownFrom.testing';
 import type { Offer } from './offer';
 import { suitsOf } from './suitsOf';
 
@@ -28,18 +29,8 @@ const offer: Offer = {
 const suited = (known: number) => {
   const map = new Float64Array(graph.skills.length).fill(0.9);
   map[k] = known;
-  const needs = learnerNeeds(
-    graph,
-    { id: 'l', nickname: 'Wren', age: 7, framework: 'us', supported: false },
-    map,
-    new Uint8Array(map.length),
-  );
-  return suitsOf(
-    graph,
-    offer,
-    needs,
-    Array.from(map, (m): readonly [number, number] => [Math.max(0, m - 0.1), Math.min(1, m + 0.1)]),
-  );
+  const needs = learnerNeeds(graph, { id: 'l', nickname: 'Wren', age: 7, framework: 'us', supported: false }, knownFrom(map));
+  return suitsOf(graph, offer, needs, new Array<number>(map.length).fill(0.7));
 };
 
 describe('whom a version suits', () => {
