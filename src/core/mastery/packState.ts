@@ -44,7 +44,8 @@ export function unpackState(graph: SkillGraph, bytes: Uint8Array): MapState {
   const packed = JSON.parse(new TextDecoder().decode(bytes.subarray(4, 4 + length))) as Packed;
   const map = emptyMap(graph, false);
   for (const [k, notes, lastSeen, missedAt, memory] of packed.skills) Object.assign(map.skills[k]!, { notes, lastSeen, missedAt, memory });
-  const pairs = new Float32Array(bytes.slice(4 + length).buffer);
+  // A copy of its own: numbers of four bytes must begin at a multiple of four, and a buffer's slice shares its memory.
+  const pairs = new Float32Array(new Uint8Array(bytes.subarray(4 + length)).buffer);
   const field = packed.mean ? { n: fieldSkillsOf(graph).length, mean: Float64Array.from(packed.mean), covariance: pairs } : null;
   return { ...map, field, age: packed.age ?? NaN, newest: packed.newest };
 }

@@ -19,7 +19,8 @@ const ready = (): void => {
     .on('GET /learners/wren', learner('wren'))
     .on('POST /learners/wren/placement', (body: Asked) => {
       const used = new Set([...body.answers.map((a) => a.skill), ...body.leaveOut]);
-      return { next: body.thorough ? 'pairs-of-10' : (order.find((s) => !used.has(s)) ?? null), information: 0.4, open: 1 - used.size / 4 };
+      const next = body.thorough ? 'pairs-of-10' : (order.find((s) => !used.has(s)) ?? null);
+      return { next, strand: next ? 'add' : null, because: next ? (body.answers.length === 0 ? 'sure' : 'below') : null, about: 4 };
     });
 };
 const answer = async (name: string): Promise<void> => userEvent.click(await screen.findByRole('button', { name }));
@@ -30,9 +31,9 @@ describe('placement', () => {
     api().on('POST /evidence/batch', { ids: ['a', 'b'] });
     show(<PlacementView id="wren" />);
     await answer('can');
-    await waitFor(() => expect(screen.getByText('1 asked; these lines are just begun')).toBeTruthy());
+    await waitFor(() => expect(screen.getByText('One answer of about 4; just begun.')).toBeTruthy());
     await answer('not yet');
-    await waitFor(() => expect(screen.getByText('2 asked; these lines are about half clear')).toBeTruthy());
+    await waitFor(() => expect(screen.getByText('2 answers of about 4; about half way.')).toBeTruthy());
     expect(document.body.textContent).not.toContain('%');
     await answer('Save 2 answers');
     await waitFor(() => expect(gone()).toContain('/learners/wren'));
@@ -50,7 +51,7 @@ describe('placement', () => {
     ready();
     const first = show(<PlacementView id="wren" />);
     await answer('with help');
-    await screen.findByText(/1 asked/);
+    await screen.findByText(/One answer/);
     first.unmount();
     show(<PlacementView id="wren" />);
     expect(await screen.findByRole('button', { name: 'Save 1 answer' })).toHaveProperty('disabled', false);
