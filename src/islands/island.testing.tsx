@@ -169,8 +169,8 @@ export const session = (more: Partial<PlanWire> = {}): PlanWire => ({
   rounds: [
     {
       tables: [
-        { game: 'two-lamps', title: 'Two Lamps', helper: false, materials: [], seats: [seat('wren'), seat('fern')] },
-        { game: 'levers', title: 'Levers', helper: true, materials: [], seats: [seat('moss', 'fives')] },
+        { game: 'two-lamps', title: 'Two Lamps', helper: false, lookFor: 'wren', materials: [], seats: [seat('wren'), seat('fern')] },
+        { game: 'levers', title: 'Levers', helper: true, lookFor: null, materials: [], seats: [seat('moss', 'fives')] },
       ],
       resting: [],
     },
@@ -193,6 +193,7 @@ const seat = (id: string, version = 'tens'): SeatWire => ({
     { skill: 'make-ten', items: 12, source: 'calculated' },
   ],
   skill: 'make-ten',
+  tool: 'ten-frame',
   why: `${id} is ready.`,
 });
 

@@ -160,7 +160,8 @@ export function seatSentence(
   nickname: string,
   skillTitle: (id: string) => string,
 ): string {
-  if (seat.stretched) return `The nearest thing on the shelf for ${nickname}; play it with help.`;
+  if (seat.stretched)
+    return `Hard for ${nickname} yet${seat.skill ? `, for “${lower(skillTitle(seat.skill))}”` : ''}: with somebody beside.`;
   if (!seat.skill) return `A seat in good company for ${nickname}.`;
   const step = `“${lower(skillTitle(seat.skill))}”`;
   const here = `about ${chancesWords(seat.chances)} here, ${percent(seat.success)} likely right`;

@@ -8,8 +8,9 @@ const groupMap = obj({
   learners: arr(str),
   skills: arr(str),
   cells: arr(arr(obj({ height: Type.Number(), seen: bool, next: bool }))),
-  together: arr(obj({ skill: str, learners: arr(str) })),
-  /** Stuck so many times in a row, since a day. */
+  /** Games at which some would each practise an open step of their own. */
+  together: arr(obj({ game: str, title: str, seats: arr(obj({ learner: str, variant: str, variantTitle: str, skill: str })) })),
+  /** Stuck so many times in a row, since a day, whatever the line. */
   stuck: arr(obj({ learner: str, skill: str, times: int, since: str })),
 });
 

@@ -15,6 +15,8 @@ const table = obj({
   game: str,
   title: str,
   helper: bool,
+  /** The child whose note would tell most; null where no seat is for a step. */
+  lookFor: nullable(str),
   materials: arr(obj({ ...material.properties, title: str })),
   seats: arr(
     obj({
@@ -25,6 +27,8 @@ const table = obj({
       why: str,
       /** The step the seat is for: a note at the table is about it first. */
       skill: nullable(str),
+      /** The tool to lay out for this child, a kind or a sort of help; null for none. */
+      tool: nullable(str),
     }),
   ),
 });

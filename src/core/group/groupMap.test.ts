@@ -41,19 +41,12 @@ describe('the map of a group', () => {
   it('tells who is stuck only after two stuck notes in a row', () => {
     expect(map.stuck).toEqual([{ learner: 'wren', skill: 'add-in-10', times: 2, since: '2026-11-03' }]);
   });
-  it('seats together those who are ready for the same, and somebody saw at least one of them', () => {
-    expect(map.together.length).toBeGreaterThan(0);
-    for (const t of map.together) {
-      expect(t.learners.length).toBeGreaterThanOrEqual(2);
-      expect(t.learners.length).toBeLessThanOrEqual(5);
-      const k = graph.indexOf.get(t.skill)!;
-      for (const id of t.learners) expect([wren, fern, sage].find((m) => m.id === id)!.estimates[k]!.frontier).toBe(true);
-    }
-  });
   it('narrows to lines and to the edge, and stands with nobody', () => {
     const narrow = groupMap(graph, [wren, fern], ['add'], true);
+    // Who needs a hand is told whatever line is looked at.
+    expect(groupMap(graph, [wren, fern], ['fractions'], false).stuck).toEqual(map.stuck);
     expect(narrow.skills.every((s) => graph.skills[graph.indexOf.get(s)!]!.strand === 'add')).toBe(true);
     expect(narrow.skills.length).toBeLessThan(graph.strands.find((s) => s.id === 'add')!.skills.length);
-    expect(groupMap(graph, [], null, false)).toMatchObject({ learners: [], together: [], stuck: [] });
+    expect(groupMap(graph, [], null, false)).toMatchObject({ learners: [], stuck: [] });
   });
 });

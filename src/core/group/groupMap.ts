@@ -13,12 +13,6 @@ export interface GroupMember {
   readonly evidence: readonly GroupNote[];
 }
 
-/** Who may sit together for a skill: it is on everybody's frontier. */
-export interface Together {
-  readonly skill: string;
-  readonly learners: readonly string[];
-}
-
 /** Who was stuck on a skill the last times. */
 export interface Stuck {
   readonly learner: string;
@@ -33,12 +27,9 @@ export interface GroupMap {
   readonly skills: readonly string[];
   /** `cells[learner][skill]`, in that order: height of the arm and whether anybody saw it. */
   readonly cells: readonly (readonly { readonly height: number; readonly seen: boolean; readonly next: boolean }[])[];
-  readonly together: readonly Together[];
   readonly stuck: readonly Stuck[];
 }
 
-const leastTogether = 2;
-const mostTogether = 5;
 const stuckInARow = 2;
 /** A skill is at the edge of a group when not all stand on one side. */
 const edge: readonly [number, number] = [0.08, 0.93];
@@ -68,31 +59,17 @@ export function groupMap(
     cells: learners.map((m) =>
       skills.map((k) => ({ height: m.estimates[k]!.asSeen, seen: m.estimates[k]!.seen, next: m.estimates[k]!.frontier })),
     ),
-    together: togetherFor(graph, members, chosen),
-    stuck: members.flatMap((m) => stuckOf(m, new Set(chosen.map((k) => graph.skills[k]!.id)))),
+    // Whoever needs a hand is named whatever line is looked at, the longest first.
+    stuck: members.flatMap(stuckOf).sort((x, y) => y.times - x.times || (x.since < y.since ? -1 : 1)),
   };
 }
 
 const total = (m: GroupMember, chosen: readonly number[]): number => chosen.reduce((sum, k) => sum + m.estimates[k]!.asSeen, 0);
 
-/** Skills for which two to five can sit together, those that serve most first; seen before assumed. */
-function togetherFor(graph: SkillGraph, members: readonly GroupMember[], chosen: readonly number[]): Together[] {
-  return chosen
-    .flatMap((k) => {
-      const ready = members
-        .filter((m) => m.estimates[k]!.frontier)
-        .sort((x, y) => Number(y.estimates[k]!.seen) - Number(x.estimates[k]!.seen) || x.estimates[k]!.asSeen - y.estimates[k]!.asSeen);
-      const seen = ready.filter((m) => m.estimates[k]!.seen).length;
-      return ready.length < leastTogether || seen === 0 ? [] : [{ k, seen, learners: ready.slice(0, mostTogether).map((m) => m.id) }];
-    })
-    .sort((x, y) => y.seen - x.seen || y.learners.length - x.learners.length || x.k - y.k)
-    .map(({ k, learners }) => ({ skill: graph.skills[k]!.id, learners }));
-}
-
-function stuckOf(m: GroupMember, skills: ReadonlySet<string>): Stuck[] {
+function stuckOf(m: GroupMember): Stuck[] {
   const bySkill = new Map<string, GroupNote[]>();
   for (const e of m.evidence) {
-    if (e.result === null || !skills.has(e.skill)) continue;
+    if (e.result === null) continue;
     const notes = bySkill.get(e.skill);
     if (notes) notes.push(e);
     else bySkill.set(e.skill, [e]);

@@ -8,7 +8,7 @@ const sheet = (skills: number): GroupSheet => ({
   learners: ['Wren', 'Moth'],
   skills: Array.from({ length: skills }, (_, i) => `Skill ${i + 1}`),
   cells: [0, 1].map(() => Array.from({ length: skills }, (_, i) => cell(i / skills, i % 2 === 0, i === 0))),
-  together: [{ skill: 'Skill 1', learners: ['Wren', 'Moth'] }],
+  together: [{ game: 'Two Lamps', seats: ['Wren for “pairs of ten”', 'Moth for “make a ten”'] }],
 });
 
 describe('printed pages of a group', () => {

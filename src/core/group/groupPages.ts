@@ -7,7 +7,7 @@ export interface GroupSheet {
   readonly learners: readonly string[];
   readonly skills: readonly string[];
   readonly cells: readonly (readonly { readonly height: number; readonly seen: boolean; readonly next: boolean }[])[];
-  readonly together: readonly { readonly skill: string; readonly learners: readonly string[] }[];
+  readonly together: readonly { readonly game: string; readonly seats: readonly string[] }[];
 }
 
 /** Something drawn on a page, in millimetres from its top left corner. */
@@ -106,13 +106,15 @@ const heading = (sheet: GroupSheet, words: string): Mark[] => [
 
 function togetherPage(sheet: GroupSheet): Page {
   const paper = papers[sheet.paper ?? 'a4'];
-  const most = Math.floor((paper.heightMm - marginMm * 2 - 30) / 7);
-  const marks = heading(sheet, 'Who can sit together');
-  if (sheet.together.length === 0)
+  const lines = sheet.together.flatMap((t) => t.seats.map((seat, i) => ({ game: i === 0 ? t.game : null, seat })));
+  const most = Math.floor((paper.heightMm - marginMm * 2 - 30) / 6);
+  const marks = heading(sheet, 'Who can sit together, and for which game');
+  if (lines.length === 0)
     marks.push({ kind: 'text', x: marginMm, y: marginMm + 28, size: 10, text: 'Nobody is ready for the same just now.' });
-  sheet.together.slice(0, most).forEach((t, i) => {
-    marks.push({ kind: 'text', x: marginMm, y: marginMm + 28 + i * 7, size: 10, text: t.skill, bold: true });
-    marks.push({ kind: 'text', x: marginMm + 78, y: marginMm + 28 + i * 7, size: 10, text: t.learners.join(', ') });
+  lines.slice(0, most).forEach(({ game, seat }, i) => {
+    const y = marginMm + 28 + i * 6;
+    if (game) marks.push({ kind: 'text', x: marginMm, y, size: 10, text: game, bold: true });
+    marks.push({ kind: 'text', x: marginMm + 60, y, size: 10, text: seat });
   });
   return { ...paper, marks };
 }

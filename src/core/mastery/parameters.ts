@@ -59,7 +59,9 @@ export const forgetting: Readonly<Record<SkillNature, { readonly memoryDaysPerDa
   concept: { memoryDaysPerDay: 1 / 16 },
 };
 
+/** More likely held than not, by enough to say *on their own*; and beyond doubt, so that more of it is for joy. */
 export const heldAt = 0.6;
+export const firmAt = 0.85;
 export const growingFrom = 0.25;
 /** What a step needs counts as there from this readiness on. */
 export const there = 0.5;

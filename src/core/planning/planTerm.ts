@@ -1,5 +1,7 @@
 import { daysBetween } from '../shared/days';
-import { heldAt } from '../mastery/parameters';
+import { rightAt } from '../mastery/field';
+import { ladderOf, nextSupport } from '../mastery/nextSupport';
+import { firmAt, FORECAST } from '../mastery/parameters';
 import { type Standing, standingOn } from '../mastery/standing';
 import { afterPractice } from '../recommend/afterPractice';
 import { learnerNeeds, type LearnerNeeds, type NeedyLearner } from '../recommend/learnerNeeds';
@@ -52,6 +54,8 @@ export interface PlannedSeat {
   /** Skill that weighs most, its chances in the round, expected success. */
   readonly skill: string | null;
   readonly because: SeatBecause;
+  /** The tool to lay out: the one this child keeps, else the lightest that keeps success in the band. */
+  readonly tool: string | null;
   readonly chances: number;
   readonly success: number;
   readonly stretched: boolean;
@@ -69,7 +73,12 @@ export interface PlannedMeeting {
     readonly unseatedAfter: number;
   }[];
   readonly rounds: readonly {
-    readonly tables: readonly { readonly game: string; readonly seats: readonly PlannedSeat[] }[];
+    readonly tables: readonly {
+      readonly game: string;
+      readonly seats: readonly PlannedSeat[];
+      /** The child whose note would tell most for what comes next; null where no seat is for a step. */
+      readonly lookFor: string | null;
+    }[];
     readonly resting: readonly string[];
   }[];
 }
@@ -173,6 +182,10 @@ function readMeeting(
       return {
         tables: tables.map((t) => ({
           game: built.options[t.game]!.game,
+          lookFor: lookForAt(
+            t.learners.map((l) => ({ needs: needs[l]!, offer: built.chosen[l]![t.game]! })),
+            meeting.minutes,
+          ),
           seats: t.learners.map((l): PlannedSeat => {
             const offer = built.chosen[l]![t.game]!;
             return {
@@ -201,13 +214,36 @@ export function seatReason(
   offer: Offer,
   needs: LearnerNeeds,
   minutes: number,
-): { skill: string | null; because: SeatBecause; chances: number; success: number } {
+): { skill: string | null; because: SeatBecause; tool: string | null; chances: number; success: number } {
   const skill = mainSkill(offer, needs, minutes);
-  const held = skill < 0 || needs.known[skill]! >= heldAt;
+  const held = skill < 0 || needs.known[skill]! >= firmAt;
   return {
     because: held ? (skill >= 0 && needs.due[skill] === 1 ? 'again' : 'joy') : needs.ready[skill] === 1 ? 'ready' : 'near',
     skill: skill < 0 ? null : graph.skills[skill]!.id,
     chances: skill < 0 ? 0 : (offer.doses[skill]! * minutes) / 10,
     success: expectedSuccess(offer, needs),
+    tool: skill < 0 ? null : toolFor(graph, skill, needs),
   };
+}
+
+/** The tool for a step: the kept one, else the lightest of its ladder that keeps success in the band; null for none. */
+function toolFor(graph: SkillGraph, k: number, needs: LearnerNeeds): string | null {
+  const s = graph.skills[k]!;
+  const ladder = ladderOf(
+    s,
+    graph.strands.find((x) => x.id === s.strand)!,
+  );
+  return nextSupport(ladder, rightAt(needs.theta[k]!, 0, FORECAST), [], needs.keeps).support;
+}
+
+/** Whose step is needed most and least sure either way: one note there would change the next weeks most. */
+export function lookForAt(seats: readonly { readonly needs: LearnerNeeds; readonly offer: Offer }[], minutes: number): string | null {
+  let best: { readonly learner: string; readonly tells: number } | null = null;
+  for (const { needs, offer } of seats) {
+    const k = mainSkill(offer, needs, minutes);
+    if (k < 0) continue;
+    const tells = needs.need[k]! * needs.known[k]! * (1 - needs.known[k]!);
+    if (!best || tells > best.tells) best = { learner: needs.learner, tells };
+  }
+  return best?.learner ?? null;
 }

@@ -18,6 +18,8 @@ export interface NeedyLearner {
   readonly withoutNorms?: boolean;
   readonly accommodations?: readonly Accommodation[];
   readonly likings?: readonly string[];
+  /** Tools this child keeps, with full credit. */
+  readonly keeps?: readonly string[];
 }
 
 export interface LearnerNeeds {
@@ -41,6 +43,8 @@ export interface LearnerNeeds {
   readonly accommodations: readonly Accommodation[];
   /** Games this child asks for. */
   readonly likings: readonly string[];
+  /** Tools this child keeps, with full credit. */
+  readonly keeps: readonly string[];
 }
 
 /** Figures of the need, fitted on training seeds of invented learners (`docs/evaluation.md`); common practice, no source. */
@@ -131,5 +135,6 @@ export function learnerNeeds(graph: SkillGraph, learner: NeedyLearner, now: Know
     supported: learner.supported,
     accommodations: learner.accommodations ?? [],
     likings: learner.likings ?? [],
+    keeps: learner.keeps ?? [],
   };
 }

@@ -20,7 +20,16 @@ const map = {
       { height: 0.1, seen: false, next: false },
     ],
   ],
-  together: [{ skill: 'add-in-10', learners: ['wren', 'fern'] }],
+  together: [
+    {
+      game: 'two-lamps',
+      title: 'Two Lamps',
+      seats: [
+        { learner: 'wren', variant: 'tens', variantTitle: 'tens', skill: 'make-ten' },
+        { learner: 'fern', variant: 'fives', variantTitle: 'fives', skill: 'add-in-10' },
+      ],
+    },
+  ],
   stuck: [{ learner: 'fern', skill: 'make-ten', times: 3, since: '2026-11-03' }],
 };
 
@@ -42,7 +51,8 @@ describe('the group', () => {
       .on('GET /learners', page([learner('wren'), learner('fern')]))
       .on('GET /group-map', map);
     show(<GroupView />);
-    expect(await screen.findByText(/Wren, Fern/)).toBeTruthy();
+    const game = (await screen.findByRole('link', { name: 'Two Lamps' })).closest('li')!;
+    expect(game.textContent).toMatch(/Wren tens: Make a ten on the way.*Fern fives: Add within ten/);
     expect(screen.getByText(/3 times since 2026-11-03/)).toBeTruthy();
     const link = within(screen.getByText(/3 times since/).closest('li')!).getByRole('link', { name: 'Fern' });
     expect(link.getAttribute('href')).toContain('/learners/fern?skill=make-ten');

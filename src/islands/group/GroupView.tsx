@@ -1,6 +1,6 @@
 import type { GroupMapWire } from '../../contract/wire/group';
 import { useQuery } from '@tanstack/react-query';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { heldAt } from '../../core/mastery/parameters';
 import { Empty, Failure, Loading } from '../../ui/Empty';
 import { LinkButton } from '../../ui/LinkButton';
@@ -19,7 +19,8 @@ export default function GroupView() {
   );
 }
 
-const mostTogether = 10;
+/** Where the page opens when nobody needs a hand. */
+const usualLine = 'add';
 const column = 26;
 const row = 34;
 const names = 96;
@@ -30,7 +31,8 @@ function Group() {
   const skills = useSkills();
   const learners = useQuery({ queryKey: ['learners'], queryFn: () => call('GET /learners', { query: { limit: 5000 } }) });
   const [group, setGroup] = useState('');
-  const [strand, setStrand] = useState('add');
+  const [chosen, setStrand] = useState<string | null>(null);
+  const strand = chosen ?? usualLine;
   const [edge, setEdge] = useState(true);
   const query = { group, strands: strand, edge: edge ? 'true' : 'false' } as const;
   const map = useQuery({
@@ -38,8 +40,14 @@ function Group() {
     queryFn: () => call('GET /group-map', { query }),
     placeholderData: (before) => before,
   });
+  // The page opens where somebody needs a hand most.
+  const urgent = map.data?.stuck[0]?.skill;
+  const line = urgent === undefined ? undefined : skills?.byId.get(urgent)?.strand;
+  useEffect(() => {
+    if (chosen === null && line !== undefined) setStrand(line);
+  }, [chosen, line]);
   if (map.error) return <Failure message={messageOf(map.error)} />;
-  if (!skills || !learners.data || !map.data) return <Loading what="Drawing the group …" />;
+  if (!skills || !learners.data || !map.data || (chosen === null && line !== undefined)) return <Loading what="Drawing the group …" />;
   const groups = [...new Set(learners.data.items.map((l) => l.group).filter((g): g is string => g !== null))];
   const name = (id: string): string => learners.data.items.find((l) => l.id === id)?.nickname ?? id;
   return (
@@ -97,19 +105,6 @@ function Group() {
           </section>
           <aside className={styles.side}>
             <section className={panel.sheet}>
-              <h2>Who can sit together</h2>
-              {map.data.together.length === 0 && <p className={panel.soft}>Nobody is ready for the same here.</p>}
-              <ul className={panel.list}>
-                {map.data.together.slice(0, mostTogether).map((t) => (
-                  <li key={t.skill}>
-                    <b>{skills.title(t.skill)}</b>
-                    <br />
-                    {t.learners.map(name).join(', ')}
-                  </li>
-                ))}
-              </ul>
-            </section>
-            <section className={panel.sheet}>
               <h2>Who needs a hand</h2>
               {map.data.stuck.length === 0 && <p className={panel.soft}>Nobody was stuck twice in a row.</p>}
               <ul className={panel.list}>
@@ -125,6 +120,26 @@ function Group() {
               <p className={`${panel.soft} ${panel.small}`}>
                 For the helpers, not for children. Where it stays so over weeks, a qualified professional may look.
               </p>
+            </section>
+            <section className={panel.sheet}>
+              <h2>Who can sit together</h2>
+              {map.data.together.length === 0 && (
+                <p className={panel.soft}>
+                  No game here serves two of them at once. <a href={link('/shelf/library')}>Look in the library</a>
+                </p>
+              )}
+              <ul className={panel.list}>
+                {map.data.together.map((t) => (
+                  <li key={t.game}>
+                    <a href={link(`/shelf/${t.game}`)}>{t.title}</a>
+                    {t.seats.map((s) => (
+                      <p key={s.learner} className={panel.small}>
+                        <b>{name(s.learner)}</b> <span className={panel.soft}>{s.variantTitle}</span>: {skills.title(s.skill)}
+                      </p>
+                    ))}
+                  </li>
+                ))}
+              </ul>
             </section>
           </aside>
         </div>

@@ -10,6 +10,7 @@ import { call } from '../shared/api';
 import { messageOf } from '../shared/App';
 import type { Skills } from '../shared/useSkills';
 import { signOf } from '../shared/words';
+import { useSupportTitle } from '../shared/useSupportTitle';
 import { writeKey } from '../shared/useWriteKey';
 import { RoundTimer } from './RoundTimer';
 import styles from './play.module.css';
@@ -67,6 +68,7 @@ export function TableNotes({
   onBack: () => void;
   onDone: () => void;
 }) {
+  const toolTitle = useSupportTitle();
   const place = placeOf(plan.id, at.round, at.table);
   const [kept, setKept] = useState<Kept>(() => readKept(place));
   const [allRules, setAllRules] = useState(false);
@@ -160,8 +162,14 @@ export function TableNotes({
                 </optgroup>
               </select>
             </div>
+            {table.lookFor === s.learner && skill && (
+              <p className={styles.lookFor}>
+                <b>Look for:</b> {skill.looksLike}
+              </p>
+            )}
             <p className={styles.versionLine}>
-              plays “{s.variantTitle}”{(l?.actions.length ?? 0) > 0 && <> · {l!.actions.join('; ')}</>}
+              plays “{s.variantTitle}”{s.tool ? `, with ${toolTitle(s.tool)}` : ''}
+              {(l?.actions.length ?? 0) > 0 && <> · {l!.actions.join('; ')}</>}
             </p>
             <Choice
               large
@@ -183,7 +191,13 @@ export function TableNotes({
                 label="With which help"
                 value={note.support}
                 options={[
-                  ...new Set([...(l?.supportsInUse ?? []), ...(l?.permanentSupports ?? []), ...tools, ...Object.keys(helpWords)]),
+                  ...new Set([
+                    ...(s.tool ? [s.tool] : []),
+                    ...(l?.supportsInUse ?? []),
+                    ...(l?.permanentSupports ?? []),
+                    ...tools,
+                    ...Object.keys(helpWords),
+                  ]),
                 ].map((id) => ({ id, title: helpWords[id] ?? id.replaceAll('-', ' ') }))}
                 onChange={(v) => change(s.learner, { support: note.support === v ? null : v })}
               />

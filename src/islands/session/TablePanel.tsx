@@ -4,6 +4,7 @@ import { Button } from '../../ui/Button';
 import { call } from '../shared/api';
 import panel from '../shared/panel.module.css';
 import { useSkills } from '../shared/useSkills';
+import { useSupportTitle } from '../shared/useSupportTitle';
 import { changeGame, type Draft } from './edit';
 import styles from './session.module.css';
 
@@ -24,6 +25,7 @@ export function TablePanel({
   onChange: (d: Draft) => void;
 }) {
   const skills = useSkills();
+  const toolTitle = useSupportTitle();
   const table = draft.rounds[at.round]!.tables[at.table]!;
   const stored = plan.rounds[at.round]?.tables.find((t) => t.game === table.game);
   const learners = table.seats.map((s) => s.learner);
@@ -45,7 +47,11 @@ export function TablePanel({
           const seat = stored?.seats.find((x) => x.learner === s.learner);
           return (
             <li key={s.learner}>
-              <b className={panel.num}>{nickname(s.learner)}</b> <span className={panel.soft}>{seat?.variantTitle}</span>
+              <b className={panel.num}>{nickname(s.learner)}</b>{' '}
+              <span className={panel.soft}>
+                {seat?.variantTitle}
+                {seat?.tool ? `, with ${toolTitle(seat.tool)}` : ''}
+              </span>
               <p className={styles.why}>{seat?.why ?? 'Placed by hand just now.'}</p>
               {seat && seat.doses.length > 0 && (
                 <p className={`${panel.soft} ${panel.small}`}>

@@ -7,10 +7,14 @@ export interface StoredSeat {
   why: string;
   /** The skill the seat was given for; null for company, absent in sessions of an earlier version. */
   skill?: string | null;
+  /** The tool to lay out for this child; null for none. */
+  tool?: string | null;
 }
 export interface StoredTable {
   game: string;
   helper: boolean;
+  /** The child to look at: that note would tell most. */
+  lookFor?: string | null;
   seats: StoredSeat[];
 }
 export interface StoredRound {

@@ -172,6 +172,7 @@ export function needsOf(graph: SkillGraph, learner: LearnerRow, estimates: reado
       withoutNorms: learner.withoutNorms,
       accommodations: learner.accommodations,
       likings: learner.likings,
+      keeps: learner.permanentSupports,
       supported: learner.supportsInUse.length > 0 || learner.permanentSupports.length > 0,
     },
     knownOf(estimates),

@@ -1,13 +1,17 @@
-import { groupWire } from '../../contract/wire/group';
-import type { Query } from '../../contract/wire/route';
-import { and, eq, inArray, isNotNull, isNull, sql } from 'drizzle-orm';
+import { type GroupMapWire, groupWire } from '../../contract/wire/group';
+import type { Kept, Query } from '../../contract/wire/route';
+import { and, eq, isNotNull, isNull, sql } from 'drizzle-orm';
 import { groupPdf } from '../../adapters/pdf/groupPdf';
 import { writeCsv } from '../../adapters/csv/writeCsv';
 import { graphOf } from '../db/graphOf';
 import { groupMap, type GroupMap, type GroupNote } from '../../core/group/groupMap';
+import { togetherAt } from '../../core/group/togetherAt';
 import type { SkillEstimate } from '../../core/mastery/estimateMastery';
 import { statusWords } from '../../text/sentences';
 import type { Db } from '../db/db';
+import { needsOf } from '../evidence/evidenceStore';
+import { offersNow } from '../shelf/offers';
+import { titles } from '../shared/titles';
 import { allEstimates } from '../evidence/learnerState';
 import { evidence, groups } from '../db/schema';
 import { notFound, refuse } from '../http/problemError';
@@ -15,10 +19,14 @@ import { projectPath } from '../shared/projectPath';
 import { type Occasion, Reply, serve } from '../http/route';
 import { allLearners, groupOf } from '../learners/learnerStore';
 
+/** Games named for sitting together. */
+const mostTogether = 8;
+
 type GroupQuery = Query<(typeof groupWire)['GET /group-map']>;
 
 interface Asked {
   readonly map: GroupMap;
+  readonly together: () => Kept<GroupMapWire['together']>;
   readonly nickname: (id: string) => string;
   readonly title: (skill: string) => string;
   readonly what: string;
@@ -39,7 +47,7 @@ function asked({ db, query: q, today }: Pick<Occasion, 'db' | 'today'> & { reado
   );
   if (q.group && !known.has(q.group)) throw notFound('group', q.group);
   const people = allLearners(db).filter((l) => !q.group || groupOf(db, l.id, today) === q.group);
-  const notes = notesByLearner(db, strands && graph.skills.filter((s) => strands.includes(s.strand)).map((s) => s.id));
+  const notes = notesByLearner(db);
   const maps = allEstimates(db, people, today);
   const members = people.map((l) => ({
     id: l.id,
@@ -55,6 +63,15 @@ function asked({ db, query: q, today }: Pick<Occasion, 'db' | 'today'> & { reado
     : 'all lines';
   return {
     map: groupMap(graph, members, strands, q.edge !== 'false'),
+    together: () => {
+      const title = titles(db);
+      const needs = people.map((l) => needsOf(graph, l, maps.get(l.id)!, today));
+      return togetherAt(graph, offersNow(db), needs, mostTogether).map((t) => ({
+        game: t.game,
+        title: title.game(t.game),
+        seats: t.seats.map((s) => ({ ...s, variantTitle: title.variant(s.variant) })),
+      }));
+    },
     nickname: (id) => names.get(id) ?? id,
     title: (skill) => graph.skills[graph.indexOf.get(skill)!]!.title,
     what: `${q.group || 'Everybody'}, ${lines}`,
@@ -62,9 +79,9 @@ function asked({ db, query: q, today }: Pick<Occasion, 'db' | 'today'> & { reado
   };
 }
 
-/** What the map reads of the notes that stand: of its own lines, and of skills a child was stuck on last. At some size all of them cost more than the map. */
-function notesByLearner(db: Db, skills: readonly string[] | null): ReadonlyMap<string, GroupNote[]> {
-  const read = and(isNull(evidence.retractedAt), isNotNull(evidence.result), skills ? inArray(evidence.skill, [...skills]) : undefined);
+/** What the map reads of the notes that stand: of skills a child was stuck on last. At some size all of them cost more than the map. */
+function notesByLearner(db: Db): ReadonlyMap<string, GroupNote[]> {
+  const read = and(isNull(evidence.retractedAt), isNotNull(evidence.result));
   const stuckLast = db
     .select({ learner: evidence.learnerId, skill: evidence.skill })
     .from(evidence)
@@ -115,7 +132,10 @@ function csv(db: Db, context: Pick<Occasion, 'today'> & { readonly query: GroupQ
 }
 
 export const groupRoutes = serve(groupWire, {
-  'GET /group-map': (context) => asked(context).map,
+  'GET /group-map': (context) => {
+    const { map, together } = asked(context);
+    return { ...map, together: together() };
+  },
   'GET /group-map.csv': ({ db, query: q, today }) =>
     new Reply(200, csv(db, { query: q, today }), { 'content-disposition': 'attachment; filename="group.csv"' }),
   'GET /group-map.pdf': async (context) => {
@@ -130,7 +150,10 @@ export const groupRoutes = serve(groupWire, {
           learners: a.map.learners.map(a.nickname),
           skills: a.map.skills.map(a.title),
           cells: a.map.cells,
-          together: a.map.together.map((t) => ({ skill: a.title(t.skill), learners: t.learners.map(a.nickname) })),
+          together: a.together().map((t) => ({
+            game: t.title,
+            seats: t.seats.map((x) => `${a.nickname(x.learner)} for “${a.title(x.skill)}”`),
+          })),
         },
         projectPath(null, '.'),
       ),

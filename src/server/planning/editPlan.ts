@@ -2,7 +2,7 @@ import { and, eq } from 'drizzle-orm';
 import type { LearnerNeeds } from '../../core/recommend/learnerNeeds';
 import type { Offer } from '../../core/recommend/offer';
 import { groupBy } from '../../core/recommend/recommend';
-import { seatReason } from '../../core/planning/planTerm';
+import { lookForAt, seatReason } from '../../core/planning/planTerm';
 import { gateOf, valueOf } from '../../core/recommend/valueOf';
 import type { SkillGraph } from '../../core/skills/skillGraph';
 import type { Db } from '../db/db';
@@ -73,10 +73,21 @@ export async function completeRounds(db: Db, plan: PlanRow, edited: readonly Edi
             if (kept) return kept;
             // A note at the table will be about what this version serves best for this child.
             const offer = ofGame.find((o) => o.variant === variant);
-            const skill = offer ? seatReason(graph, offer, needsNow(s.learner), minutes).skill : null;
-            return { learner: s.learner, variant, why: `Placed by hand on ${today}.`, skill };
+            const reason = offer ? seatReason(graph, offer, needsNow(s.learner), minutes) : null;
+            const { skill, tool } = reason ?? { skill: null, tool: null };
+            return { learner: s.learner, variant, why: `Placed by hand on ${today}.`, skill, tool };
           });
-          return { game: t.game, helper: seats.some((s) => offers.find((o) => o.variant === s.variant)?.helper === 'needed'), seats };
+          const seated = seats.flatMap((s) => {
+            const offer = ofGame.find((o) => o.variant === s.variant);
+            return offer ? [{ needs: needsNow(s.learner), offer }] : [];
+          });
+          const lookFor = lookForAt(seated, minutes);
+          return {
+            game: t.game,
+            lookFor,
+            helper: seats.some((s) => offers.find((o) => o.variant === s.variant)?.helper === 'needed'),
+            seats,
+          };
         }),
     };
   });

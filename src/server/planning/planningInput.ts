@@ -34,6 +34,7 @@ export function planningInput(
         withoutNorms: l.withoutNorms,
         accommodations: l.accommodations,
         likings: l.likings,
+        keeps: l.permanentSupports,
         supported: l.supportsInUse.length + l.permanentSupports.length > 0,
         skills: estimates.map((e) => e.standing),
       };

@@ -48,12 +48,15 @@ export function storePlan(
       .filter((t) => t.seats.length > 0)
       .map((t) => ({
         game: t.game,
-        helper: t.seats.some((s) => needHelp.has(s.variant)),
+        // Somebody has to sit beside where a game is hard for a child.
+        helper: t.seats.some((s) => needHelp.has(s.variant) || s.stretched),
+        lookFor: t.lookFor !== null && here(t.lookFor) ? t.lookFor : null,
         seats: t.seats.map((s) => ({
           learner: s.learner,
           variant: s.variant,
           why: seatSentence(s, nicknames.get(s.learner)!, (k) => graph.skills[graph.indexOf.get(k)!]!.title),
           skill: s.skill,
+          tool: s.tool,
         })),
       })),
   }));

@@ -67,6 +67,7 @@ async function wireTable(
     game: t.game,
     title: title.game(t.game),
     helper: t.helper,
+    lookFor: t.lookFor ?? null,
     materials: [...wanted].map(([kind, quantity]) => ({ kind, title: title.kind(kind), quantity })),
     seats: await Promise.all(
       t.seats.map(async (s) => ({
@@ -76,6 +77,7 @@ async function wireTable(
         doses: await dosesAt(db, byId.get(s.variant), t.seats.length, minutes),
         why: s.why,
         skill: s.skill ?? null,
+        tool: s.tool ?? null,
       })),
     ),
   };

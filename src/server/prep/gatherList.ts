@@ -63,6 +63,8 @@ export function gatherList(
       const wanted = new Map<string, number>();
       for (const s of t.seats)
         for (const m of materialsOf(db, s.variant)) wanted.set(m.kind, Math.max(wanted.get(m.kind) ?? 0, m.quantity));
+      // A tool to be laid out for a child is one more of its kind.
+      for (const s of t.seats) if (s.tool && kindRows.has(s.tool)) wanted.set(s.tool, (wanted.get(s.tool) ?? 0) + 1);
       for (const [kind, q] of wanted) {
         inRound.set(kind, (inRound.get(kind) ?? 0) + q);
         usedBy.set(kind, (usedBy.get(kind) ?? new Set()).add(t.game));
