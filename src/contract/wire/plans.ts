@@ -190,6 +190,8 @@ const review = obj({
     }),
   ),
   practice: arr(obj({ skill: str, title: str, items: num })),
+  /** What to do next time because of this session. */
+  next: arr(obj({ what: oneOf('again', 'on', 'make'), learner: nullable(str), text: str })),
 });
 
 export type ReviewWire = Static<typeof review>;

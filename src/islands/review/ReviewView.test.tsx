@@ -27,6 +27,10 @@ const ready = (moves: object[]): void => {
       noted: 1,
       learners: [{ learner: 'wren', nickname: 'Wren', notes: 1, moved: moves }],
       practice: [],
+      next: [
+        { what: 'again', learner: 'wren', text: 'Wren: “make a ten on the way” again, with ten frame.' },
+        { what: 'make', learner: null, text: 'Make or find by 2026-12-02: 2 × ten frame.' },
+      ],
     });
 };
 const arrow = () =>
@@ -49,6 +53,13 @@ describe('what moved', () => {
     expect(arrow()).toBe(path);
     // In words: figures stand a tap deeper, on the child's own page.
     expect(document.body.textContent).not.toMatch(/0\.\d/);
+  });
+  it('ends in what to do next time, each line leading to its child', async () => {
+    ready([moved(0.3, 0.6)]);
+    show(<ReviewView plan={null} />);
+    const line = await screen.findByRole('link', { name: /Wren: “make a ten on the way” again, with ten frame/ });
+    expect(line.getAttribute('href')).toContain('/learners/wren');
+    expect(screen.getByText('Make or find by 2026-12-02: 2 × ten frame.')).toBeTruthy();
   });
   it('is nothing where nothing was noted, and says so', async () => {
     ready([]);

@@ -115,6 +115,15 @@ function Moves({ plans, chosen }: { plans: PlanShort[]; chosen: PlanShort }) {
           )}
         </section>
         <section className={panel.sheet}>
+          <h2>Next time, because of today</h2>
+          {r.next.length === 0 && (
+            <p className={panel.soft}>A few taps at the tables, and this says what to take up again and where to go on.</p>
+          )}
+          <ul className={panel.list}>
+            {r.next.map((n) => (
+              <li key={n.text}>{n.learner ? <a href={link(`/learners/${n.learner}`)}>{n.text}</a> : n.text}</li>
+            ))}
+          </ul>
           <h2>Practice this plan offered, all tables together</h2>
           <DoseBars
             declared={false}

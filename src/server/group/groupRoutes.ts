@@ -11,7 +11,6 @@ import { statusWords } from '../../text/sentences';
 import type { Db } from '../db/db';
 import { needsOf } from '../evidence/evidenceStore';
 import { offersNow } from '../shelf/offers';
-import { titles } from '../shared/titles';
 import { allEstimates } from '../evidence/learnerState';
 import { evidence, groups } from '../db/schema';
 import { notFound, refuse } from '../http/problemError';
@@ -64,12 +63,13 @@ function asked({ db, query: q, today }: Pick<Occasion, 'db' | 'today'> & { reado
   return {
     map: groupMap(graph, members, strands, q.edge !== 'false'),
     together: () => {
-      const title = titles(db);
+      const offers = offersNow(db);
+      const versions = new Map(offers.map((o) => [o.variant, o]));
       const needs = people.map((l) => needsOf(graph, l, maps.get(l.id)!, today));
-      return togetherAt(graph, offersNow(db), needs, mostTogether).map((t) => ({
+      return togetherAt(graph, offers, needs, mostTogether).map((t) => ({
         game: t.game,
-        title: title.game(t.game),
-        seats: t.seats.map((s) => ({ ...s, variantTitle: title.variant(s.variant) })),
+        title: versions.get(t.seats[0]!.variant)!.gameTitle,
+        seats: t.seats.map((s) => ({ ...s, variantTitle: versions.get(s.variant)!.title })),
       }));
     },
     nickname: (id) => names.get(id) ?? id,

@@ -11,9 +11,11 @@ import type { PlanRow } from '../planning/planById';
 import { titles } from '../shared/titles';
 import { dosesAt } from '../planning/wirePlan';
 import { variants } from '../db/schema';
+import { type AfterToday, nextWeek } from './nextWeek';
 
-/** A move smaller than this is noise on the screen. */
+/** A move smaller than this is noise on the screen; where nothing was noted of a step itself, it must be plain to see. */
 const leastMove = 0.03;
+const leastNeighbour = 0.1;
 
 /** What this session moved on each child's map, and why: the map with and without its notes. */
 export async function reviewOf(db: Db, plan: PlanRow): Promise<Kept<ReviewWire>> {
@@ -35,10 +37,12 @@ export async function reviewOf(db: Db, plan: PlanRow): Promise<Kept<ReviewWire>>
       for (const s of t.seats)
         for (const d of await dosesAt(db, byId.get(s.variant), t.seats.length, request.minutes))
           met.set(d.skill, (met.get(d.skill) ?? 0) + d.items);
+  const children: AfterToday[] = [];
   const learners = rows.map((l) => {
     const before = explainedMastery(db, l, plan.date, (r) => fromThis(r) || dayOf(r) > plan.date);
     const after = explainedMastery(db, l, plan.date, (r) => !fromThis(r) && dayOf(r) > plan.date);
     const notes = evidenceOf(db, l.id).filter((r) => fromThis(r) && r.retractedAt === null);
+    children.push({ learner: l, after, notes, all: evidenceOf(db, l.id).filter((r) => r.retractedAt === null && dayOf(r) <= plan.date) });
     return {
       learner: l.id,
       nickname: l.nickname,
@@ -53,6 +57,7 @@ export async function reviewOf(db: Db, plan: PlanRow): Promise<Kept<ReviewWire>>
     planned: plan.rounds.reduce((sum, r) => sum + r.tables.reduce((n, t) => n + t.seats.length, 0), 0),
     noted: learners.reduce((sum, l) => sum + l.notes, 0),
     learners,
+    next: nextWeek(db, graph, plan, children, title),
     practice: [...met].map(([skill, items]) => ({ skill, title: title.skill(skill), items })).sort((x, y) => y.items - x.items),
   };
 }
@@ -65,8 +70,11 @@ function movedSkill(
   notes: readonly EvidenceRow[],
   names: ReturnType<typeof titles>,
 ): Kept<ReviewWire['learners'][number]['moved'][number]>[] {
-  if (Math.abs(after.mastery - before.mastery) < leastMove && !notes.some((n) => n.skill === skill)) return [];
   const own = notes.filter((n) => n.skill === skill);
+  const touched = after.steps.some(
+    (s) => (s.because === 'missed-fact' || s.because === 'right-facts') && notes.some((n) => n.id === s.evidence),
+  );
+  if (own.length === 0 && Math.abs(after.mastery - before.mastery) < (touched ? leastMove : leastNeighbour)) return [];
   const neighbour = [...after.steps].reverse().find((s) => s.because === 'later-skill' || s.because === 'neighbour');
   const missed = after.steps.filter((s) => s.because === 'missed-fact' && notes.some((n) => n.id === s.evidence));
   const because = [
