@@ -331,6 +331,17 @@ it('every route answers as described', async () => {
   const suits = await go('GET', '/variants/{id}/suits', { path: `/variants/${variant.id}/suits` });
   expect(suits.total).toBe(10);
   for (const s of suits.items) expect(s.low <= s.success && s.success <= s.high).toBe(true);
+  const turning = await go('POST', '/variants/{id}/for', {
+    path: `/variants/${variant.id}/for`,
+    query: { wait: '0' },
+    body: { learner: oak.id, direction: 'easier' },
+    status: 202,
+  });
+  let turned: any;
+  await expect
+    .poll(async () => (turned = await go('GET', '/jobs/{id}', { path: `/jobs/${turning.job}` })).status, { timeout: 170_000 })
+    .toBe('done');
+  for (const c of turned.result.changes) expect(c.after).toBeGreaterThan(c.before);
   const asked = await go('POST', '/skills/{id}/help', { path: '/skills/times-6-9/help', query: { wait: '0' }, status: 202 });
   let help: any;
   await expect

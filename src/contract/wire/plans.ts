@@ -129,7 +129,14 @@ const violation = obj({ rule: str, message: str, round: opt(int), learner: opt(s
 export type ViolationWire = Static<typeof violation>;
 
 const storedRound = obj({
-  tables: arr(obj({ game: str, helper: bool, seats: arr(obj({ learner: str, variant: str, why: str, skill: opt(nullable(str)) })) })),
+  tables: arr(
+    obj({
+      game: str,
+      helper: bool,
+      lookFor: opt(nullable(str)),
+      seats: arr(obj({ learner: str, variant: str, why: str, skill: opt(nullable(str)), tool: opt(nullable(str)) })),
+    }),
+  ),
   resting: arr(str),
 });
 

@@ -62,6 +62,15 @@ export const gapHelp = obj({
 });
 export type GapHelpWire = Static<typeof gapHelp>;
 
+export const fitHelp = obj({
+  variant: str,
+  learner: str,
+  /** Share of right answers as it is; null where nothing that it asks is known. */
+  now: nullable(num),
+  changes: arr(obj({ parameter: str, parameterTitle: str, value: anything, before: num, after: num, minutes: estimate })),
+});
+export type FitHelpWire = Static<typeof fitHelp>;
+
 export const suits = obj({
   learner: str,
   nickname: str,

@@ -22,9 +22,10 @@ import {
   waitQuery,
   whole,
   within,
+  oneOf,
 } from './schema';
 import { dose, fileBody, helper, material, remark, skill, source, span, strand } from './things';
-import { profile, shortProfile, gapHelp, suits } from './practice';
+import { profile, shortProfile, fitHelp, gapHelp, suits } from './practice';
 import { mechanism } from './families';
 
 const gameFields = {
@@ -173,6 +174,14 @@ export const shelfWire = define({
     query: waitQuery,
     response: gapHelp,
     job: gapHelp,
+    waits: true,
+  },
+  'POST /variants/{id}/for': {
+    summary: 'The smallest changes that make a variant easier or harder for one learner, each played and measured',
+    query: waitQuery,
+    body: closed({ learner: str, direction: oneOf('easier', 'harder') }, ['learner', 'direction']),
+    response: fitHelp,
+    job: fitHelp,
     waits: true,
   },
   'GET /variants/{id}/suits': {

@@ -167,6 +167,43 @@ describe('what a version practises', () => {
     expect(api().asked.find((a) => a.path === '/simulations')!.body).toMatchObject({ mechanism: 'pair-memory', seats: 3, seed: 7 });
     expect(await screen.findByRole('button', { name: 'Play it more often' })).toBeTruthy();
   });
+  it('makes a version easier for a named child, each change measured, and keeps it without the name', async () => {
+    ready([variant('tens', 'two-lamps')]);
+    const juno = { learner: 'juno', nickname: 'Juno', success: 0.5, low: 0.4, high: 0.6, because: null, missing: null };
+    const change = { parameter: 'target', parameterTitle: 'Sum to reach', value: 8, before: 0.5, after: 0.74 };
+    api()
+      .on('GET /variants/tens/suits', page([juno]))
+      .on('POST /variants/tens/for', {
+        variant: 'tens',
+        learner: 'juno',
+        now: 0.5,
+        changes: [{ ...change, minutes: { mean: 8.2, standardError: 0.1 } }],
+      })
+      .on('POST /variants', { id: 'new', change: 'c' });
+    view();
+    await userEvent.click(await screen.findByRole('button', { name: 'easier for Juno' }));
+    const found = within(await screen.findByRole('group', { name: 'Easier for Juno' }));
+    expect((await found.findByText(/Sum to reach/)).textContent).toMatch(/Sum to reach: 8\. About 7 of 10 right instead of 5; about 8 min/);
+    expect(api().asked.find((a) => a.path === '/variants/tens/for')!.body).toEqual({ learner: 'juno', direction: 'easier' });
+    await userEvent.click(found.getByRole('button', { name: 'Keep as a version' }));
+    await waitFor(() => expect(api().writes.some((w) => w.path === '/variants')).toBe(true));
+    const kept = api().writes.find((w) => w.path === '/variants')!.body as { title: string; parameters: Record<string, unknown> };
+    expect(kept.parameters['target']).toBe(8);
+    expect(kept.title).not.toMatch(/juno/i);
+    await waitFor(() => expect(screen.queryByRole('group', { name: 'Easier for Juno' })).toBeNull());
+  });
+  it('says honestly where no single change does', async () => {
+    ready([variant('tens', 'two-lamps')]);
+    api()
+      .on(
+        'GET /variants/tens/suits',
+        page([{ learner: 'juno', nickname: 'Juno', success: 0.5, low: 0.4, high: 0.6, because: null, missing: null }]),
+      )
+      .on('POST /variants/tens/for', { variant: 'tens', learner: 'juno', now: null, changes: [] });
+    view();
+    await userEvent.click(await screen.findByRole('button', { name: 'harder for Juno' }));
+    expect(await screen.findByText(/No single change makes it harder for Juno/)).toBeTruthy();
+  });
   it('says whom it suits, in words and never as a rank', async () => {
     ready([variant('tens', 'two-lamps')]);
     const suit = (learner: string, more: object) => ({
@@ -196,7 +233,7 @@ describe('what a version practises', () => {
       within(table)
         .getAllByRole('row')
         .slice(1)
-        .map((r) => r.lastElementChild!.textContent),
+        .map((r) => r.children[2]!.textContent),
     ).toEqual([
       'just right',
       'with a tool or somebody beside',

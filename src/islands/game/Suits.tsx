@@ -1,8 +1,11 @@
 import type { SuitsWire } from '../../contract/wire/practice';
 import type { VariantWire } from '../../contract/wire/shelf';
 import { useQuery } from '@tanstack/react-query';
+import { Fragment, useState } from 'react';
+import { Button } from '../../ui/Button';
 import { call, link } from '../shared/api';
 import panel from '../shared/panel.module.css';
+import { MakeItFit } from './MakeItFit';
 import styles from './suits.module.css';
 
 /** Practice is neither dull nor hopeless from 70 to 90 % (common practice, no source). */
@@ -21,6 +24,7 @@ function verdict(s: SuitsWire): string {
 
 /** How the version would go for each learner today: in the order of their names, never a ranking. */
 export function Suits({ variant }: { variant: VariantWire }) {
+  const [asked, setAsked] = useState<{ readonly learner: string; readonly direction: 'easier' | 'harder' } | null>(null);
   const suits = useQuery({
     queryKey: ['suits', variant.id, variant.version],
     queryFn: () => call('GET /variants/{id}/suits', { params: { id: variant.id } }),
@@ -35,30 +39,64 @@ export function Suits({ variant }: { variant: VariantWire }) {
             <th scope="col">Learner</th>
             <th scope="col">Answers likely right</th>
             <th scope="col">So</th>
+            {variant.mechanism && <th scope="col">Make it</th>}
           </tr>
         </thead>
         <tbody>
           {suits.data.items.map((s) => (
-            <tr key={s.learner}>
-              <th scope="row">
-                <a href={link(`/learners/${s.learner}`)}>{s.nickname}</a>
-              </th>
-              <td>
-                <svg
-                  viewBox={`0 0 ${width} 20`}
-                  className={styles.scale}
-                  role="img"
-                  aria-label={`about ${Math.round(s.success * 10)} of 10, between ${Math.round(s.low * 10)} and ${Math.round(s.high * 10)}`}
-                >
-                  <rect x={x(band[0])} y={3} width={x(band[1] - band[0])} height={14} className={styles.band} />
-                  <line x1={0} x2={width} y1={17} y2={17} className={styles.rule} />
-                  <line x1={x(s.low)} x2={x(s.high)} y1={10} y2={10} className={styles.range} />
-                  <path d={`M${x(s.success)},4 l4,6 l-4,6 l-4,-6 z`} className={styles.mark} />
-                </svg>
-                <span className={styles.of}>{Math.round(s.success * 10)} of 10</span>
-              </td>
-              <td>{verdict(s)}</td>
-            </tr>
+            <Fragment key={s.learner}>
+              <tr>
+                <th scope="row">
+                  <a href={link(`/learners/${s.learner}`)}>{s.nickname}</a>
+                </th>
+                <td>
+                  <svg
+                    viewBox={`0 0 ${width} 20`}
+                    className={styles.scale}
+                    role="img"
+                    aria-label={`about ${Math.round(s.success * 10)} of 10, between ${Math.round(s.low * 10)} and ${Math.round(s.high * 10)}`}
+                  >
+                    <rect x={x(band[0])} y={3} width={x(band[1] - band[0])} height={14} className={styles.band} />
+                    <line x1={0} x2={width} y1={17} y2={17} className={styles.rule} />
+                    <line x1={x(s.low)} x2={x(s.high)} y1={10} y2={10} className={styles.range} />
+                    <path d={`M${x(s.success)},4 l4,6 l-4,6 l-4,-6 z`} className={styles.mark} />
+                  </svg>
+                  <span className={styles.of}>{Math.round(s.success * 10)} of 10</span>
+                </td>
+                <td>{verdict(s)}</td>
+                {variant.mechanism && (
+                  <td className={styles.turn}>
+                    {(['easier', 'harder'] as const).map((direction) => (
+                      <Button
+                        key={direction}
+                        kind="plain"
+                        aria-expanded={asked?.learner === s.learner && asked.direction === direction}
+                        aria-label={`${direction} for ${s.nickname}`}
+                        onClick={() =>
+                          setAsked(asked?.learner === s.learner && asked.direction === direction ? null : { learner: s.learner, direction })
+                        }
+                      >
+                        {direction}
+                      </Button>
+                    ))}
+                  </td>
+                )}
+              </tr>
+              {asked?.learner === s.learner && (
+                <tr>
+                  <td colSpan={4}>
+                    <MakeItFit
+                      key={asked.direction}
+                      variant={variant}
+                      learner={s.learner}
+                      nickname={s.nickname}
+                      direction={asked.direction}
+                      onDone={() => setAsked(null)}
+                    />
+                  </td>
+                </tr>
+              )}
+            </Fragment>
           ))}
         </tbody>
       </table>

@@ -1,9 +1,10 @@
-import { useQuery } from '@tanstack/react-query';
+import type { GapHelpWire } from '../../contract/wire/practice';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Button } from '../../ui/Button';
 import { Progress } from '../../ui/Empty';
-import { finished, link } from '../shared/api';
-import { messageOf } from '../shared/App';
+import { call, finished, link } from '../shared/api';
+import { messageOf, useTell } from '../shared/App';
 import panel from '../shared/panel.module.css';
 import { useSkills } from '../shared/useSkills';
 import styles from './learner.module.css';
@@ -21,6 +22,39 @@ export function GapHelp({ skill, who, barred }: { skill: string; who: string | n
     queryFn: ({ signal }) => finished('POST /skills/{id}/help', { params: { id: skill }, query: { wait: 0 } }, setShare, signal),
     enabled: asked,
     staleTime: Infinity,
+  });
+  const client = useQueryClient();
+  const tell = useTell();
+  const done = (what: string) => () => {
+    void client.invalidateQueries();
+    tell(what);
+  };
+  const onError = (error: unknown): void => tell(messageOf(error), { bad: true });
+  const take = useMutation({
+    mutationFn: (game: string) => call('POST /library/{id}/take', { params: { id: game } }),
+    onSuccess: done('On the shelf now, with all its versions.'),
+    onError,
+  });
+  const turn = useMutation({
+    mutationFn: async (c: GapHelpWire['changes'][number]) => {
+      const v = await call('GET /variants/{id}', { params: { id: c.variant } });
+      return call('POST /variants', {
+        body: {
+          game: v.game,
+          title: `${v.title}, ${c.parameterTitle.toLowerCase()} ${shown(c.value)}`.slice(0, 80),
+          mechanism: v.mechanism,
+          parameters: { ...v.parameters, [c.parameter]: c.value },
+          ages: v.ages,
+          players: v.players,
+          minutes: Math.max(1, Math.round(c.minutes.mean)),
+          helper: v.helper,
+          preparationMinutes: v.preparationMinutes,
+          materials: v.materials,
+        },
+      });
+    },
+    onSuccess: done('Kept as a version of its own.'),
+    onError,
   });
   const d = help.data;
   return (
@@ -44,17 +78,26 @@ export function GapHelp({ skill, who, barred }: { skill: string; who: string | n
                 {c.gameTitle}, {c.title}
               </a>{' '}
               with “{c.parameterTitle}” at {shown(c.value)}: {c.before.mean.toFixed(1)} → {c.after.mean.toFixed(1)} ±{' '}
-              {c.after.standardError.toFixed(1)} chances in ten minutes
+              {c.after.standardError.toFixed(1)} chances in ten minutes{' '}
+              <Button kind="plain" disabled={turn.isPending} onClick={() => turn.mutate(c)}>
+                Keep as a version
+              </Button>
             </li>
           ))}
           {d.library.map((l) => (
             <li key={`${l.game}${l.version}`}>
               <a href={link('/shelf/library')}>{l.title}</a>, {l.version}, in the library: {l.perTenMinutes.toFixed(1)} ±{' '}
-              {l.standardError.toFixed(1)} chances in ten minutes
+              {l.standardError.toFixed(1)} chances in ten minutes{' '}
+              <Button kind="plain" disabled={take.isPending} onClick={() => take.mutate(l.game)}>
+                Take it
+              </Button>
             </li>
           ))}
           {d.changes.length + d.library.length === 0 && (
-            <li>Nothing that ships and no single change does. Practise it with things at the table.</li>
+            <li>
+              Nothing that ships plays it, and no single change does. Practise it with things at the table; a note about it counts all the
+              same.
+            </li>
           )}
         </ul>
       )}

@@ -18,6 +18,8 @@ const mostChanged = 3;
 /** Versions on the shelf whose parameters are turned: those nearest to the skill. */
 const versionsTried = 3;
 const leastDose = 0.5;
+/** Chances in ten minutes below which a change is no advice; how fast somebody is, is none either. */
+const leastUseful = 2;
 const seed = 7;
 
 /** What would help: shipped games that are not on the shelf, at once; changes of those that are, by a job. */
@@ -77,10 +79,11 @@ export async function startGapHelp(db: Db, skill: string): Promise<Job<GapHelp>>
     seats: usualSeats({ min: o.players[0], max: o.players[1] }),
   }));
   return startJob({ kind: 'gap', own: ownOf(db), skill, versions, seed }, (found: readonly (readonly Change[])[]) => {
+    const useful = (c: Change): boolean => c.after.mean >= leastUseful && !/^seconds/i.test(c.parameter);
     const changes = found.flatMap((list, i) => {
       const o = tried[i]!;
       const titles = mechanismById(o.mechanism!)!.parametersSchema.properties;
-      return list.map((c) => ({
+      return list.filter(useful).map((c) => ({
         game: o.game,
         variant: o.variant,
         gameTitle: o.gameTitle,

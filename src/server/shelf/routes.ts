@@ -16,6 +16,7 @@ import { settleMeasures } from './measure';
 import { offersNow } from './offers';
 import { answerOf } from '../simulations/answerOf';
 import { bytesOf } from '../shared/filePart';
+import { startFitHelp } from './fitHelp';
 import { startGapHelp } from './gapHelp';
 import { suitsHere } from './suits';
 import { materialsByVariant, wireGames, wireVariant, wireVariants } from './wireShelf';
@@ -101,6 +102,8 @@ export const shelfRoutes = serve(shelfWire, {
   'POST /variants/{id}/retire': ({ db, params, now }) => setRetired(db, 'variant', params.id, true, now),
   'POST /variants/{id}/restore': ({ db, params, now }) => setRetired(db, 'variant', params.id, false, now),
   'POST /skills/{id}/help': async ({ db, params, query }) => answerOf(await startGapHelp(db, params.id), query.wait, (help) => help),
+  'POST /variants/{id}/for': async ({ db, params, body, query, today }) =>
+    answerOf(await startFitHelp(db, params.id, body.learner, body.direction, today), query.wait, (help) => help),
   'GET /variants/{id}/suits': ({ db, params, today }) => suitsHere(db, variantById(db, params.id).id, today),
   'GET /variants/{id}/profile': ({ db, params, query }) => {
     const v = variantById(db, params.id);

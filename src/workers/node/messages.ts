@@ -55,6 +55,19 @@ export interface GapTask {
   readonly seed: number;
 }
 
+/** Which single changes make a version easier or harder for one child. */
+export interface FitTask {
+  readonly kind: 'fit';
+  readonly own: OwnAdditions;
+  readonly mechanism: string;
+  readonly parameters: object;
+  readonly seats: number;
+  /** Expected share of right answers by index of the skill. */
+  readonly success: readonly number[];
+  readonly direction: 'easier' | 'harder';
+  readonly seed: number;
+}
+
 /** One game, told. */
 export interface StoryTask {
   readonly kind: 'story';
@@ -70,7 +83,7 @@ export interface CrashTask {
   readonly kind: 'crash';
 }
 
-export type Task = SimulateTask | FairnessTask | ChangesTask | GapTask | StoryTask | PlanTask | CrashTask;
+export type Task = SimulateTask | FairnessTask | ChangesTask | GapTask | FitTask | StoryTask | PlanTask | CrashTask;
 
 export type FromWorker =
   | { readonly type: 'progress'; readonly share: number }

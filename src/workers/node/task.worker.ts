@@ -11,8 +11,9 @@ import { simulationResult } from '../../core/simulate/simulationResult';
 import { fairnessOf } from '../../core/simulate/fairness';
 import { onlySkill } from '../../core/skills/creditsOf';
 import type { SkillGraph } from '../../core/skills/skillGraph';
+import { searchFit } from '../../core/simulate/searchFit';
 import { searchChanges } from '../../core/simulate/searchChanges';
-import type { ChangesTask, FairnessTask, FromWorker, GapTask, SimulateTask, StoryTask, Task } from './messages';
+import type { ChangesTask, FairnessTask, FromWorker, FitTask, GapTask, SimulateTask, StoryTask, Task } from './messages';
 
 const port = parentPort!;
 const send = (message: FromWorker): void => port.postMessage(message);
@@ -40,6 +41,7 @@ async function run(task: Task): Promise<void> {
   if (task.kind === 'fairness') return fairness(task);
   if (task.kind === 'changes') return changes(task);
   if (task.kind === 'gap') return gap(task);
+  if (task.kind === 'fit') return fit(task);
   if (task.kind === 'story') return story(task);
   const solve = await loadSolver();
   let last = 0;
@@ -86,6 +88,17 @@ function gap(task: GapTask): void {
     }
   });
   send({ type: 'done', result });
+}
+
+function fit(task: FitTask): void {
+  const table = checkTable(task.mechanism, task.parameters, task.seats);
+  if (!table.ok) return send({ type: 'failed', problem: table.problem });
+  const graph = graphOf(task.own);
+  const steps = searchFit(table.value.mechanism, task.parameters, task.seats, graph, task.success, task.direction, task.seed);
+  for (let step = steps.next(); ; step = steps.next()) {
+    if (step.done) return send({ type: 'done', result: step.value });
+    send({ type: 'progress', share: step.value });
+  }
 }
 
 function simulate(task: SimulateTask): void {

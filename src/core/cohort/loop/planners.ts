@@ -30,9 +30,7 @@ export function seatBy(
   room: Room,
   valueOf: (learner: number, offer: Offer) => number,
   seed: number,
-  doses?: (learner: number, offer: Offer) => readonly (readonly [gap: number, units: number])[],
-  gaps?: readonly (readonly number[])[],
-  slopes: readonly number[] = [1],
+  anyway = false,
 ): Seating {
   const games = new Map<string, Offer[]>();
   for (const o of offers) if (o.minutes <= room.minutes * longest) games.set(o.game, [...(games.get(o.game) ?? []), o]);
@@ -55,7 +53,7 @@ export function seatBy(
     helpers: room.tables,
     preparationMinutes: 10_000,
     stock: [],
-    slopes,
+    slopes: [1],
     games: list.map((group) => ({
       min: Math.max(two, ...group.map((o) => o.players[0])),
       max: Math.min(...group.map((o) => o.players[1])),
@@ -63,14 +61,14 @@ export function seatBy(
       helper: 0,
       preparation: 0,
     })),
-    gaps: gaps ?? Array.from({ length: room.learners }, () => []),
-    value: chosen.map((row) => row.map((c) => (c ? (doses ? 0.001 : c.value) : -1))),
-    dose: chosen.map((row, l) => row.map((c) => (c ? (doses ? [...doses(l, c.offer)] : []) : null))),
+    gaps: Array.from({ length: room.learners }, () => []),
+    value: chosen.map((row) => row.map((c) => (c ? c.value : -1))),
+    dose: chosen.map((row) => row.map((c) => (c ? [] : null))),
   };
-  // Where somebody has nothing open, everything is: better a seat than none.
   let state = greedy(instance, createRng(seed, 1), 0.1);
   for (let i = 2; !state && i < 20; i++) state = greedy(instance, createRng(seed, i), 0.4);
-  if (!state) return [];
+  // Where nobody finds a table so, what was barred is open without worth: better a seat than none.
+  if (!state) return anyway ? [] : seatBy(offers, room, (l, o) => Math.max(0, valueOf(l, o)), seed, true);
   const { schedule } = anneal(state, createRng(seed, 99), moves);
   return schedule.flatMap((tables, round) =>
     tables.map((t) => ({
