@@ -60,6 +60,7 @@ const pages = (): [string, string][] => [
   ['script', `/learners/${child}/script`],
   ['mine', `/learners/${child}/mine`],
   ['group', '/learners/group'],
+  ['place', '/learners/place'],
   ['skills', '/learners/skills'],
   ['frameworks', '/learners/frameworks'],
   ['roster import', '/learners/import'],

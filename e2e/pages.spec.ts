@@ -8,6 +8,7 @@ const places = [
   '/learners/import',
   '/learners/evidence',
   '/learners/group',
+  '/learners/place',
   '/learners/skills',
   '/learners/frameworks',
   '/plan',

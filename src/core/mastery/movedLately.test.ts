@@ -5,7 +5,7 @@ const today = '2026-11-25';
 const noted = (at: string, before: number, after: number) => ({
   evidence: at as string | null,
   at: `${at}T10:00:00.000Z`,
-  because: 'noted' as 'noted' | 'forgotten',
+  because: 'noted' as 'noted' | 'forgotten' | 'neighbour',
   before,
   after,
 });
@@ -53,6 +53,7 @@ describe('what moved lately', () => {
         { skill: 'hardly', steps: [noted('2026-11-20', 0.8, 0.85)] },
         { skill: 'up and down', steps: [noted('2026-11-10', 0.5, 0.8), noted('2026-11-20', 0.8, 0.5)] },
         { skill: 'calculated', steps: [forgotten('2026-11-20', 0.1, 0.9)] },
+        { skill: 'told by a neighbour', steps: [{ ...noted('2026-11-20', 0.1, 0.9), because: 'neighbour' as const }] },
         { skill: 'nothing', steps: [] },
       ],
       today,

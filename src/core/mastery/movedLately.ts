@@ -26,7 +26,8 @@ export function movedLately(
   const since = addDays(today, -latelyDays);
   const moved = estimates.flatMap(({ skill, steps }): Moved[] => {
     const arm = steps.filter((s) => s.because !== 'forgotten');
-    const first = arm.findIndex((s) => s.evidence !== null && s.at !== null && s.at >= since);
+    // What a neighbour's note tells is no move of its own.
+    const first = arm.findIndex((s) => s.evidence !== null && s.because !== 'neighbour' && s.at !== null && s.at >= since);
     if (first < 0) return [];
     const [from, to] = [first > 0 ? arm[first - 1]!.after : arm[first]!.before, arm.at(-1)!.after];
     return to - from >= leastRise ? [{ skill, from, to }] : [];

@@ -11,6 +11,7 @@ const places: readonly { readonly label: string; readonly path: string; readonly
   ...Object.entries(placeKeys).map(([key, p]) => ({ ...p, key })),
   { label: 'Library: games that came with the app', path: '/shelf/library', key: '' },
   { label: 'The group in one picture', path: '/learners/group', key: '' },
+  { label: 'Place the group', path: '/learners/place', key: '' },
   { label: 'Skills', path: '/learners/skills', key: '' },
   { label: 'Frameworks', path: '/learners/frameworks', key: '' },
   { label: 'Bring in a shelf file', path: '/shelf/import', key: '' },

@@ -21,6 +21,8 @@ export default function GroupView() {
 
 /** Where the page opens when nobody needs a hand. */
 const usualLine = 'add';
+/** Of more than these no tables are named, see `server/group`. */
+const mostInGroup = 60;
 const column = 26;
 const row = 34;
 const names = 96;
@@ -123,7 +125,10 @@ function Group() {
             </section>
             <section className={panel.sheet}>
               <h2>Who can sit together</h2>
-              {map.data.together.length === 0 && (
+              {map.data.together.length === 0 && map.data.learners.length > mostInGroup && (
+                <p className={panel.soft}>Choose a group above: nobody seats so many at once.</p>
+              )}
+              {map.data.together.length === 0 && map.data.learners.length <= mostInGroup && (
                 <p className={panel.soft}>
                   No game here serves two of them at once. <a href={link('/shelf/library')}>Look in the library</a>
                 </p>

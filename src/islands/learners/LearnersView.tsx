@@ -63,6 +63,7 @@ function Learners() {
       </div>
       <nav className={styles.more} aria-label="More about learners">
         <a href={link('/learners/group')}>The group in one picture</a>
+        <a href={link('/learners/place')}>Place the group</a>
         <a href={link('/learners/import')}>Bring in a roster</a>
         <a href={link('/learners/evidence')}>Bring in notes</a>
         <a href="/api/v1/evidence.csv" download>

@@ -18,6 +18,8 @@ import { projectPath } from '../shared/projectPath';
 import { type Occasion, Reply, serve } from '../http/route';
 import { allLearners, groupOf } from '../learners/learnerStore';
 
+/** Nobody seats more than these at once; of more, the page asks for a group first. */
+const mostInGroup = 60;
 /** Games named for sitting together. */
 const mostTogether = 8;
 
@@ -63,6 +65,7 @@ function asked({ db, query: q, today }: Pick<Occasion, 'db' | 'today'> & { reado
   return {
     map: groupMap(graph, members, strands, q.edge !== 'false'),
     together: () => {
+      if (people.length > mostInGroup) return [];
       const offers = offersNow(db);
       const versions = new Map(offers.map((o) => [o.variant, o]));
       const needs = people.map((l) => needsOf(graph, l, maps.get(l.id)!, today));
