@@ -86,7 +86,9 @@ describe('sentences', () => {
     expect(told('again')).toContain('again after a while');
     // What is held is never called something to be ready for.
     expect(told('joy')).toBe('Wren holds “make a ten on the way” well; this seat is just for joy and good company.');
-    expect(seatSentence({ ...seat, skill: null, because: 'joy', stretched: true }, 'Wren', String)).toContain('nearest thing');
+    expect(seatSentence({ ...seat, because: 'near', stretched: true }, 'Wren', () => 'Make a ten on the way')).toBe(
+      'Hard for Wren yet, for “make a ten on the way”: with somebody beside.',
+    );
     expect(lower('US style')).toBe('US style');
   });
 });

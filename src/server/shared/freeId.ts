@@ -1,10 +1,13 @@
 import { slugOf } from '../../core/content/cells';
 
+/** Addresses that pages of their own stand at, so that nothing can be called like them: /shelf/library is no game. */
+const pagesOfTheirOwn: ReadonlySet<string> = new Set(['import', 'library', 'group', 'place', 'skills', 'evidence', 'frameworks']);
+
 /** An id not used yet: the slug, then slug-2, slug-3 … */
 export function freeId(base: string, taken: (id: string) => boolean): string {
   const slug = slugOf(base);
   let id = slug;
-  for (let n = 2; taken(id); n++) id = `${slug}-${n}`;
+  for (let n = 2; taken(id) || pagesOfTheirOwn.has(id); n++) id = `${slug}-${n}`;
   return id;
 }
 

@@ -44,6 +44,8 @@ describe('ids', () => {
     const taken = new Set(['two-lamps', 'two-lamps-2']);
     expect(freeId('Two Lamps!', (id) => taken.has(id))).toBe('two-lamps-3');
     expect(freeId('Levers', (id) => taken.has(id))).toBe('levers');
+    // A game called like a page would never be found at its own address.
+    expect(freeId('Library', () => false)).toBe('library-2');
   });
   it('given one after another are never given twice, and are the same as one by one', () => {
     const give = idGiver(['two-lamps', 'two-lamps-3']);
