@@ -33,73 +33,77 @@ export function Suits({ variant }: { variant: VariantWire }) {
   return (
     <section className={`${panel.sheet} ${styles.wide}`}>
       <h2>Whom it suits now</h2>
-      <table className={styles.suits}>
-        <thead>
-          <tr>
-            <th scope="col">Learner</th>
-            <th scope="col">Answers likely right</th>
-            <th scope="col">So</th>
-            {variant.mechanism && <th scope="col">Make it</th>}
-          </tr>
-        </thead>
-        <tbody>
-          {suits.data.items.map((s) => (
-            <Fragment key={s.learner}>
-              <tr>
-                <th scope="row">
-                  <a href={link(`/learners/${s.learner}`)}>{s.nickname}</a>
-                </th>
-                <td>
-                  <svg
-                    viewBox={`0 0 ${width} 20`}
-                    className={styles.scale}
-                    role="img"
-                    aria-label={`about ${Math.round(s.success * 10)} of 10, between ${Math.round(s.low * 10)} and ${Math.round(s.high * 10)}`}
-                  >
-                    <rect x={x(band[0])} y={3} width={x(band[1] - band[0])} height={14} className={styles.band} />
-                    <line x1={0} x2={width} y1={17} y2={17} className={styles.rule} />
-                    <line x1={x(s.low)} x2={x(s.high)} y1={10} y2={10} className={styles.range} />
-                    <path d={`M${x(s.success)},4 l4,6 l-4,6 l-4,-6 z`} className={styles.mark} />
-                  </svg>
-                  <span className={styles.of}>{Math.round(s.success * 10)} of 10</span>
-                </td>
-                <td>{verdict(s)}</td>
-                {variant.mechanism && (
-                  <td className={styles.turn}>
-                    {(['easier', 'harder'] as const).map((direction) => (
-                      <Button
-                        key={direction}
-                        kind="plain"
-                        aria-expanded={asked?.learner === s.learner && asked.direction === direction}
-                        aria-label={`${direction} for ${s.nickname}`}
-                        onClick={() =>
-                          setAsked(asked?.learner === s.learner && asked.direction === direction ? null : { learner: s.learner, direction })
-                        }
-                      >
-                        {direction}
-                      </Button>
-                    ))}
-                  </td>
-                )}
-              </tr>
-              {asked?.learner === s.learner && (
+      <div className={styles.scroll}>
+        <table className={styles.suits}>
+          <thead>
+            <tr>
+              <th scope="col">Learner</th>
+              <th scope="col">Answers likely right</th>
+              <th scope="col">So</th>
+              {variant.mechanism && <th scope="col">Make it</th>}
+            </tr>
+          </thead>
+          <tbody>
+            {suits.data.items.map((s) => (
+              <Fragment key={s.learner}>
                 <tr>
-                  <td colSpan={4}>
-                    <MakeItFit
-                      key={asked.direction}
-                      variant={variant}
-                      learner={s.learner}
-                      nickname={s.nickname}
-                      direction={asked.direction}
-                      onDone={() => setAsked(null)}
-                    />
+                  <th scope="row">
+                    <a href={link(`/learners/${s.learner}`)}>{s.nickname}</a>
+                  </th>
+                  <td>
+                    <svg
+                      viewBox={`0 0 ${width} 20`}
+                      className={styles.scale}
+                      role="img"
+                      aria-label={`about ${Math.round(s.success * 10)} of 10, between ${Math.round(s.low * 10)} and ${Math.round(s.high * 10)}`}
+                    >
+                      <rect x={x(band[0])} y={3} width={x(band[1] - band[0])} height={14} className={styles.band} />
+                      <line x1={0} x2={width} y1={17} y2={17} className={styles.rule} />
+                      <line x1={x(s.low)} x2={x(s.high)} y1={10} y2={10} className={styles.range} />
+                      <path d={`M${x(s.success)},4 l4,6 l-4,6 l-4,-6 z`} className={styles.mark} />
+                    </svg>
+                    <span className={styles.of}>{Math.round(s.success * 10)} of 10</span>
                   </td>
+                  <td>{verdict(s)}</td>
+                  {variant.mechanism && (
+                    <td className={styles.turn}>
+                      {(['easier', 'harder'] as const).map((direction) => (
+                        <Button
+                          key={direction}
+                          kind="plain"
+                          aria-expanded={asked?.learner === s.learner && asked.direction === direction}
+                          aria-label={`${direction} for ${s.nickname}`}
+                          onClick={() =>
+                            setAsked(
+                              asked?.learner === s.learner && asked.direction === direction ? null : { learner: s.learner, direction },
+                            )
+                          }
+                        >
+                          {direction}
+                        </Button>
+                      ))}
+                    </td>
+                  )}
                 </tr>
-              )}
-            </Fragment>
-          ))}
-        </tbody>
-      </table>
+                {asked?.learner === s.learner && (
+                  <tr>
+                    <td colSpan={4}>
+                      <MakeItFit
+                        key={asked.direction}
+                        variant={variant}
+                        learner={s.learner}
+                        nickname={s.nickname}
+                        direction={asked.direction}
+                        onDone={() => setAsked(null)}
+                      />
+                    </td>
+                  </tr>
+                )}
+              </Fragment>
+            ))}
+          </tbody>
+        </table>
+      </div>
       <p className={`${panel.soft} ${panel.small}`}>
         Calculated: what it practises, weighed by each learner’s map of today; the line spans the map’s 80 % intervals. The shaded part is 7
         to 9 of 10, common practice.
