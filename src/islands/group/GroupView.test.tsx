@@ -57,6 +57,20 @@ describe('the group', () => {
     const link = within(screen.getByText(/3 times since/).closest('li')!).getByRole('link', { name: 'Fern' });
     expect(link.getAttribute('href')).toContain('/learners/fern?skill=make-ten');
   });
+  it('folds a long list of who needs a hand, and opens where the first does', async () => {
+    const stuck = ['make-ten', 'pairs-of-10', 'add-in-10', 'count-to-20', 'add-in-20', 'add-in-5'].map((skill) => ({
+      ...map.stuck[0]!,
+      skill,
+    }));
+    api()
+      .on('GET /learners', page([learner('wren'), learner('fern')]))
+      .on('GET /group-map', { ...map, stuck });
+    show(<GroupView />);
+    expect(await screen.findAllByText(/3 times since/)).toHaveLength(4);
+    await userEvent.click(screen.getByRole('button', { name: 'and 2 more' }));
+    expect(screen.getAllByText(/3 times since/)).toHaveLength(6);
+    expect(api().asked.filter((a) => a.path === '/group-map').length).toBeGreaterThan(0);
+  });
   it('asks anew for another group and line, and prints what is on show', async () => {
     api()
       .on('GET /learners', page([learner('wren', { group: 'Lamps & Co' })]))

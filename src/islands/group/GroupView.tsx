@@ -2,6 +2,7 @@ import type { GroupMapWire } from '../../contract/wire/group';
 import { useQuery } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { heldAt } from '../../core/mastery/parameters';
+import { Button } from '../../ui/Button';
 import { Empty, Failure, Loading } from '../../ui/Empty';
 import { LinkButton } from '../../ui/LinkButton';
 import { SignalArm } from '../../ui/SignalArm';
@@ -21,6 +22,8 @@ export default function GroupView() {
 
 /** Where the page opens when nobody needs a hand. */
 const usualLine = 'add';
+/** As many as stand in a list before the rest is folded. */
+const stuckFirst = 4;
 /** Of more than these no tables are named, see `server/group`. */
 const mostInGroup = 60;
 const column = 26;
@@ -36,6 +39,7 @@ function Group() {
   const [chosen, setStrand] = useState<string | null>(null);
   const strand = chosen ?? usualLine;
   const [edge, setEdge] = useState(true);
+  const [allStuck, setAllStuck] = useState(false);
   const query = { group, strands: strand, edge: edge ? 'true' : 'false' } as const;
   const map = useQuery({
     queryKey: ['group-map', query],
@@ -110,7 +114,7 @@ function Group() {
               <h2>Who needs a hand</h2>
               {map.data.stuck.length === 0 && <p className={panel.soft}>Nobody was stuck twice in a row.</p>}
               <ul className={panel.list}>
-                {map.data.stuck.map((s) => (
+                {map.data.stuck.slice(0, allStuck ? undefined : stuckFirst).map((s) => (
                   <li key={`${s.learner}${s.skill}`}>
                     <a href={link(`/learners/${s.learner}?skill=${s.skill}`)}>{name(s.learner)}</a>: {skills.title(s.skill)}
                     <span className={panel.soft}>
@@ -119,6 +123,11 @@ function Group() {
                   </li>
                 ))}
               </ul>
+              {!allStuck && map.data.stuck.length > stuckFirst && (
+                <Button kind="plain" onClick={() => setAllStuck(true)}>
+                  and {map.data.stuck.length - stuckFirst} more
+                </Button>
+              )}
               <p className={`${panel.soft} ${panel.small}`}>
                 For the helpers, not for children. Where it stays so over weeks, a qualified professional may look.
               </p>

@@ -114,27 +114,31 @@ function Moves({ plans, chosen }: { plans: PlanShort[]; chosen: PlanShort }) {
             </p>
           )}
         </section>
-        <section className={panel.sheet}>
-          <h2>Next time, because of today</h2>
-          {r.next.length === 0 && (
-            <p className={panel.soft}>A few taps at the tables, and this says what to take up again and where to go on.</p>
-          )}
-          <ul className={panel.list}>
-            {r.next.map((n) => (
-              <li key={n.text}>{n.learner ? <a href={link(`/learners/${n.learner}`)}>{n.text}</a> : n.text}</li>
-            ))}
-          </ul>
-          <h2>Practice this plan offered, all tables together</h2>
-          <DoseBars
-            declared={false}
-            bars={r.practice
-              .slice(0, 10)
-              .map((p) => ({ id: p.skill, title: p.title, hue: skills.strandOf(p.skill)?.hue ?? 'slate', value: p.items, error: null }))}
-          />
-          <p className={`${panel.soft} ${panel.small}`}>
-            Chances, calculated from the rules (or the owner’s word) for the tables as planned; not a count of what was answered.
-          </p>
-        </section>
+        <aside className={styles.side}>
+          <section className={panel.sheet}>
+            <h2>Next time, because of today</h2>
+            {r.next.length === 0 && (
+              <p className={panel.soft}>A few taps at the tables, and this says what to take up again and where to go on.</p>
+            )}
+            <ul className={panel.list}>
+              {r.next.map((n) => (
+                <li key={n.text}>{n.learner ? <a href={link(`/learners/${n.learner}`)}>{n.text}</a> : n.text}</li>
+              ))}
+            </ul>
+          </section>
+          <section className={panel.sheet}>
+            <h2>Practice this plan offered, all tables together</h2>
+            <DoseBars
+              declared={false}
+              bars={r.practice
+                .slice(0, 10)
+                .map((p) => ({ id: p.skill, title: p.title, hue: skills.strandOf(p.skill)?.hue ?? 'slate', value: p.items, error: null }))}
+            />
+            <p className={`${panel.soft} ${panel.small}`}>
+              Chances, calculated from the rules (or the owner’s word) for the tables as planned; not a count of what was answered.
+            </p>
+          </section>
+        </aside>
       </div>
     </>
   );

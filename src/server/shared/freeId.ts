@@ -13,7 +13,7 @@ export function freeId(base: string, taken: (id: string) => boolean): string {
 
 /** The same for many in a row: counts on from where it stood, so that a thousand twins cost no more than one. */
 export function idGiver(taken: Iterable<string>): (base: string) => string {
-  const used = new Set(taken);
+  const used = new Set([...taken, ...pagesOfTheirOwn]);
   const next = new Map<string, number>();
   return (base) => {
     const slug = slugOf(base);

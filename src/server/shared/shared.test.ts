@@ -48,6 +48,7 @@ describe('ids', () => {
     expect(freeId('Library', () => false)).toBe('library-2');
   });
   it('given one after another are never given twice, and are the same as one by one', () => {
+    expect(idGiver([])('Place')).toBe('place-2');
     const give = idGiver(['two-lamps', 'two-lamps-3']);
     expect([give('Two Lamps'), give('two lamps'), give('Two Lamps'), give('Levers'), give('Levers')]).toEqual([
       'two-lamps-2',
