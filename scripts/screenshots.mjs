@@ -28,6 +28,7 @@ const pictures = [
   ['skills', '/learners/skills', undefined, (page) => page.getByRole('button', { name: 'Add a skill' }).click()],
   ['frameworks', '/learners/frameworks'],
   ['placement', '/learners/robin/place', undefined, placing],
+  ['place', '/learners/place', undefined, laying],
   ['term', '/plan'],
   ['plan', `/plan/${next.id}`],
   ['prep', `/prep?plan=${next.id}`],
@@ -43,12 +44,23 @@ const pictures = [
   ],
   ['review', '/review'],
 ];
-/** A line that was hardly asked about, and two answers. */
+/** Two answers. */
 async function placing(page) {
-  await page.getByRole('button', { name: 'Ask on all the same' }).click();
   for (const answer of ['can', 'with help']) {
     await page.getByRole('button', { name: answer, exact: true }).click();
     await page.waitForTimeout(500);
+  }
+}
+/** Three names laid along a line, one in hand. */
+async function laying(page) {
+  for (const [name, step] of [
+    ['Lark', 'Add within five'],
+    ['Rowan', 'Add within ten'],
+    ['Teasel', 'Add within ten'],
+  ]) {
+    const chip = page.getByRole('button', { name, exact: true });
+    if ((await chip.getAttribute('aria-pressed')) !== 'true') await chip.click();
+    await page.getByRole('button', { name: `Lay ${name} at ${step}`, exact: true }).click();
   }
 }
 async function bench(page) {
