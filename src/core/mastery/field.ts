@@ -68,8 +68,8 @@ export interface FieldObservation {
 
 /** Points of the sum over θ, in standard deviations each way, and their distance. */
 const reach = 5;
-const step = 0.125;
-const points = Float64Array.from({ length: Math.round((2 * reach) / step) + 1 }, (_, i) => -reach + i * step);
+const stepOfSum = 0.125;
+const points = Float64Array.from({ length: Math.round((2 * reach) / stepOfSum) + 1 }, (_, i) => -reach + i * stepOfSum);
 const density = points.map((z) => Math.exp(-0.5 * z * z));
 
 /** Mean and variance of N(mean, variance) times the likelihood of an observation, by summing over a grid. */
@@ -116,16 +116,20 @@ export function observe(field: Field, o: FieldObservation, p: FieldParameters = 
     return moved;
   }
   const narrowed = Math.max(leastVariance, after.variance) - variance;
-  const column = Float64Array.from({ length: n }, (_, i) => covariance[pairAt(i, k)]!);
+  const column = new Float64Array(n);
+  for (let i = 0; i < n; i++) column[i] = covariance[pairAt(i, k)]!;
   const shrink = Math.min(0, narrowed) / (variance * variance);
   const [allRight, allWrong] = [o.right === o.items, o.right === 0];
+  const step = moved / variance;
   for (let i = 0, row = 0; i < n; i++) {
-    const own = row + i;
-    const z = (mean[i]! - p.heldFrom) / Math.sqrt(covariance[own]!);
-    mean[i]! += (column[i]! / variance) * moved;
     const scaled = column[i]! * shrink;
-    for (let j = 0; j <= i; j++) covariance[row + j]! += scaled * column[j]!;
+    const own = row + i;
+    const varianceBefore = covariance[own]!;
+    for (let j = 0; j <= i; j++) covariance[row + j] = covariance[row + j]! + scaled * column[j]!;
+    const meanBefore = mean[i]!;
+    mean[i] = meanBefore + column[i]! * step;
     if (allRight || allWrong) {
+      const z = (meanBefore - p.heldFrom) / Math.sqrt(varianceBefore);
       const sd = Math.sqrt(covariance[own]!);
       const now = (mean[i]! - p.heldFrom) / sd;
       if (allRight ? now < z : now > z) mean[i] = p.heldFrom + z * sd;

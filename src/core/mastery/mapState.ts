@@ -53,8 +53,8 @@ export interface MapState {
   age: number;
   /** When the newest observation taken in was made. */
   newest: string;
-  /** Whether each step of the way is written down. */
-  readonly told: boolean;
+  /** Where each skill stood when it was last told of, in standard deviations from the threshold; null where no step is written down. */
+  readonly toldAt: Float64Array | null;
 }
 
 export function emptyMap(graph: SkillGraph, told = true): MapState {
@@ -63,7 +63,7 @@ export function emptyMap(graph: SkillGraph, told = true): MapState {
     field: null,
     age: NaN,
     newest: '',
-    told,
+    toldAt: told ? new Float64Array(graph.skills.length) : null,
   };
 }
 
@@ -99,8 +99,9 @@ function begin(graph: SkillGraph, learner: LearnerFacts, map: MapState, at: stri
   const age = ageRead(learner, map, at);
   if (map.field === null) {
     map.field = priorField(fieldSkillsOf(graph), age);
-    if (map.told)
+    if (map.toldAt)
       for (const [k, s] of map.skills.entries()) {
+        map.toldAt[k] = distanceOf(map.field, k);
         const held = heldShare(map.field, k);
         s.steps.push({ evidence: null, at, because: 'norm', what: graph.skills[k]!.id, before: held, after: held });
       }
@@ -114,29 +115,32 @@ function begin(graph: SkillGraph, learner: LearnerFacts, map: MapState, at: stri
 
 type Cause = Pick<EstimateStep, 'evidence' | 'at' | 'because' | 'what'>;
 
+/** How far a mean lies from the threshold in standard deviations: what P(held) is the normal distribution of. */
+const distanceOf = (field: Field, k: number): number => (field.mean[k]! - FIELD.heldFrom) / Math.sqrt(varianceOf(field, k));
+/** P(held) moves by less than `leastTold` while the distance moves by less than this: no normal density exceeds .4. */
+const leastDistance = leastTold / 0.4;
+
 /** Changes the field, and writes down what that moved: as its own step at skill `own`, as a neighbour's elsewhere. */
 function change(graph: SkillGraph, map: MapState, cause: Cause, act: (field: Field) => void, own = -1): void {
   const field = map.field!;
-  const before = map.told ? map.skills.map((_, k) => heldShare(field, k)) : null;
   act(field);
-  for (const [k, s] of map.skills.entries()) if (before) tell(graph, s, k, cause, before[k]!, heldShare(field, k), own);
+  if (!map.toldAt) return;
+  for (let k = 0; k < map.skills.length; k++)
+    if (k === own || Math.abs(distanceOf(field, k) - map.toldAt[k]!) >= leastDistance) tell(graph, map, k, cause, own);
 }
 
-function tell(graph: SkillGraph, s: SkillState, k: number, cause: Cause, before: number, after: number, own: number): void {
-  const last = s.steps.at(-1);
+function tell(graph: SkillGraph, map: MapState, k: number, cause: Cause, own: number): void {
+  const { steps } = map.skills[k]!;
+  const after = heldShare(map.field!, k);
+  const last = steps.at(-1)!;
   const neighbour = own >= 0 && k !== own;
-  const step: EstimateStep = {
-    ...cause,
-    ...(neighbour ? { because: 'neighbour' as const, what: graph.skills[own]!.id } : {}),
-    before: last?.after ?? before,
-    after,
-  };
-  if (k === own || Math.abs(after - step.before) >= leastTold) {
-    // Several notes about one neighbour are one line.
-    if (neighbour && last?.because === 'neighbour' && last.what === step.what)
-      s.steps[s.steps.length - 1] = { ...step, before: last.before };
-    else s.steps.push(step);
-  }
+  if (k !== own && Math.abs(after - last.after) < leastTold) return;
+  map.toldAt![k] = distanceOf(map.field!, k);
+  const what = neighbour ? { because: 'neighbour' as const, what: graph.skills[own]!.id } : {};
+  const step: EstimateStep = { ...cause, ...what, before: last.after, after };
+  // Several notes about one neighbour are one line.
+  if (neighbour && last.because === 'neighbour' && last.what === step.what) steps[steps.length - 1] = { ...step, before: last.before };
+  else steps.push(step);
 }
 
 /** Takes in one observation, which must not be older than the newest before it. */
@@ -205,11 +209,13 @@ function forget(graph: SkillGraph, map: MapState, k: number, at: string): void {
   if (s.lastSeen === null) return;
   const days = daysBetween(s.lastSeen, at);
   const cause = { evidence: null, at, because: 'forgotten' as const, what: String(Math.round(days)) };
-  const before = map.told ? heldShare(map.field!, k) : 0;
   map.field!.mean[k]! -= fallFrom(map.field!.mean[k]!, retention(s.memory, days, graph.skills[k]!.nature));
-  if (!map.told) return;
+  if (!map.toldAt) return;
   const after = heldShare(map.field!, k);
-  if (before - after > leastTold) s.steps.push({ ...cause, before: s.steps.at(-1)?.after ?? before, after });
+  const before = s.steps.at(-1)!.after;
+  if (before - after <= leastTold) return;
+  s.steps.push({ ...cause, before, after });
+  map.toldAt[k] = distanceOf(map.field!, k);
 }
 
 /** How much longer the memory of an old acquaintance lasts: likely held before anybody looked, and then it went well. */
