@@ -65,7 +65,7 @@ export type GapHelpWire = Static<typeof gapHelp>;
 export const fitHelp = obj({
   variant: str,
   learner: str,
-  /** Share of right answers as it is; null where nothing that it asks is known. */
+  /** Share of right answers as it is; null where no change was found. */
   now: nullable(num),
   changes: arr(obj({ parameter: str, parameterTitle: str, value: anything, before: num, after: num, minutes: estimate })),
 });

@@ -31,6 +31,9 @@ describe('a version made easier or harder for one child', () => {
       expect(c.direction === 'easier' ? c.after - c.before : c.before - c.after).toBeGreaterThanOrEqual(0.02);
       expect(mechanism.parametersSchema.properties).toHaveProperty(c.parameter);
       expect(c.minutes.mean).toBeGreaterThan(0);
+      // It reaches the band, or comes clearly nearer.
+      const outside = (p: number): number => Math.max(0, 0.7 - p, p - 0.9);
+      expect(outside(c.after) === 0 || outside(c.before) - outside(c.after) >= 0.05).toBe(true);
     }
   });
   it('names what reaches seven to nine of ten before what does not', () => {

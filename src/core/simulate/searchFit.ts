@@ -20,6 +20,8 @@ const gamesEach = 96;
 const changesShown = 3;
 /** A shift of the share of right answers below this is none. */
 const leastShift = 0.02;
+/** What does not reach the band must come nearer to it by this. */
+const leastNearer = 0.05;
 /** Nobody wants a change that makes the game much longer or a mere moment. */
 const longest = (minutes: number): number => Math.max(25, 1.6 * minutes);
 const shortest = (minutes: number): number => Math.min(5, 0.5 * minutes);
@@ -51,7 +53,8 @@ export function* searchFit(
     const got = measure(mechanism, { ...full, [name]: value }, seats, graph, success, seed);
     if (!got || got.minutes.mean > longest(base.minutes.mean) || got.minutes.mean < shortest(base.minutes.mean)) continue;
     const shift = direction === 'easier' ? got.share - base.share : base.share - got.share;
-    if (shift < leastShift) continue;
+    // What stays far outside the band, and comes hardly nearer, is no advice.
+    if (shift < leastShift || (outside(got.share) > 0 && outside(base.share) - outside(got.share) < leastNearer)) continue;
     const change: FitChange = { parameter: name, value, before: base.share, after: got.share, minutes: got.minutes };
     const known = best.get(name);
     if (!known || compare(change, known) < 0) best.set(name, change);
