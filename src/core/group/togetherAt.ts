@@ -2,7 +2,7 @@ import { firmAt } from '../mastery/parameters';
 import type { LearnerNeeds } from '../recommend/learnerNeeds';
 import { isKnown, type Offer } from '../recommend/offer';
 import { groupBy, mainSkill } from '../recommend/recommend';
-import { gateOf, valueOf } from '../recommend/valueOf';
+import { gateOf, lengthSlack, valueOf } from '../recommend/valueOf';
 import type { SkillGraph } from '../skills/skillGraph';
 
 /** Who may sit together at a game, each with a version and a step of its own. */
@@ -23,7 +23,7 @@ const minutes = 15;
  * game once, with no more at it than can play.
  */
 export function togetherAt(graph: SkillGraph, offers: readonly Offer[], group: readonly LearnerNeeds[], most: number): TogetherAt[] {
-  const known = offers.filter((o) => isKnown(o) && o.minutes <= minutes * 1.25);
+  const known = offers.filter((o) => isKnown(o) && o.minutes <= minutes * lengthSlack);
   const tables = [...groupBy(known, (o) => `${o.game}|${o.mixClass}`).values()];
   const seats = group.map((l) => tables.map((versions) => seatOf(graph, versions, l)));
   const best = seats.map((row) => Math.max(0, ...row.map((s) => s?.value ?? 0)));

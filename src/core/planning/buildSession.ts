@@ -1,7 +1,7 @@
 import type { LearnerNeeds } from '../recommend/learnerNeeds';
 import { isKnown, type Offer } from '../recommend/offer';
 import { groupBy } from '../recommend/recommend';
-import { expectedSuccess, gainOf, gateOf, likedGain, practised, valueOf } from '../recommend/valueOf';
+import { expectedSuccess, gainOf, gateOf, lengthSlack, likedGain, practised, valueOf } from '../recommend/valueOf';
 import type { SkillGraph } from '../skills/skillGraph';
 import type { PlanInstance, PlanLock } from './instance';
 
@@ -51,8 +51,6 @@ const freshDays = 14;
 const perPlay = 0.1;
 const staleDays = 21;
 const mostStale = 0.6;
-/** A game longer than the round by more than this factor does not fit. */
-const lengthSlack = 1.25;
 const plenty = 9999;
 const leastTogether = 2;
 

@@ -1,7 +1,7 @@
 import type { SkillGraph } from '../skills/skillGraph';
 import type { LearnerNeeds } from './learnerNeeds';
 import { isKnown, type Offer } from './offer';
-import { expectedSuccess, gainOf, gateOf, type Gate, practised, valueOf } from './valueOf';
+import { expectedSuccess, gainOf, gateOf, type Gate, lengthSlack, practised, valueOf } from './valueOf';
 
 export interface RecommendOptions {
   readonly minutes: number;
@@ -61,8 +61,6 @@ export interface Recommendation {
   readonly excluded: readonly Exclusion[];
 }
 
-/** A game longer than the round by more than this factor does not fit. */
-const lengthSlack = 1.25;
 /** Worth for each child below which a game is not worth naming. */
 const leastWorth = 0.15;
 /** A game played within a week loses this part of its worth. */

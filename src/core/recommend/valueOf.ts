@@ -4,6 +4,8 @@ import type { LearnerNeeds } from './learnerNeeds';
 import type { Offer } from './offer';
 import type { SkillGraph } from '../skills/skillGraph';
 
+/** A game longer than the round by more than this factor does not fit. */
+export const lengthSlack = 1.25;
 /** Chances after which a skill has had most of what one round can give. */
 export const enoughChances = 12;
 /** Replays are loved: a game a child asks for counts this much more. */

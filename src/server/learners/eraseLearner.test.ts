@@ -43,7 +43,12 @@ describe('erasing a child', () => {
     const rounds = [
       {
         tables: [
-          { game: 'two-lamps-lit', helper: false, seats: [seat('alder', 'Beside Quixanthe.'), seat('quixanthe', 'Quixanthe is ready.')] },
+          {
+            game: 'two-lamps-lit',
+            helper: false,
+            lookFor: 'quixanthe',
+            seats: [seat('alder', 'Beside Quixanthe.'), seat('quixanthe', 'Quixanthe is ready.')],
+          },
         ],
         resting: [],
       },

@@ -62,6 +62,7 @@ function roundWithout(r: StoredRound, id: string, nickname: string, others: read
     tables: r.tables
       .map((t) => ({
         ...t,
+        ...(t.lookFor === id ? { lookFor: null } : {}),
         seats: t.seats.filter((s) => s.learner !== id).map((s) => ({ ...s, why: withoutName(s.why, nickname, others) })),
       }))
       .filter((t) => t.seats.length > 0),
