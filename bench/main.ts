@@ -4,7 +4,7 @@ import { benchGeneral } from './general';
 import { benchFirstEstimate, benchNative, benchWorkers } from './native';
 import { benchMastery } from './mastery';
 import { benchPage } from './page';
-import type { Planner } from '../src/core/cohort/loop/closedLoop';
+import type { Planner } from '../src/core/cohort/loop/seatings';
 import { benchPlan } from './plan';
 import { benchLoop } from './planning';
 import { benchImports } from './imports';
@@ -34,6 +34,7 @@ else if (what === 'planning') {
     write: rest.includes('write'),
     only: list('only') as readonly Planner[] | undefined,
     cohorts: list('cohorts'),
+    sets: list('sets'),
   });
 } else if (what === 'imports') benchImports();
 else if (what === 'scale') await benchScale(rest[0]);

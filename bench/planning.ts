@@ -3,42 +3,18 @@ import { cpus } from 'node:os';
 import { Worker } from 'node:worker_threads';
 import { loadSolver } from '../src/adapters/highs/solveModel';
 import { shippedGraph } from '../src/contract/shippedData';
-import { shippedLibrary, shippedProfile } from '../src/contract/shippedLibrary';
+import { shippedOffers } from '../src/contract/shippedOffers.testing';
 import { baseRate, brier, calibrationError, type Forecast } from '../src/core/cohort/evaluate';
-import { closedLoop, type LoopResult, type Planner, PLANNERS } from '../src/core/cohort/loop/closedLoop';
-import { COHORTS, LOOP_SEEDS, setById, TRAINING_SEEDS } from '../src/core/cohort/loop/world';
-import type { Offer } from '../src/core/recommend/offer';
+import { ASSUMPTIONS } from '../src/core/cohort/assumptions';
+import { closedLoop, type LoopResult } from '../src/core/cohort/loop/closedLoop';
+import { itemResponseWorld } from '../src/core/cohort/loop/itemResponse';
+import { type Planner, PLANNERS } from '../src/core/cohort/loop/seatings';
+import { stageWorld } from '../src/core/cohort/loop/stages';
+import { COHORTS, LOOP_SEEDS, TRAINING_SEEDS, type World } from '../src/core/cohort/loop/world';
+import { measureSizes, trueSizes } from './sizes';
 import { below, createRng } from '../src/core/shared/rng';
 
 const graph = shippedGraph();
-
-/** The whole library as it ships, every version at the middle of its table. */
-export function libraryOffers(): Offer[] {
-  return shippedLibrary.flatMap((game) =>
-    game.variants.map((v): Offer => {
-      const doses = new Float64Array(graph.skills.length);
-      const profile = shippedProfile(game.id, v.id);
-      for (const [skill, mean] of profile?.doses ?? []) doses[graph.indexOf.get(skill as string)!] = mean as number;
-      return {
-        variant: `${game.id}/${v.id}`,
-        game: game.id,
-        title: v.title,
-        gameTitle: game.title,
-        mixClass: game.id,
-        mechanism: game.mechanism,
-        parameters: v.parameters,
-        players: [v.players.min, v.players.max],
-        ages: v.ages,
-        minutes: profile?.minutes[1] ?? v.minutes,
-        helper: v.helper,
-        preparationMinutes: v.preparationMinutes,
-        materials: [],
-        doses,
-        source: 'calculated',
-      };
-    }),
-  );
-}
 
 function dosesBefore(): Map<string, Float64Array> {
   const listed = JSON.parse(readFileSync('bench/doses-before.json', 'utf8')) as Record<string, [string, number][]>;
@@ -62,11 +38,28 @@ export interface Run {
 }
 const keyOf = (r: Run): string => `${r.cohort}|${r.set}|${r.seed[0]}|${r.planner}`;
 
+const worldOf = (set: string): World =>
+  set === 'stages'
+    ? stageWorld(graph)
+    : itemResponseWorld(
+        graph,
+        ASSUMPTIONS.find((a) => a.id === set)!,
+      );
+
 /** One run; forecasts are kept as pairs so that a file can hold them. */
-export async function oneLoop(r: Run): Promise<LoopResult> {
-  const solve = await loadSolver();
-  const cohort = COHORTS.find((c) => c.id === r.cohort)!;
-  return closedLoop(graph, libraryOffers(), dosesBefore(), cohort, setById(r.set), r.seed, r.planner, solve, 0.1);
+export async function oneLoop({ cohort, set, seed, planner }: Run): Promise<LoopResult> {
+  const offers = shippedOffers();
+  const setting = {
+    graph,
+    offers,
+    trueAt: trueSizes(offers),
+    dosesBefore: dosesBefore(),
+    cohort: COHORTS.find((c) => c.id === cohort)!,
+    planner,
+    solve: await loadSolver(),
+    seconds: 0.1,
+  };
+  return closedLoop(setting, worldOf(set), seed);
 }
 
 const dir = 'bench/out';
@@ -78,17 +71,19 @@ export async function benchLoop(options: {
   write: boolean;
   only?: readonly Planner[];
   cohorts?: readonly string[];
+  sets?: readonly string[];
 }): Promise<void> {
   const seeds = options.train ? TRAINING_SEEDS : options.quick ? LOOP_SEEDS.slice(0, 3) : LOOP_SEEDS;
-  const sets = options.quick || options.train ? ['steady'] : ['steady', 'forgetful', 'uneven'];
-  const runs = sets.flatMap((set, s) =>
+  const sets = options.sets ?? (options.quick || options.train ? ['steady'] : ['steady', 'forgetful', 'uneven', 'stages']);
+  const runs = sets.flatMap((set) =>
     COHORTS.filter((c) => !options.cohorts || options.cohorts.includes(c.id)).flatMap((c) =>
-      (s === 0 ? seeds : seeds.slice(0, 4)).flatMap((seed) =>
+      (set === 'steady' ? seeds : seeds.slice(0, 4)).flatMap((seed) =>
         (['nobody', ...(options.only ?? PLANNERS)] as Planner[]).map((planner): Run => ({ cohort: c.id, set, seed, planner })),
       ),
     ),
   );
   mkdirSync(dir, { recursive: true });
+  measureSizes(shippedOffers());
   const path = `${dir}/loop-${options.train ? 'training' : 'judged'}.json`;
   const kept: Record<string, LoopResult> = existsSync(path) ? (JSON.parse(readFileSync(path, 'utf8')) as Record<string, LoopResult>) : {};
   const waiting = runs.filter((r) => !(keyOf(r) in kept));
@@ -131,8 +126,8 @@ function table(runs: readonly Run[], kept: Readonly<Record<string, LoopResult>>)
       const seeds = [...new Set(mine.map((r) => r.seed))].filter((s) => kept[`${cohort}|${set}|${s[0]}|nobody`]);
       out.push(
         `\n${cohort}, ${set}, ${seeds.length} seeds`,
-        '| planner | net an hour | worst tenth | < 50 % | 70–90 % | 60–95 % | > 95 % | resting | well placed | Brier/base at 0, 4, 8, 12 | calibration error |',
-        '|---|---|---|---|---|---|---|---|---|---|---|',
+        '| planner | net an hour | worst tenth | < 50 % | 70–90 % | 60–95 % | > 95 % | resting | well placed | meetings at half of the best | Brier/base at 0, 4, 8, 12 | calibration error |',
+        '|---|---|---|---|---|---|---|---|---|---|---|---|',
       );
       for (const planner of [...new Set(mine.map((r) => r.planner))]) {
         if (planner === 'nobody') continue;
@@ -150,7 +145,7 @@ function table(runs: readonly Run[], kept: Readonly<Record<string, LoopResult>>)
         const f = [0, 1, 2, 3].map((i) => results.flatMap((x) => x.r.forecasts[i]!));
         const ratio = (list: readonly Forecast[]): string => (brier(list) / (baseRate(list) * (1 - baseRate(list)))).toFixed(2);
         out.push(
-          `| ${planner} | ${(sum(nets) / nets.length).toFixed(3)} (${nets.map((n) => n.toFixed(2)).join(' ')}) | ${(sum(tenth) / tenth.length).toFixed(2)} | ${share(0, 10)} | ${share(14, 18)} | ${share(12, 19)} | ${share(19, 20)} | ${((100 * sum(results.map((x) => x.r.resting))) / results.length).toFixed(0)} % | ${((100 * sum(results.map((x) => x.r.wellPlaced))) / sum(results.map((x) => x.r.seats))).toFixed(0)} % | ${f.map(ratio).join(', ')} | ${f.map((x) => calibrationError(x).toFixed(3)).join(', ')} |`,
+          `| ${planner} | ${(sum(nets) / nets.length).toFixed(3)} (${nets.map((n) => n.toFixed(2)).join(' ')}) | ${(sum(tenth) / tenth.length).toFixed(2)} | ${share(0, 10)} | ${share(14, 18)} | ${share(12, 19)} | ${share(19, 20)} | ${((100 * sum(results.map((x) => x.r.resting))) / results.length).toFixed(0)} % | ${((100 * sum(results.map((x) => x.r.wellPlaced))) / sum(results.map((x) => x.r.seats))).toFixed(0)} % | ${((100 * sum(results.map((x) => x.r.halfOfBest))) / sum(results.map((x) => x.r.meetings))).toFixed(0)} % | ${f.map(ratio).join(', ')} | ${f.map((x) => calibrationError(x).toFixed(3)).join(', ')} |`,
         );
       }
     }
@@ -171,7 +166,7 @@ function bootstrap(x: readonly number[], y: readonly number[]): string {
 
 /** The app against each other planner, paired by seed. */
 function ratios(runs: readonly Run[], kept: Readonly<Record<string, LoopResult>>): string[] {
-  const against: readonly Planner[] = ['grade-list', 'tags', 'dose-before', 'dose', 'true-gain', 'app-seeing'];
+  const against: readonly Planner[] = ['grade-list', 'tags', 'dose-before', 'dose', 'true-gain', 'app-seeing', 'app-checked'];
   const out = [
     '\n## The app against the others',
     '',

@@ -327,6 +327,10 @@ it('every route answers as described', async () => {
     body: { answers: [{ skill: 'add-in-20', result: 'alone' }], strands: ['add', 'subtract'] },
   });
   expect(next.next).not.toBeNull();
+  const check = await go('GET', '/learners/{id}/check', { path: `/learners/${oak.id}/check` });
+  // Oak was placed and noted of today: two weeks of play come first, and what would tell most then is known already.
+  expect(check.due).toBe(false);
+  expect(check.steps).toHaveLength(3);
   await go('GET', '/learners/{id}/met', { path: `/learners/${oak.id}/met` });
   const suits = await go('GET', '/variants/{id}/suits', { path: `/variants/${variant.id}/suits` });
   expect(suits.total).toBe(10);

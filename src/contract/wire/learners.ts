@@ -76,6 +76,16 @@ const placementNext = obj({
 
 export type PlacementNextWire = Static<typeof placementNext>;
 
+const checkNext = obj({
+  /** The last sheet or placement lies two weeks back, or there was none. */
+  due: bool,
+  last: nullable(str),
+  /** The most telling first. */
+  steps: arr(obj({ skill: str, also: arr(str) })),
+});
+
+export type CheckNextWire = Static<typeof checkNext>;
+
 const noteBody = closed(
   {
     learner: str,
@@ -177,6 +187,7 @@ export const learnersWire = define({
     ),
     response: placementNext,
   },
+  'GET /learners/{id}/check': { summary: 'The sheets that would tell most about this child now', response: checkNext },
   'POST /imports/roster': {
     summary: 'Preview or bring in a roster CSV, all or nothing',
     body: fileBody,

@@ -4,7 +4,7 @@ import { arr, bool, int, nullable, num, obj, oneOf, pair, str } from './schema';
 const step = obj({
   evidence: nullable(str),
   at: nullable(str),
-  because: oneOf('norm', 'age', 'noted', 'missed-fact', 'right-facts', 'forgotten', 'neighbour', 'later-skill'),
+  because: oneOf('norm', 'age', 'noted', 'missed-fact', 'right-facts', 'forgotten', 'neighbour', 'later-skill', 'parts'),
   what: str,
   before: num,
   after: num,

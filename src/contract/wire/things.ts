@@ -80,6 +80,7 @@ export const skill = obj({
   whyNoItems: opt(str),
   asks: opt(predicate),
   placeToStart: opt(bool),
+  parts: opt(arr(str)),
   supports: opt(arr(str)),
   slips: arr(str),
 });

@@ -9,7 +9,8 @@ import { readAges, readMaterial, readMinutes, readParameters, readSpan, slugOf }
 import { columnOf } from './catalogueColumns';
 import { readCatalogue } from './readCatalogue';
 import { monthsBetween } from '../shared/days';
-import { bornOfGrade, readBirthMonth, readRoster, rosterColumnOf } from './readRoster';
+import { bornOfGrade, readBirthMonth } from './birthMonth';
+import { readRoster, rosterColumnOf } from './readRoster';
 
 const context = {
   kinds: shippedKinds,

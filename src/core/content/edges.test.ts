@@ -11,7 +11,8 @@ import { proposeMechanisms } from './howPlayed';
 import { cleanText, nameKey, shortened } from './names';
 import { readCatalogue } from './readCatalogue';
 import { evidenceColumnOf } from './readEvidence';
-import { bornOfGrade, checkBorn, readBirthMonth, readRoster, rosterColumnOf } from './readRoster';
+import { bornOfGrade, readBirthMonth } from './birthMonth';
+import { checkBorn, readRoster, rosterColumnOf } from './readRoster';
 
 /** Edges of what people may write: the last value that is taken and the first that is not. */
 

@@ -1,5 +1,6 @@
 import { firmAt } from '../mastery/parameters';
 import type { LearnerNeeds } from '../recommend/learnerNeeds';
+import { atTable } from '../recommend/atTable';
 import { isKnown, type Offer } from '../recommend/offer';
 import { groupBy, mainSkill } from '../recommend/recommend';
 import { gateOf, lengthSlack, valueOf } from '../recommend/valueOf';
@@ -23,7 +24,7 @@ const minutes = 15;
  * game once, with no more at it than can play.
  */
 export function togetherAt(graph: SkillGraph, offers: readonly Offer[], group: readonly LearnerNeeds[], most: number): TogetherAt[] {
-  const known = offers.filter((o) => isKnown(o) && o.minutes <= minutes * lengthSlack);
+  const known = offers.filter((o) => isKnown(o) && o.minutes <= minutes * lengthSlack).map((o) => atTable(o, null, minutes));
   const tables = [...groupBy(known, (o) => `${o.game}|${o.mixClass}`).values()];
   const seats = group.map((l) => tables.map((versions) => seatOf(graph, versions, l)));
   const best = seats.map((row) => Math.max(0, ...row.map((s) => s?.value ?? 0)));

@@ -81,6 +81,7 @@ export function readMap(graph: SkillGraph, learner: LearnerFacts, map: MapState,
   const age = ageOn(learner.born, today);
   const work = readField(graph, learner, map, today);
   liftWhatIsShown(graph, work);
+  readFromParts(graph, work);
   const goals = goalSkills(graph, learner);
   return graph.skills.map((_, k) => estimateOf(graph, learner, work, k, age, goals));
 }
@@ -165,6 +166,20 @@ function liftWhatIsShown(graph: SkillGraph, work: readonly Work[]): void {
       // Shown there, it need not be looked at again for its own sake.
       w.retained = Math.max(w.retained, h.retained);
     }
+  }
+}
+
+/** A step that is nothing beside its parts stands where the least sure of them stands, unless it was seen itself and stands higher. */
+function readFromParts(graph: SkillGraph, work: readonly Work[]): void {
+  for (const [k, w] of work.entries()) {
+    const parts = graph.skills[k]!.parts?.flatMap((id) => work[graph.indexOf.get(id) ?? -1] ?? []) ?? [];
+    if (parts.length === 0) continue;
+    const least = parts.reduce((x, y) => (y.now < x.now ? y : x));
+    if (w.notes > 0 && w.now >= least.now) continue;
+    const what = graph.skills[work.indexOf(least)]!.id;
+    w.steps = [...w.steps, { evidence: null, at: null, because: 'parts', what, before: w.now, after: least.now }];
+    const { now, theta, thetaSeen, memory, met, retained } = least;
+    Object.assign(w, { now, theta, thetaSeen, memory, met, retained, asSeen: least.asSeen });
   }
 }
 

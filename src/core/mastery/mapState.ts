@@ -24,7 +24,7 @@ import { fallFrom, type Memory, type Rating, remember, retention } from './reten
 export interface EstimateStep {
   readonly evidence: string | null;
   readonly at: string | null;
-  readonly because: 'norm' | 'age' | 'noted' | 'missed-fact' | 'right-facts' | 'forgotten' | 'neighbour' | 'later-skill';
+  readonly because: 'norm' | 'age' | 'noted' | 'missed-fact' | 'right-facts' | 'forgotten' | 'neighbour' | 'later-skill' | 'parts';
   /** A skill id for the neighbours, the result for a note. */
   readonly what: string;
   readonly before: number;

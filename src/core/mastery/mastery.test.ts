@@ -146,6 +146,33 @@ describe('an estimate', () => {
     expect(of(estimateMastery(graph, { ...wren, supportsInUse: ['bead-frame'] }, notes, today), 'make-ten').frontier).toBe(true);
   });
 
+  it('shows a step that is nothing beside its parts as held when they are', () => {
+    const parts = graph.skills[graph.indexOf.get('times-all')!]!.parts!;
+    const none = estimateMastery(graph, wren, [], today);
+    const least = (e: typeof none): number => Math.min(...parts.map((p) => of(e, p).mastery));
+    expect(of(none, 'times-all').mastery).toBe(least(none));
+    const all = parts.flatMap((p) => [1, 2, 3, 4, 5, 6].map(() => note(p, 'alone', { how: 'knew' })));
+    const held = estimateMastery(graph, wren, all, today);
+    expect(of(held, 'times-all')).toMatchObject({ status: 'on-their-own', mastery: least(held) });
+    expect(of(held, 'times-all').steps.at(-1)).toMatchObject({ because: 'parts' });
+    // One part that is not there is enough.
+    const but = estimateMastery(
+      graph,
+      wren,
+      [...all, ...[1, 2, 3, 4, 5, 6].map(() => note('times-6-9', 'stuck', { at: `${today}T12:00:00Z` }))],
+      today,
+    );
+    expect(of(but, 'times-all').mastery).toBe(of(but, 'times-6-9').mastery);
+    // Seen itself and better than the least sure part, it keeps its own.
+    const seen = estimateMastery(
+      graph,
+      wren,
+      [1, 2, 3, 4].map(() => note('times-all', 'alone')),
+      today,
+    );
+    expect(of(seen, 'times-all').mastery).toBeGreaterThanOrEqual(least(seen));
+  });
+
   it('knows ages', () => expect(ageOn('2019-09', '2026-09-15')).toBeCloseTo(7, 2));
 });
 

@@ -1,7 +1,8 @@
 import type { LearnerNeeds } from '../recommend/learnerNeeds';
 import { isKnown, type Offer } from '../recommend/offer';
+import { practised } from '../recommend/practised';
 import { groupBy } from '../recommend/recommend';
-import { expectedSuccess, gainOf, gateOf, lengthSlack, likedGain, practised, valueOf } from '../recommend/valueOf';
+import { expectedSuccess, gainOf, gateOf, lengthSlack, likedGain, valueOf } from '../recommend/valueOf';
 import type { SkillGraph } from '../skills/skillGraph';
 import type { PlanInstance, PlanLock } from './instance';
 

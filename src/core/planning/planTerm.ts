@@ -4,10 +4,12 @@ import { ladderOf, nextSupport } from '../mastery/nextSupport';
 import { firmAt, FORECAST } from '../mastery/parameters';
 import { type Standing, standingOn } from '../mastery/standing';
 import { afterPractice } from '../recommend/afterPractice';
+import { atTable, likelyPlayers } from '../recommend/atTable';
 import { learnerNeeds, type LearnerNeeds, type NeedyLearner } from '../recommend/learnerNeeds';
 import type { Offer } from '../recommend/offer';
+import { practised } from '../recommend/practised';
 import { mainSkill } from '../recommend/recommend';
-import { expectedSuccess, practised } from '../recommend/valueOf';
+import { expectedSuccess } from '../recommend/valueOf';
 import type { SkillGraph } from '../skills/skillGraph';
 import { buildSession, type BuiltSession, type SessionSettings } from './buildSession';
 import type { SolveModel } from './linearModel';
@@ -94,6 +96,7 @@ export function planTerm(
   onProgress?: (share: number) => void,
 ): PlannedMeeting[] {
   const { offers } = input;
+  const offerOf = new Map(offers.map((o) => [o.variant, o]));
   const state = new Map(input.learners.map((l) => [l.id, { learner: l, skills: [...l.skills] }]));
   const played = [...input.played];
   const firstDate = input.meetings[0]?.date ?? '';
@@ -103,7 +106,9 @@ export function planTerm(
     const needs = present.map(({ learner, skills }) =>
       learnerNeeds(graph, { ...learner, age: learner.age + years }, standingOn(graph, skills, meeting.date)),
     );
-    const built = buildSession(graph, offers, needs, {
+    const likely = likelyPlayers(present.length, meeting.tables);
+    const likelyOffers = offers.map((o) => atTable(o, likely, meeting.minutes));
+    const built = buildSession(graph, likelyOffers, needs, {
       ...meeting,
       preparationMinutes: input.preparationMinutes,
       stock: new Map(input.stock),
@@ -120,16 +125,17 @@ export function planTerm(
         return true;
       },
     });
-    const planned = readMeeting(graph, meeting, built, outcome, needs);
+    const planned = readMeeting(graph, meeting, built, outcome, needs, (variant, players) =>
+      atTable(offerOf.get(variant)!, players, meeting.minutes),
+    );
     for (const round of planned.rounds)
       for (const table of round.tables)
         for (const seat of table.seats) {
           played.push({ learner: seat.learner, game: table.game, date: meeting.date });
-          const offer = offers.find((o) => o.variant === seat.variant)!;
           practise(
             graph,
             state.get(seat.learner)!.skills,
-            offer,
+            atTable(offerOf.get(seat.variant)!, table.seats.length, meeting.minutes),
             needs.find((n) => n.learner === seat.learner)!,
             meeting,
           );
@@ -165,6 +171,7 @@ function readMeeting(
   built: BuiltSession,
   outcome: PlanOutcome,
   needs: readonly LearnerNeeds[],
+  at: (variant: string, players: number) => Offer,
 ): PlannedMeeting {
   return {
     date: meeting.date,
@@ -187,7 +194,7 @@ function readMeeting(
             meeting.minutes,
           ),
           seats: t.learners.map((l): PlannedSeat => {
-            const offer = built.chosen[l]![t.game]!;
+            const offer = at(built.chosen[l]![t.game]!.variant, t.learners.length);
             return {
               learner: needs[l]!.learner,
               variant: offer.variant,

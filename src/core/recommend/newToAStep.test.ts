@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { shippedGraph } from '../../contract/shippedData';
-import { shippedLibrary, shippedProfile } from '../../contract/shippedLibrary';
+import { shippedOffers } from '../../contract/shippedOffers.testing';
 import { estimateMastery } from '../mastery/estimateMastery';
 import { knownOf } from '../mastery/standing';
 import { isAim } from '../skills/narrower';
@@ -8,35 +8,11 @@ import { wantedBy } from '../skills/skill';
 import { prerequisitesOf } from '../skills/skillGraph';
 import { knownFrom } from './knownFrom.testing';
 import { learnerNeeds, type LearnerNeeds } from './learnerNeeds';
-import type { Offer } from './offer';
 import { recommend } from './recommend';
 import { gateOf } from './valueOf';
 
 const graph = shippedGraph();
-const at = (id: string): number => graph.indexOf.get(id)!;
-const offers: readonly Offer[] = shippedLibrary.flatMap((game) =>
-  game.variants.map((v): Offer => {
-    const doses = new Float64Array(graph.skills.length);
-    for (const [skill, mean] of shippedProfile(game.id, v.id)?.doses ?? []) doses[at(skill)] = mean;
-    return {
-      variant: `${game.id}/${v.id}`,
-      game: game.id,
-      title: v.title,
-      gameTitle: game.title,
-      mixClass: game.id,
-      mechanism: game.mechanism,
-      parameters: v.parameters,
-      players: [v.players.min, v.players.max],
-      ages: v.ages,
-      minutes: v.minutes,
-      helper: 'nearby',
-      preparationMinutes: 0,
-      materials: [],
-      doses,
-      source: 'calculated',
-    };
-  }),
-);
+const offers = shippedOffers();
 /** Steps whose only games here are for much older children; each must leave this list when one comes. */
 const noGameAtThatAge: readonly string[] = ['skip-10'];
 

@@ -15,8 +15,10 @@ export interface Offer {
   readonly helper: 'alone' | 'nearby' | 'needed';
   readonly preparationMinutes: number;
   readonly materials: readonly { readonly kind: string; readonly quantity: number }[];
-  /** Chances per learner in ten minutes, by index of the skill graph. */
+  /** Chances per learner in ten minutes of play, by index of the skill graph. */
   readonly doses: Float64Array;
+  /** The table those were counted at, and the share of a player's time there that was waiting; missing where nobody counted. */
+  readonly counted?: { readonly seats: number; readonly waiting: number };
   /**
    * How the doses were made: played by the machine, the owner's word, or not at all: nobody has said how it is
    * played, it is being played now, or it cannot be played as it stands.

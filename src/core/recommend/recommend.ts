@@ -1,7 +1,9 @@
 import type { SkillGraph } from '../skills/skillGraph';
 import type { LearnerNeeds } from './learnerNeeds';
+import { atTable } from './atTable';
 import { isKnown, type Offer } from './offer';
-import { expectedSuccess, gainOf, gateOf, type Gate, lengthSlack, practised, valueOf } from './valueOf';
+import { practised } from './practised';
+import { expectedSuccess, gainOf, gateOf, type Gate, lengthSlack, valueOf } from './valueOf';
 
 export interface RecommendOptions {
   readonly minutes: number;
@@ -75,8 +77,10 @@ export function recommend(
 ): Recommendation {
   const items: Suggestion[] = [];
   const excluded: Exclusion[] = [];
-  const rather = alternatives(graph, offers, table.length, options);
-  for (const [game, group] of groupBy(offers, (o) => o.game)) {
+  // One child is not at a table alone: then chances are those of the usual one.
+  const here = offers.map((o) => atTable(o, table.length === 1 ? null : table.length, options.minutes));
+  const rather = alternatives(graph, here, table.length, options);
+  for (const [game, group] of groupBy(here, (o) => o.game)) {
     const outcome = judgeGame(graph, game, group, rather, table, options);
     if ('because' in outcome) excluded.push(outcome);
     else items.push(outcome);

@@ -2,6 +2,7 @@ import { notFor } from './accommodations';
 import { readinessBy } from '../mastery/retention';
 import type { LearnerNeeds } from './learnerNeeds';
 import type { Offer } from './offer';
+import { practised } from './practised';
 import type { SkillGraph } from '../skills/skillGraph';
 
 /** A game longer than the round by more than this factor does not fit. */
@@ -21,18 +22,6 @@ const taughtHere = 1;
 const missingBelow = 0.25;
 /** A step is clearly open for a learner while it is more likely not held. */
 const openBelow = 0.5;
-
-const metOf = new WeakMap<Float64Array, Int32Array>();
-
-/** Indices of the skills an offer practises at all: few of many, so every sum runs over these only. */
-export function practised(doses: Float64Array): Int32Array {
-  let met = metOf.get(doses);
-  if (!met) {
-    met = Int32Array.from([...doses.keys()].filter((k) => doses[k]! !== 0));
-    metOf.set(doses, met);
-  }
-  return met;
-}
 
 /** What a number of chances gives of one skill, in chances: 12·ln(1 + chances/12), so that the first count most. */
 export function gainOf(chances: number): number {

@@ -77,6 +77,8 @@ export interface Skill {
   readonly asks?: ItemPredicate;
   /** A way to begin, as turning a sum round: it neither takes items from other strategies nor loses any to them. */
   readonly placeToStart?: boolean;
+  /** Ids of the steps that it is made of, where those explain all of its items: it is held when they are. */
+  readonly parts?: readonly string[];
   /** Required when `predicate` is null. */
   readonly whyNoItems?: string;
   /** Usual tools, from the most help to the least, where they differ from the line's ladder. */

@@ -2,6 +2,7 @@ import { readFileSync, readdirSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { shippedGraph } from '../../contract/shippedData';
 import { type Item, resultOf } from '../items/item';
+import { isAim, narrowerOf } from './narrower';
 import { chancesOf, prerequisitesOf, skillGraph, type SkillFile } from './skillGraph';
 
 const graph = shippedGraph();
@@ -60,6 +61,24 @@ describe('the shipped skill graph', () => {
     for (const s of graph.skills) {
       expect([s.id, s.codes.filter((c) => !us.has(c) && !england.has(c))]).toEqual([s.id, []]);
       expect([s.id, s.codes.length > 0]).toEqual([s.id, true]);
+    }
+  });
+
+  it('wants each step about when its grade does', () => {
+    // Grade n is age n + 5 to n + 6 at its start (common practice in the United States, from memory), and its end a year on;
+    // a step wanted on the way to a standard may come half a year before it.
+    for (const s of graph.skills) {
+      const grades = s.codes.flatMap((c) => (/^[K1-8]\.[A-Z]/.test(c) ? [c[0] === 'K' ? 0 : Number(c[0])] : []));
+      if (grades.length === 0) continue;
+      expect([s.id, s.wantedAt.us >= Math.min(...grades) + 4.7, s.wantedAt.us <= Math.max(...grades) + 6.7]).toEqual([s.id, true, true]);
+    }
+  });
+
+  it('names the parts of what easier steps explain wholly, and of nothing else', () => {
+    const { than } = narrowerOf(graph);
+    for (const [k, s] of graph.skills.entries()) {
+      const explained = s.predicate !== null && !isAim(graph, k);
+      expect([s.id, [...(s.parts ?? [])].sort()]).toEqual([s.id, explained ? [...than[k]!].map((i) => graph.skills[i]!.id).sort() : []]);
     }
   });
 

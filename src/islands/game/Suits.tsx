@@ -5,7 +5,7 @@ import { Fragment, useState } from 'react';
 import { Button } from '../../ui/Button';
 import { call, link } from '../shared/api';
 import panel from '../shared/panel.module.css';
-import { MakeItFit } from './MakeItFit';
+import { MakeItFit } from '../fit/MakeItFit';
 import styles from './suits.module.css';
 
 /** Practice is neither dull nor hopeless from 70 to 90 % (common practice, no source). */

@@ -5,12 +5,10 @@ import { Button } from '../../ui/Button';
 import { Progress } from '../../ui/Empty';
 import { call, finished, link } from '../shared/api';
 import { messageOf, useTell } from '../shared/App';
+import { keepTurned, settingWords } from '../fit/turnedVersion';
 import panel from '../shared/panel.module.css';
 import { useSkills } from '../shared/useSkills';
 import styles from './learner.module.css';
-
-const shown = (value: unknown): string =>
-  value === true ? 'yes' : value === false ? 'no' : Array.isArray(value) ? value.join(', ') : String(value);
 
 /** A need that no game here serves, and what would: measured, when asked. */
 export function GapHelp({ skill, who, barred }: { skill: string; who: string | null; barred: { title: string; because: string } | null }) {
@@ -36,23 +34,7 @@ export function GapHelp({ skill, who, barred }: { skill: string; who: string | n
     onError,
   });
   const turn = useMutation({
-    mutationFn: async (c: GapHelpWire['changes'][number]) => {
-      const v = await call('GET /variants/{id}', { params: { id: c.variant } });
-      return call('POST /variants', {
-        body: {
-          game: v.game,
-          title: `${v.title}, ${c.parameterTitle.toLowerCase()} ${shown(c.value)}`.slice(0, 80),
-          mechanism: v.mechanism,
-          parameters: { ...v.parameters, [c.parameter]: c.value },
-          ages: v.ages,
-          players: v.players,
-          minutes: Math.max(1, Math.round(c.minutes.mean)),
-          helper: v.helper,
-          preparationMinutes: v.preparationMinutes,
-          materials: v.materials,
-        },
-      });
-    },
+    mutationFn: async (c: GapHelpWire['changes'][number]) => keepTurned(await call('GET /variants/{id}', { params: { id: c.variant } }), c),
     onSuccess: done('Kept as a version of its own.'),
     onError,
   });
@@ -77,7 +59,7 @@ export function GapHelp({ skill, who, barred }: { skill: string; who: string | n
               <a href={link(`/shelf/${c.game}?version=${c.variant}`)}>
                 {c.gameTitle}, {c.title}
               </a>{' '}
-              with “{c.parameterTitle}” at {shown(c.value)}: {c.before.mean.toFixed(1)} → {c.after.mean.toFixed(1)} ±{' '}
+              with “{c.parameterTitle}” at {settingWords(c.value)}: {c.before.mean.toFixed(1)} → {c.after.mean.toFixed(1)} ±{' '}
               {c.after.standardError.toFixed(1)} chances in ten minutes{' '}
               <Button kind="plain" disabled={turn.isPending} onClick={() => turn.mutate(c)}>
                 Keep as a version

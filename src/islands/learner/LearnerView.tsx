@@ -14,6 +14,7 @@ import { useSkills } from '../shared/useSkills';
 import { goodNext } from '../shared/goodNext';
 import { ageWords } from '../shared/words';
 import { LearnerDialog } from '../learners/LearnerDialog';
+import { CheckNext } from './CheckNext';
 import { FactsSeen } from './FactsSeen';
 import { HelpNext } from './HelpNext';
 import { MapTable } from './MapTable';
@@ -119,6 +120,14 @@ function Learner({ id, first }: { id: string; first: string | null }) {
               onChanged={refresh}
             />
           )}
+          <CheckNext
+            learner={l}
+            skills={skills}
+            onSheet={(skill) => {
+              setFocus(skill);
+              setDialog('sheet');
+            }}
+          />
           <HelpNext learners={[id]} />
           <section className={panel.sheet}>
             <h2>About {l.nickname}</h2>

@@ -1,12 +1,11 @@
 import type { LearnerWire } from '../../contract/wire/learners';
-import type { SkillWire } from '../../contract/wire/things';
 import { useMutation } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
 import { ladderOf } from '../../core/mastery/nextSupport';
-import { exampleItems } from '../../core/skills/exampleItems';
 import { sheetItems } from '../../core/skills/sheetItems';
 import type { Item } from '../../core/items/item';
 import { questionText } from '../../text/itemText';
+import { canBeWritten } from '../../text/onASheet';
 import { Dialog } from '../../ui/Dialog';
 import { Field } from '../../ui/Field';
 import { FormActions } from '../../ui/FormActions';
@@ -21,10 +20,6 @@ import styles from './learner.module.css';
 const itemsAsked = 10;
 /** Facts that a grid can show later on. */
 const factOps = ['add', 'subtract', 'multiply', 'divide'];
-
-/** Whether a sheet can ask for it: some only things can ask. */
-const canBeWritten = (s: SkillWire): boolean =>
-  s.predicate !== null && exampleItems(s.predicate, 3, 1, s.asks).match.some((i) => questionText(i) !== null);
 
 /** A sheet of ten, done alone: which came right, and with which tool. Not to be finished, and no grade. */
 export function SheetDialog({

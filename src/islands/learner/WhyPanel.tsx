@@ -136,6 +136,7 @@ function stepWords(s: EstimateWire['steps'][number], note: EvidenceWire | undefi
   if (s.because === 'age') return `A new term has begun, at ${s.what} years`;
   if (s.because === 'forgotten') return `Not met for ${s.what} days: part of it may have gone`;
   if (s.because === 'right-facts') return `${s.at!.slice(0, 10)}: ${s.what} of its facts right on the way`;
+  if (s.because === 'parts') return `It is held when its parts are; the least sure is “${skills.title(s.what)}”`;
   if (s.because === 'later-skill') return `It is needed for “${skills.title(s.what)}”, which goes well`;
   if (s.because === 'neighbour') return `${s.at!.slice(0, 10)}: what was noted about “${skills.title(s.what)}” tells of this too`;
   if (s.because === 'missed-fact') {

@@ -1,6 +1,7 @@
 import type { LearnerWire } from '../../contract/wire/learners';
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
+import { bornOfGrade, readBirthMonth } from '../../core/content/birthMonth';
 import { accommodations } from '../../core/recommend/accommodations';
 import { accommodationWords } from '../../text/sentences';
 import { Dialog } from '../../ui/Dialog';
@@ -11,7 +12,17 @@ import { messageOf } from '../shared/App';
 import panel from '../shared/panel.module.css';
 import { useClash } from '../shared/useClash';
 import { useWriteKey } from '../shared/useWriteKey';
+import { pageToday } from '../shared/words';
 import styles from './learners.module.css';
+
+const schoolYears = ['0', '1', '2', '3', '4', '5', '6'];
+const schoolWords = (n: string, sort: 'grade' | 'year'): string =>
+  n === '0' ? (sort === 'year' ? 'reception' : 'kindergarten') : `${sort} ${n}`;
+/** The grade or year whose middle a birth month is. */
+const gradeOf = (born: string, sort: 'grade' | 'year'): string | null => {
+  const found = schoolYears.find((n) => bornOfGrade(n, pageToday(), sort) === born);
+  return found === undefined ? null : schoolWords(found, sort);
+};
 
 /** Add or change a learner by hand. */
 export function LearnerDialog({
@@ -32,6 +43,7 @@ export function LearnerDialog({
   const [permanent, setPermanent] = useState<string[]>(learner?.permanentSupports ?? []);
   const [withoutNorms, setWithoutNorms] = useState(learner?.withoutNorms ?? false);
   const [allowances, setAllowances] = useState<LearnerWire['accommodations']>(learner?.accommodations ?? []);
+  const schooling = framework === 'england' ? 'year' : 'grade';
   const key = useWriteKey();
   const frameworks = useQuery({
     queryKey: ['frameworks'],
@@ -103,8 +115,29 @@ export function LearnerDialog({
           {(p) => <input {...p} value={nickname} onChange={(e) => setNickname(e.target.value)} required />}
         </Field>
         <div className={panel.grid2}>
-          <Field label="Birth month" error={at('born')} hint="like 2019-09">
-            {(p) => <input {...p} value={born} onChange={(e) => setBorn(e.target.value)} placeholder="2019-09" required />}
+          <Field label="Birth month" error={at('born')} hint="like 2019-09 or Sep 2019">
+            {(p) => (
+              <input
+                {...p}
+                value={born}
+                onChange={(e) => setBorn(e.target.value)}
+                onBlur={() => setBorn(readBirthMonth(born) ?? born)}
+                placeholder="2019-09"
+                required
+              />
+            )}
+          </Field>
+          <Field label={`or ${schooling}`} hint={`puts the middle of that ${schooling} there`}>
+            {(p) => (
+              <select {...p} value="" onChange={(e) => setBorn(bornOfGrade(e.target.value, pageToday(), schooling) ?? born)}>
+                <option value="">{gradeOf(born, schooling) ?? 'choose'}</option>
+                {schoolYears.map((n) => (
+                  <option key={n} value={n}>
+                    {schoolWords(n, schooling)}
+                  </option>
+                ))}
+              </select>
+            )}
           </Field>
           <Field label="Norms">
             {(p) => (

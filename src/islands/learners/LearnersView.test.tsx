@@ -66,6 +66,21 @@ describe('learners', () => {
     expect(screen.getByText('A birth month is needed.')).toBeTruthy();
     expect(api().writes[0]!.body).toMatchObject({ group: null });
   });
+  it('may be given by a grade or a school year, or a month as one writes it', async () => {
+    api().on('POST /learners', { id: 'wren' });
+    show(<LearnersView />);
+    await userEvent.click((await screen.findAllByRole('button', { name: 'Add a learner' }))[0]!);
+    await userEvent.selectOptions(screen.getByLabelText(/^or grade/), 'grade 2');
+    const born = screen.getByLabelText(/Birth month/) as HTMLInputElement;
+    const at = Number(born.value.slice(0, 4));
+    expect(born.value).toMatch(/^20\d\d-03$/);
+    await userEvent.selectOptions(screen.getByLabelText(/^or grade/), 'kindergarten');
+    expect(Number(born.value.slice(0, 4))).toBe(at + 2);
+    await userEvent.clear(born);
+    await userEvent.type(born, 'Sep 2019');
+    await userEvent.tab();
+    expect(born.value).toBe('2019-09');
+  });
   it('that cannot be read are not shown as none', async () => {
     api().on('GET /learners', new Error('no network'));
     show(<LearnersView />);

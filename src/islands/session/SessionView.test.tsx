@@ -116,6 +116,33 @@ describe('a session', () => {
     expect(screen.getByText(/2 other games would break a rule here/)).toBeTruthy();
     expect(api().writes.find((w) => w.path.endsWith('/instead'))!.body).toMatchObject({ round: 0, table: 0, locks: [] });
   });
+  it('makes a version easier for one child, who then plays it here', async () => {
+    ready();
+    api()
+      .on('GET /variants/tens', variant('tens', 'two-lamps'))
+      .on('POST /variants/tens/for', {
+        variant: 'tens',
+        learner: 'wren',
+        now: 0.4,
+        changes: [
+          { parameter: 'pairs', parameterTitle: 'Pairs', value: 6, before: 0.4, after: 0.75, minutes: { mean: 7, standardError: 0.1 } },
+        ],
+      })
+      .on('POST /variants', { id: 'tens-pairs-6' });
+    show(<SessionView id="plan-1" />);
+    await userEvent.click(await screen.findByRole('button', { name: 'easier for Wren' }));
+    await userEvent.click(await screen.findByRole('button', { name: 'Keep as a version' }));
+    await waitFor(() => {
+      const last = api()
+        .writes.filter((w) => w.path.endsWith('/check'))
+        .at(-1)!.body as { rounds: { tables: { seats: object[] }[] }[] };
+      expect(last.rounds[0]!.tables[0]!.seats).toEqual([
+        { learner: 'wren', variant: 'tens-pairs-6' },
+        { learner: 'fern', variant: 'tens' },
+      ]);
+    });
+    expect(save()).toHaveProperty('disabled', false);
+  });
   it('that was played is not planned again or saved over', async () => {
     ready(session({ playedAt: '2026-11-10T11:00:00.000Z' }));
     show(<SessionView id="plan-1" />);

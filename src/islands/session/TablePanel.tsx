@@ -5,7 +5,8 @@ import { call } from '../shared/api';
 import panel from '../shared/panel.module.css';
 import { useSkills } from '../shared/useSkills';
 import { useSupportTitle } from '../shared/useSupportTitle';
-import { changeGame, type Draft } from './edit';
+import { changeGame, changeVersion, type Draft } from './edit';
+import { TurnForSeat } from './TurnForSeat';
 import styles from './session.module.css';
 
 /** Why these children sit here, what each will meet, and what could be played instead. */
@@ -53,6 +54,15 @@ export function TablePanel({
                 {seat?.tool ? `, with ${toolTitle(seat.tool)}` : ''}
               </span>
               <p className={styles.why}>{seat?.why ?? 'Placed by hand just now.'}</p>
+              {s.variant && (
+                <TurnForSeat
+                  key={s.variant}
+                  variant={s.variant}
+                  learner={s.learner}
+                  nickname={nickname(s.learner)}
+                  onKept={(kept) => onChange(changeVersion(draft, at.round, at.table, s.learner, kept))}
+                />
+              )}
               {seat && seat.doses.length > 0 && (
                 <p className={`${panel.soft} ${panel.small}`}>
                   Meets about{' '}

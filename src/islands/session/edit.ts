@@ -68,6 +68,23 @@ export function changeGame(
   };
 }
 
+/** Another version of the same game for one child. */
+export function changeVersion(draft: Draft, round: number, table: number, learner: string, variant: string): Draft {
+  return {
+    ...draft,
+    rounds: draft.rounds.map((r, i) =>
+      i === round
+        ? {
+            ...r,
+            tables: r.tables.map((t, j) =>
+              j === table ? { ...t, seats: t.seats.map((s) => (s.learner === learner ? { learner, variant } : s)) } : t,
+            ),
+          }
+        : r,
+    ),
+  };
+}
+
 const seatOf = (learner: string, variant: string | undefined): EditSeat => (variant ? { learner, variant } : { learner });
 
 /** Fixes a whole table, or lets it go. */

@@ -109,6 +109,8 @@ export const simulations = sqliteTable(
 );
 export interface StoredSummary {
   readonly minutes: number;
+  /** Share of a player's time that is waiting; missing in what was stored before it was kept. */
+  readonly waiting?: number;
   readonly doses: readonly (readonly [skill: string, perTenMinutes: number])[];
 }
 

@@ -55,6 +55,9 @@ export function estimatesOf(db: Db, learner: LearnerRow, today: string, now = co
   return kept.read.estimates;
 }
 
+/** The state itself on a day, for what reads how steps hang together; nobody may change it. */
+export const mapOn = (db: Db, learner: LearnerRow, today: string): MapState => stateOf(db, learner, today, countOf(db, learner.id));
+
 /** The learner's state on a day, from what was kept and what came since; from the first note on where that does not do. */
 function stateOf(db: Db, learner: LearnerRow, today: string, now: Counted): MapState {
   const graph = graphOf(db);

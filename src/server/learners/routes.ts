@@ -14,6 +14,7 @@ import { bytesOf } from '../shared/filePart';
 import { evidenceCsv, evidenceStatements } from '../evidence/exportEvidence';
 import { importEvidence } from '../evidence/importEvidence';
 import { metInGames } from './metInGames';
+import { checkNext } from './checkNext';
 import { placementNext } from './placement';
 import { shortMaps } from './shortMaps';
 import { importRoster } from './importRoster';
@@ -83,6 +84,7 @@ export const learnerRoutes = serve(learnersWire, {
   'GET /maps': ({ db, query, today }) => page(shortMaps(db, today), query),
   'POST /learners/{id}/placement': ({ db, params, body, today }) =>
     placementNext(db, params.id, body.answers, body.strands, body.leaveOut ?? [], body.thorough === true, today),
+  'GET /learners/{id}/check': ({ db, params, today }) => checkNext(db, params.id, today),
   'POST /imports/roster': ({ db, body, today, now }) => importRoster(db, bytesOf(body), body.commit === true, today, now),
   'POST /imports/evidence': ({ db, body, today, now }) => importEvidence(db, bytesOf(body), body.commit === true, today, now),
   'GET /evidence.csv': ({ db, query }) =>

@@ -4,6 +4,7 @@ import type { Db } from '../db/db';
 import { type StoredTable, variants } from '../db/schema';
 import { dosesOf, profileTask } from '../simulations/profileStore';
 import { materialsOf, type VariantRow } from '../shelf/shelfRows';
+import { playingShare } from '../../core/recommend/atTable';
 import { mechanismById } from '../../core/mechanisms/registry';
 import { relaxSentences } from './relaxSentences';
 import type { PlanRow } from './planById';
@@ -98,9 +99,10 @@ export async function dosesAt(
       source: 'declared' as const,
     }));
   const { min, max } = mechanismById(variant.mechanism)!.seats;
-  const { doses } = await dosesOf(db, profileTask(db, variant, Math.min(max, Math.max(min, seats))));
+  const { doses, minutes: lasts } = await dosesOf(db, profileTask(db, variant, Math.min(max, Math.max(min, seats))));
+  const played = minutes * playingShare(lasts, minutes);
   return doses
-    .map(([skill, dose]) => ({ skill, items: Math.round((dose * minutes) / 10), source: 'calculated' as const }))
+    .map(([skill, dose]) => ({ skill, items: Math.round((dose * played) / 10), source: 'calculated' as const }))
     .filter((d) => d.items > 0)
     .sort((x, y) => y.items - x.items)
     .slice(0, 6);

@@ -62,13 +62,16 @@ function readOffers(db: Db, graph: SkillGraph): Offer[] {
 }
 
 /** What a version practises and how long it takes. Where it was played by the machine, that is how long it takes, whatever was typed. */
-function practiceOf(db: Db, graph: SkillGraph, v: VariantRow): Pick<Offer, 'doses' | 'source' | 'minutes'> {
+function practiceOf(db: Db, graph: SkillGraph, v: VariantRow): Pick<Offer, 'doses' | 'source' | 'minutes' | 'counted'> {
   if (v.mechanism) {
-    const task = profileTask(db, v, usualSeats(v));
+    const seats = usualSeats(v);
+    const task = profileTask(db, v, seats);
     if (faultOf(task)) return { doses: dosesIn(graph, nothing), source: 'faulty', minutes: v.minutes };
     const known = knownDoses(db, task);
     if (!known) return { doses: dosesIn(graph, nothing), source: 'measuring', minutes: v.minutes };
-    return { doses: dosesIn(graph, known.summary.doses), source: 'calculated', minutes: known.summary.minutes };
+    const { doses, minutes, waiting } = known.summary;
+    const counted = waiting === undefined ? {} : { counted: { seats, waiting } };
+    return { doses: dosesIn(graph, doses), source: 'calculated', minutes, ...counted };
   }
   const own = v.declared.length === 0 ? nothing : v.declared.map((d) => [d.skill, d.perTenMinutes] as const);
   return { doses: dosesIn(graph, own), source: own === nothing ? 'none' : 'declared', minutes: v.minutes };

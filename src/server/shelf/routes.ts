@@ -11,7 +11,7 @@ import { usualSeats } from '../simulations/profileStore';
 import type { SkillGraph } from '../../core/skills/skillGraph';
 import { breadthsIn } from './breadthsIn';
 import type { Offer } from '../../core/recommend/offer';
-import { practised } from '../../core/recommend/valueOf';
+import { practised } from '../../core/recommend/practised';
 import { settleMeasures } from './measure';
 import { offersNow } from './offers';
 import { answerOf } from '../simulations/answerOf';

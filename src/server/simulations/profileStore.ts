@@ -75,7 +75,9 @@ function shippedSummary(task: SimulateTask): StoredSummary | null {
     ),
   );
   const found = shippedByTask.get(nameOfTask(task.mechanism, task.parameters, task.seats));
-  return found ? { minutes: found.minutes[1], doses: found.doses.map(([skill, mean]) => [skill, mean] as const) } : null;
+  return found
+    ? { minutes: found.minutes[1], waiting: found.waiting, doses: found.doses.map(([skill, mean]) => [skill, mean] as const) }
+    : null;
 }
 
 /** Median minutes and mean chances in ten minutes of a task, as far as they are known; nothing is played for it. */

@@ -12,6 +12,7 @@ const result = (minutes: number) =>
   ({
     seats: 2,
     minutes: { '0.5': minutes },
+    measures: { waitingShare: 0.5 },
     doses: [[{ skill: 'make-ten', perTenMinutes: 4, standardError: 1 }], [{ skill: 'make-ten', perTenMinutes: 6, standardError: 1 }]],
   }) as unknown as SimulationResult;
 
@@ -24,7 +25,7 @@ describe('results that were calculated before', () => {
     expect(storedResult(w.db, task(1))).toBeNull();
     storeResult(w.db, task(1), result(12));
     expect(storedResult(w.db, task(1))).toEqual(result(12));
-    expect(storedSummary(w.db, task(1))).toEqual({ minutes: 12, doses: [['make-ten', 5]] });
+    expect(storedSummary(w.db, task(1))).toEqual({ minutes: 12, waiting: 0.5, doses: [['make-ten', 5]] });
     expect(storedResult(w.db, task(2))).toBeNull();
   });
   it('keep those used last whole, and the summaries of the others', () => {

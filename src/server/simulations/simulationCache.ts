@@ -87,6 +87,7 @@ export function storedSummary(db: Db, task: SimulateTask, older = false): Stored
 
 export const summaryOf = (result: SimulationResult): StoredSummary => ({
   minutes: Number(result.minutes['0.5']),
+  waiting: result.measures['waitingShare']!,
   doses: [...meanDoses(result)].map(([skill, dose]) => [skill, dose.mean] as const),
 });
 

@@ -8,7 +8,8 @@ import { createRng } from '../../shared/rng';
 export type Seating = readonly {
   readonly round: number;
   readonly game: string;
-  readonly seats: readonly { readonly learner: number; readonly offer: Offer }[];
+  /** Step the planner names, −1 for none; missing where it names no steps. */
+  readonly seats: readonly { readonly learner: number; readonly offer: Offer; readonly skill?: number }[];
 }[];
 
 export interface Room {

@@ -1,24 +1,38 @@
 import type { Offer } from '../../recommend/offer';
-import type { SkillGraph } from '../../skills/skillGraph';
-import { type Rng } from '../../shared/rng';
-import { ASSUMPTIONS, type Assumptions, trulyHeldFrom } from '../assumptions';
-import { inventLearner } from '../simulateLearner';
+import type { Rng } from '../../shared/rng';
 
-/**
- * Invented learners who play for twelve weeks: the item-response learners of this folder, who also learn from every
- * chance, forget between meetings, regain by meeting again, and hang on what comes before. Shares no code with
- * estimator or planner.
- */
-export interface LoopLearner {
+/** What a version truly gives at one table: chances in ten minutes by skill, and answers in all. */
+export interface TruePlay {
+  readonly doses: Float64Array;
+  readonly answers: number;
+}
+export type TrueAt = (offer: Offer, players: number, slot: number) => TruePlay;
+
+/** An invented child in a world that decides how it learns, forgets and answers; shares no code with estimator or planner. */
+export interface Player {
   readonly age: number;
   /** Years ahead of the norm over all lines. */
   readonly ahead: number;
-  /** Speed of learning against the set's. */
-  readonly speed: number;
-  readonly ability: Float64Array;
-  /** Day a skill was last met, −1 when never here, and how often. */
-  readonly lastMet: Float64Array;
-  readonly times: Float64Array;
+  /** Chance of a right answer, slips and guesses in it. */
+  right(k: number, day: number, tool: boolean): number;
+  /** The same with slips and guesses aside. */
+  ease(k: number, day: number): number;
+  /** Four of five right with no tool, slips and guesses aside. */
+  holds(k: number, day: number): boolean;
+  /** Takes in one round; `done` holds the chances of the day so far. */
+  play(what: TruePlay, minutes: number, day: number, done: Float64Array): void;
+  /** What a round truly brings of the targets: the rise of what is held, smoothed, so that a step on the way counts too. */
+  gain(what: TruePlay, minutes: number, day: number, targets: readonly number[]): number;
+  /** Where it stands on the logit scale of right answers, for a planner that is told. */
+  theta(k: number, day: number): number;
+}
+
+export interface World {
+  readonly id: string;
+  /** How often a tool is in hand when the answer is not there, and how often a whole note is misjudged. */
+  readonly toolUse: number;
+  readonly noteNoise: number;
+  invent(age: number, speed: number, rng: Rng): Player;
 }
 
 /** What a loop assumes beside the set: all fixed before anything was tuned, none measured. */
@@ -32,6 +46,8 @@ export const LOOP = {
   /** Share of seats of which a note is written. */
   noted: 0.85,
   answersWatched: 6,
+  /** Minutes of a child that a sheet of ten takes. */
+  checkInMinutes: 5,
 };
 
 /** Judged: four seeds each of slow, medium and fast children. Others are for training. */
@@ -79,71 +95,3 @@ export const COHORTS: readonly Cohort[] = [
 export const WEEKS = 12;
 /** Days after the last week on which the delayed test lies. */
 export const TEST_AFTER = 28;
-
-export const setById = (id: string): Assumptions => ASSUMPTIONS.find((a) => a.id === id)!;
-
-export function inventPlayer(graph: SkillGraph, age: number, a: Assumptions, speed: number, rng: Rng): LoopLearner {
-  const l = inventLearner(graph, age, a, rng);
-  // The learner's own place is read off what was drawn: the mean over all skills of ability against the norm.
-  const ahead = graph.skills.reduce((sum, s, k) => sum + l.ability[k]! * a.yearsPerUnit - (age - s.wantedAt.us), 0) / graph.skills.length;
-  return {
-    age,
-    ahead,
-    speed,
-    ability: l.ability,
-    lastMet: l.lastMet,
-    times: new Float64Array(l.ability.length),
-  };
-}
-
-const logistic = (x: number): number => 1 / (1 + Math.exp(-x));
-
-/** Ability on a day: what was not met for long is harder to get at, less so the more often it was met. */
-export function abilityOf(l: LoopLearner, k: number, day: number, a: Assumptions): number {
-  const weeks = l.lastMet[k]! < 0 ? 0 : Math.max(0, day - l.lastMet[k]!) / 7;
-  return l.ability[k]! - (a.forgetting * Math.log2(1 + weeks)) / (1 + LOOP.spacing * l.times[k]!) + a.outside * (day / 7);
-}
-
-export const rightChance = (ability: number, a: Assumptions, tool: boolean): number =>
-  a.guess + (1 - a.guess - a.slip) * logistic(a.discrimination * (ability + (tool ? a.toolLift : 0)));
-
-export const holds = (l: LoopLearner, k: number, day: number, a: Assumptions): boolean =>
-  logistic(a.discrimination * abilityOf(l, k, day, a)) >= trulyHeldFrom;
-
-/** Whether what a skill needs is there, 0 … 1: at even chances of holding up it counts half. */
-const readyFor = (graph: SkillGraph, l: LoopLearner, k: number, day: number, a: Assumptions): number =>
-  graph.needs[k]!.reduce((least, { index }) => Math.min(least, logistic(2 * abilityOf(l, index, day, a))), 1);
-
-/** What so many chances at a skill add to ability, if `done` came before on the same day. Most is learnt where about half is there. */
-export function rise(graph: SkillGraph, l: LoopLearner, k: number, day: number, a: Assumptions, chances: number, done = 0): number {
-  const now = abilityOf(l, k, day, a);
-  const nearness = 4 * logistic(now) * (1 - logistic(now));
-  const ready = a.unready + (1 - a.unready) * readyFor(graph, l, k, day, a);
-  const amount = Math.log((LOOP.fullPractice + done + chances) / (LOOP.fullPractice + done)) / Math.LN2;
-  return l.speed * a.learning * nearness * ready * amount;
-}
-
-/** Chances at all skills of a version in one round, taken in. `done` holds the chances of the day so far. */
-export function play(
-  graph: SkillGraph,
-  l: LoopLearner,
-  offer: Offer,
-  minutes: number,
-  day: number,
-  a: Assumptions,
-  done: Float64Array,
-): void {
-  const gains = [...offer.doses.keys()].flatMap((k) => {
-    const chances = (offer.doses[k]! * minutes) / 10;
-    return chances < 0.5 ? [] : [{ k, chances, gain: rise(graph, l, k, day, a, chances, done[k]!) }];
-  });
-  for (const { k, chances, gain } of gains) {
-    // Meeting it again brings back part of what was out of reach; the rest of that is lost.
-    const away = l.ability[k]! + a.outside * (day / 7) - abilityOf(l, k, day, a);
-    const regained = Math.min(1, chances / LOOP.fullPractice);
-    l.ability[k]! += gain - 0.5 * away * (1 - regained);
-    if (done[k] === 0) l.times[k]! += regained;
-    l.lastMet[k] = day;
-    done[k]! += chances;
-  }
-}

@@ -4,15 +4,14 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Button } from '../../ui/Button';
 import { Progress } from '../../ui/Empty';
-import { call, finished } from '../shared/api';
+import { finished } from '../shared/api';
 import { messageOf, useTell } from '../shared/App';
 import panel from '../shared/panel.module.css';
 import { useWriteKey } from '../shared/useWriteKey';
-import styles from './suits.module.css';
+import styles from './fit.module.css';
+import { keepTurned, settingWords } from './turnedVersion';
 
 type Change = FitHelpWire['changes'][number];
-const valueWords = (value: unknown): string =>
-  value === true ? 'yes' : value === false ? 'no' : Array.isArray(value) ? value.join(', ') : String(value);
 
 /** A version made easier or harder for one child: the smallest changes, each played and measured, to keep as an own version. */
 export function MakeItFit({
@@ -26,7 +25,8 @@ export function MakeItFit({
   learner: string;
   nickname: string;
   direction: 'easier' | 'harder';
-  onDone: () => void;
+  /** With the id of the version that was kept. */
+  onDone: (kept: string) => void;
 }) {
   const tell = useTell();
   const client = useQueryClient();
@@ -44,27 +44,11 @@ export function MakeItFit({
     staleTime: Infinity,
   });
   const keep = useMutation({
-    mutationFn: (c: Change) =>
-      call('POST /variants', {
-        body: {
-          game: variant.game,
-          // A child's name is nobody's business on a box.
-          title: `${variant.title}, ${c.parameterTitle.toLowerCase()} ${valueWords(c.value)}`.slice(0, 80),
-          mechanism: variant.mechanism,
-          parameters: { ...variant.parameters, [c.parameter]: c.value },
-          ages: variant.ages,
-          players: variant.players,
-          minutes: Math.max(1, Math.round(c.minutes.mean)),
-          helper: variant.helper,
-          preparationMinutes: variant.preparationMinutes,
-          materials: variant.materials,
-        },
-        key,
-      }),
-    onSuccess: () => {
+    mutationFn: (c: Change) => keepTurned(variant, c, key),
+    onSuccess: (id) => {
       void client.invalidateQueries();
       tell('Kept as a version of its own.');
-      onDone();
+      onDone(id);
     },
     onError: (error) => tell(messageOf(error), { bad: true }),
   });
@@ -80,7 +64,7 @@ export function MakeItFit({
       <ul>
         {help.data?.changes.map((c) => (
           <li key={c.parameter}>
-            {c.parameterTitle}: <b>{valueWords(c.value)}</b>. About {Math.round(c.after * 10)} of 10 right instead of{' '}
+            {c.parameterTitle}: <b>{settingWords(c.value)}</b>. About {Math.round(c.after * 10)} of 10 right instead of{' '}
             {Math.round(c.before * 10)}; about {Math.round(c.minutes.mean)} min.{' '}
             <Button kind="plain" disabled={keep.isPending} onClick={() => keep.mutate(c)}>
               Keep as a version

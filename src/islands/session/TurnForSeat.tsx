@@ -1,0 +1,58 @@
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { Button } from '../../ui/Button';
+import { MakeItFit } from '../fit/MakeItFit';
+import { call } from '../shared/api';
+import panel from '../shared/panel.module.css';
+
+/** Easier or harder for one child at a table: the version that is kept is the one this child plays here. */
+export function TurnForSeat({
+  variant,
+  learner,
+  nickname,
+  onKept,
+}: {
+  variant: string;
+  learner: string;
+  nickname: string;
+  onKept: (variant: string) => void;
+}) {
+  const [asked, setAsked] = useState<'easier' | 'harder' | null>(null);
+  const found = useQuery({
+    queryKey: ['variant', variant],
+    queryFn: () => call('GET /variants/{id}', { params: { id: variant } }),
+    enabled: asked !== null,
+  });
+  return (
+    <>
+      <p className={`${panel.small} ${panel.row}`}>
+        {(['easier', 'harder'] as const).map((direction) => (
+          <Button
+            key={direction}
+            kind="plain"
+            aria-expanded={asked === direction}
+            onClick={() => setAsked(asked === direction ? null : direction)}
+          >
+            {direction} for {nickname}
+          </Button>
+        ))}
+      </p>
+      {asked && found.data && found.data.mechanism === null && (
+        <p className={`${panel.soft} ${panel.small}`}>Nobody has said how this version is played, so nothing of it can be turned.</p>
+      )}
+      {asked && found.data && found.data.mechanism !== null && (
+        <MakeItFit
+          key={asked}
+          variant={found.data}
+          learner={learner}
+          nickname={nickname}
+          direction={asked}
+          onDone={(kept) => {
+            setAsked(null);
+            onKept(kept);
+          }}
+        />
+      )}
+    </>
+  );
+}
