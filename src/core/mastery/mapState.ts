@@ -10,6 +10,7 @@ import {
   type FieldObservation,
   type FieldSkill,
   meanFor,
+  momentsAfter,
   observe,
   pairAt,
   priorField,
@@ -187,21 +188,22 @@ type Seen = Omit<FieldObservation, 'skill'>;
 function noted(graph: SkillGraph, map: MapState, k: number, e: Evidence, o: Seen, practised: number | null): void {
   const cause = { evidence: e.id, at: e.at, because: 'noted' as const, what: e.result ?? `${e.correct} of ${e.total}` };
   const act = (field: Field): void => {
+    const helped = o.difficulty < 0;
     const before = heldShare(field, k);
-    observe(field, { skill: k, ...o });
+    // With help lent for the day a step is seen to grow, and nothing beyond that.
+    const raises = helped && momentsAfter(field.mean[k]!, varianceOf(field, k), o).mean > field.mean[k]!;
+    if (!raises || before < helpedUpTo) observe(field, { skill: k, ...o });
     if (practised !== null) {
       field.mean[k]! += practice.rise * 4 * practised * (1 - practised);
       field.covariance[pairAt(k, k)]! += practice.widens;
     }
-    // With help lent for the day nobody is seen to hold a step on their own.
-    if (o.difficulty < 0 && before < heldAt && heldShare(field, k) > heldAt)
-      field.mean[k] = meanFor(heldAt - helpedShort, varianceOf(field, k));
+    if (raises && before < helpedUpTo && heldShare(field, k) > helpedUpTo) field.mean[k] = meanFor(helpedUpTo, varianceOf(field, k));
   };
   change(graph, map, cause, act, k);
 }
 
-/** How far under the line a step stays that only went well with help. */
-const helpedShort = 0.02;
+/** P(held) up to which right answers with help raise a step: well into growing, and short of on their own. */
+const helpedUpTo = 0.45;
 
 /** What has gone from a skill since it was last seen comes off before something is added. */
 function forget(graph: SkillGraph, map: MapState, k: number, at: string): void {

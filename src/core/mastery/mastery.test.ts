@@ -46,6 +46,23 @@ describe('an estimate', () => {
     expect(at('stuck', { by: { role: 'parent', ownChild: true } })).toBeGreaterThan(at('stuck'));
   });
 
+  it('raises with help well into growing and no further, and lowers for what goes wrong with help', () => {
+    const at = (list: Evidence[]): number => of(estimateMastery(graph, wren, list, today), 'make-ten').mastery;
+    const days = (n: number, result: Evidence['result'], month = '09'): Evidence[] =>
+      Array.from({ length: n }, (_, i) =>
+        note('make-ten', result, { at: `2026-${month}-${10 + i}T10:00:00Z`, support: result === 'support' ? 'bead-frame' : null }),
+      );
+    const low = days(3, 'stuck');
+    expect(at([...low, ...days(2, 'support', '10')])).toBeGreaterThan(at(low));
+    expect(at(days(12, 'support'))).toBeLessThan(0.5);
+    expect(at(days(12, 'support'))).toBeGreaterThan(growingFrom);
+    const high = days(5, 'alone');
+    expect(at([...high, note('make-ten', 'support', { at: '2026-09-15T10:00:00Z', support: 'bead-frame' })])).toBeGreaterThan(heldAt);
+    const sheet = (correct: number) =>
+      note('make-ten', null, { kind: 'check-in', correct, total: 10, support: 'bead-frame', at: '2026-09-16T10:00:00Z' });
+    expect(at([...high, sheet(2)])).toBeLessThan(at([...high, sheet(9)]) - 0.2);
+  });
+
   it('gives full credit with a support that this child may always use', () => {
     const list = [note('add-in-10', 'support', { support: 'bead-frame' })];
     const usual = of(estimateMastery(graph, wren, list, today), 'add-in-10').mastery;

@@ -3,7 +3,7 @@ import type { SkillGraph } from '../skills/skillGraph';
 import type { Memory } from './retention';
 
 /** Raised when estimates of the same notes come out otherwise, so that what was kept is thrown away. */
-export const ESTIMATOR = 2;
+export const ESTIMATOR = 3;
 
 interface Packed {
   readonly skills: readonly (readonly [

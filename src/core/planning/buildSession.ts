@@ -1,3 +1,4 @@
+import { atTable, likelyPlayers } from '../recommend/atTable';
 import type { LearnerNeeds } from '../recommend/learnerNeeds';
 import { isKnown, type Offer } from '../recommend/offer';
 import { practised } from '../recommend/practised';
@@ -62,7 +63,10 @@ export function buildSession(
   learners: readonly LearnerNeeds[],
   settings: SessionSettings,
 ): BuiltSession {
-  const playable = offers.filter((o) => isKnown(o) && o.minutes <= settings.minutes * lengthSlack);
+  const players = likelyPlayers(learners.length, settings.tables);
+  const playable = offers
+    .filter((o) => isKnown(o) && o.minutes <= settings.minutes * lengthSlack)
+    .map((o) => atTable(o, players, settings.minutes));
   const options: TableOption[] = [...groupBy(playable, (o) => `${o.game}|${o.mixClass}`).values()].map((group) => ({
     game: group[0]!.game,
     offers: group,

@@ -4,9 +4,10 @@ import { ladderOf, nextSupport } from '../mastery/nextSupport';
 import { firmAt, FORECAST } from '../mastery/parameters';
 import { type Standing, standingOn } from '../mastery/standing';
 import { afterPractice } from '../recommend/afterPractice';
-import { atTable, likelyPlayers } from '../recommend/atTable';
+import { atTable } from '../recommend/atTable';
 import { learnerNeeds, type LearnerNeeds, type NeedyLearner } from '../recommend/learnerNeeds';
 import type { Offer } from '../recommend/offer';
+import { metFrom, metInPlay, type Play, renewed } from '../recommend/metInPlay';
 import { practised } from '../recommend/practised';
 import { mainSkill } from '../recommend/recommend';
 import { expectedSuccess } from '../recommend/valueOf';
@@ -29,10 +30,8 @@ export interface TermMeeting {
   readonly helpers: number;
 }
 
-export interface WirePlayed {
-  readonly learner: string;
+export interface WirePlayed extends Play {
   readonly game: string;
-  readonly date: string;
 }
 
 /** Everything a worker needs to plan one or more meetings: data that can be sent to it as it is. */
@@ -97,7 +96,8 @@ export function planTerm(
 ): PlannedMeeting[] {
   const { offers } = input;
   const offerOf = new Map(offers.map((o) => [o.variant, o]));
-  const state = new Map(input.learners.map((l) => [l.id, { learner: l, skills: [...l.skills] }]));
+  const met = metInPlay(input.played, offers);
+  const state = new Map(input.learners.map((l) => [l.id, { learner: l, skills: renewed(l.skills, met.get(l.id)) }]));
   const played = [...input.played];
   const firstDate = input.meetings[0]?.date ?? '';
   return input.meetings.map((meeting, i) => {
@@ -106,9 +106,7 @@ export function planTerm(
     const needs = present.map(({ learner, skills }) =>
       learnerNeeds(graph, { ...learner, age: learner.age + years }, standingOn(graph, skills, meeting.date)),
     );
-    const likely = likelyPlayers(present.length, meeting.tables);
-    const likelyOffers = offers.map((o) => atTable(o, likely, meeting.minutes));
-    const built = buildSession(graph, likelyOffers, needs, {
+    const built = buildSession(graph, offers, needs, {
       ...meeting,
       preparationMinutes: input.preparationMinutes,
       stock: new Map(input.stock),
@@ -131,7 +129,8 @@ export function planTerm(
     for (const round of planned.rounds)
       for (const table of round.tables)
         for (const seat of table.seats) {
-          played.push({ learner: seat.learner, game: table.game, date: meeting.date });
+          const { learner, variant } = seat;
+          played.push({ learner, variant, game: table.game, players: table.seats.length, minutes: meeting.minutes, date: meeting.date });
           practise(
             graph,
             state.get(seat.learner)!.skills,
@@ -144,7 +143,7 @@ export function planTerm(
   });
 }
 
-export function daysSince(played: readonly WirePlayed[], date: string): Map<string, number[]> {
+export function daysSince(played: readonly Pick<WirePlayed, 'learner' | 'game' | 'date'>[], date: string): Map<string, number[]> {
   const days = new Map<string, number[]>();
   for (const p of played) {
     const key = `${p.learner}|${p.game}`;
@@ -154,9 +153,8 @@ export function daysSince(played: readonly WirePlayed[], date: string): Map<stri
   return days;
 }
 
-/** Practice of fewer chances than this is none, and from so many on a step counts as met again. */
+/** Practice of fewer chances than this is none. */
 const leastChances = 1;
-const metFrom = 4;
 
 function practise(graph: SkillGraph, skills: Standing[], offer: Offer, needs: LearnerNeeds, { date, minutes }: TermMeeting): void {
   for (const k of practised(offer.doses)) {

@@ -55,7 +55,7 @@ export const NEED = {
   /** All else, where a child goes by goals alone. */
   noGoal: 0.04,
   /** How narrow the neighbourhood of the threshold is, in units of θ: what can close soon comes first. */
-  nearLine: 1,
+  nearLine: 1.5,
   /** More for each step that waits for this one, up to so many. */
   perWaiting: 0.12,
   mostWaiting: 4,

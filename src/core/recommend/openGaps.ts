@@ -1,5 +1,6 @@
 import { isAim } from '../skills/narrower';
 import type { SkillGraph } from '../skills/skillGraph';
+import { atTable } from './atTable';
 import type { LearnerNeeds } from './learnerNeeds';
 import { isKnown, type Offer } from './offer';
 import type { Exclusion } from './recommend';
@@ -20,8 +21,9 @@ export interface OpenGap {
 /** Great needs that no game on the shelf serves which the learner may play, and what the nearest game wants first. */
 export function openGaps(graph: SkillGraph, offers: readonly Offer[], table: readonly LearnerNeeds[], minutes: number): OpenGap[] {
   const enough = (o: Offer, k: number): boolean => (o.doses[k]! * minutes) / 10 >= enoughInRound;
+  const here = offers.filter(isKnown).map((o) => atTable(o, table.length === 1 ? null : table.length, minutes));
   return table.flatMap((l) => {
-    const measured = offers.filter(isKnown).map((o) => ({ o, gate: gateOf(graph, o, l) }));
+    const measured = here.map((o) => ({ o, gate: gateOf(graph, o, l) }));
     return [...l.need.keys()]
       .filter((k) => l.ready[k] === 1 && isAim(graph, k))
       .sort((x, y) => l.need[y]! - l.need[x]!)

@@ -2,7 +2,8 @@ import { asc, eq, sql } from 'drizzle-orm';
 import { graphOf } from '../db/graphOf';
 import { estimateMastery, goalSkills, type SkillEstimate } from '../../core/mastery/estimateMastery';
 import { ageOn, type NotedItem } from '../../core/mastery/evidence';
-import { knownOf } from '../../core/mastery/standing';
+import { knownOf, standingOn } from '../../core/mastery/standing';
+import { renewed } from '../../core/recommend/metInPlay';
 import { localDay, momentOf } from '../../core/shared/moments';
 import { learnerNeeds, type LearnerNeeds } from '../../core/recommend/learnerNeeds';
 import type { SkillGraph } from '../../core/skills/skillGraph';
@@ -160,7 +161,14 @@ export function explainedMastery(db: Db, learner: LearnerRow, today: string, wit
   return estimateMastery(graphOf(db), learner, rows.map(asEvidence), today);
 }
 
-export function needsOf(graph: SkillGraph, learner: LearnerRow, estimates: readonly SkillEstimate[], today: string): LearnerNeeds {
+export function needsOf(
+  graph: SkillGraph,
+  learner: LearnerRow,
+  estimates: readonly SkillEstimate[],
+  today: string,
+  /** Day each skill was last met in play, by index. */
+  met?: ReadonlyMap<number, string>,
+): LearnerNeeds {
   return learnerNeeds(
     graph,
     {
@@ -175,6 +183,15 @@ export function needsOf(graph: SkillGraph, learner: LearnerRow, estimates: reado
       keeps: learner.permanentSupports,
       supported: learner.supportsInUse.length > 0 || learner.permanentSupports.length > 0,
     },
-    knownOf(estimates),
+    met
+      ? standingOn(
+          graph,
+          renewed(
+            estimates.map((e) => e.standing),
+            met,
+          ),
+          today,
+        )
+      : knownOf(estimates),
   );
 }

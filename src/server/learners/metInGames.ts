@@ -1,3 +1,4 @@
+import { atTable } from '../../core/recommend/atTable';
 import { graphOf } from '../db/graphOf';
 import type { Db } from '../db/db';
 import { plans } from '../db/schema';
@@ -17,9 +18,10 @@ export async function metInGames(db: Db, id: string): Promise<{ skill: string; c
   for (const p of db.select().from(plans).all()) {
     if (p.playedAt === null) continue;
     const minutes = Number(p.request.minutes);
-    for (const seat of p.rounds.flatMap((r) => r.tables.flatMap((t) => t.seats)).filter((s) => s.learner === id)) {
-      const doses = offers.get(seat.variant)?.doses;
-      if (!doses) continue;
+    for (const { seats } of p.rounds.flatMap((r) => r.tables)) {
+      const offer = offers.get(seats.find((s) => s.learner === id)?.variant ?? '');
+      if (!offer) continue;
+      const { doses } = atTable(offer, seats.length, minutes);
       for (let k = 0; k < doses.length; k++) {
         if (doses[k] === 0) continue;
         chances[k]! += (doses[k]! * minutes) / tenMinutes;

@@ -13,7 +13,7 @@ import { offersOf, stockOf } from '../shelf/offers';
 import { type Titles, titles } from '../shared/titles';
 import type { PlanRow } from './planById';
 import { planDefaults } from './planRequest';
-import { playedBefore } from './playedBefore';
+import { metBefore, playedBefore } from './playedBefore';
 
 export interface PlanCheck {
   readonly violations: readonly {
@@ -32,7 +32,8 @@ async function rebuild(db: Db, plan: PlanRow, today: string): Promise<{ built: B
   const offers = await offersOf(db);
   const rows = allLearners(db).filter((l) => r.present.includes(l.id));
   const day = plan.date < today ? plan.date : today;
-  const needs = rows.map((l) => needsOf(graphOf(db), l, masteryOf(db, l, day), plan.date));
+  const met = metBefore(db, plan.date, offers);
+  const needs = rows.map((l) => needsOf(graphOf(db), l, masteryOf(db, l, day), plan.date, met.get(l.id)));
   const { stock, plentiful } = stockOf(db);
   const built = buildSession(graphOf(db), offers, needs, {
     rounds: r.rounds,

@@ -1,4 +1,5 @@
 import { and, eq } from 'drizzle-orm';
+import { atTable } from '../../core/recommend/atTable';
 import type { LearnerNeeds } from '../../core/recommend/learnerNeeds';
 import type { Offer } from '../../core/recommend/offer';
 import { groupBy } from '../../core/recommend/recommend';
@@ -12,6 +13,7 @@ import { refuse } from '../http/problemError';
 import { allLearners } from '../learners/learnerStore';
 import { offersOf } from '../shelf/offers';
 import { Commit } from '../http/route';
+import { metBefore } from './playedBefore';
 import { graphOf } from '../db/graphOf';
 import { sameVersion, wrote } from '../shared/versions';
 import { checkRounds, type PlanCheck } from './checkRounds';
@@ -38,10 +40,11 @@ export async function completeRounds(db: Db, plan: PlanRow, edited: readonly Edi
   plan.rounds.forEach((r, i) => r.tables.forEach((t) => t.seats.forEach((s) => before.set(`${i}|${t.game}|${s.learner}|${s.variant}`, s))));
   const minutes = plan.request.minutes;
   const rows = new Map(allLearners(db).map((l) => [l.id, l]));
+  const met = metBefore(db, plan.date, offers);
   const known = new Map<string, LearnerNeeds>();
   const needsNow = (id: string): LearnerNeeds => {
     const row = rows.get(id)!;
-    const needs = known.get(id) ?? needsOf(graph, row, masteryOf(db, row, today), plan.date);
+    const needs = known.get(id) ?? needsOf(graph, row, masteryOf(db, row, today), plan.date, met.get(id));
     known.set(id, needs);
     return needs;
   };
@@ -56,7 +59,7 @@ export async function completeRounds(db: Db, plan: PlanRow, edited: readonly Edi
         .filter((t) => t.seats.length > 0)
         .map((t) => {
           if (!gameIds.has(t.game)) throw refuse('unknown-value', `There is no game "${t.game}".`, `rounds.${i}.tables`);
-          const ofGame = offers.filter((o) => o.game === t.game);
+          const ofGame = offers.filter((o) => o.game === t.game).map((o) => atTable(o, t.seats.length, minutes));
           const stated = t.seats.map((s) => ofGame.find((o) => o.variant === s.variant));
           const fixed = stated.find((o) => o !== undefined)?.mixClass;
           const open = t.seats.filter((_, n) => !stated[n]).map((s) => needsNow(s.learner));

@@ -1,4 +1,6 @@
 import type { WirePlayed } from '../../core/planning/planTerm';
+import { metInPlay } from '../../core/recommend/metInPlay';
+import type { Offer } from '../../core/recommend/offer';
 import type { Db } from '../db/db';
 import { plans } from '../db/schema';
 
@@ -9,7 +11,15 @@ export function playedBefore(db: Db, day: string): WirePlayed[] {
     .from(plans)
     .all()
     .filter((p) => p.playedAt !== null && p.date < day)
-    .flatMap((p) =>
-      p.rounds.flatMap((r) => r.tables.flatMap((t) => t.seats.map((s) => ({ learner: s.learner, game: t.game, date: p.date })))),
+    .flatMap(({ rounds, request, date }) =>
+      rounds.flatMap((r) =>
+        r.tables.flatMap(({ game, seats }) =>
+          seats.map(({ learner, variant }) => ({ learner, variant, game, players: seats.length, minutes: Number(request.minutes), date })),
+        ),
+      ),
     );
 }
+
+/** By learner and skill, the day it was last met in a session that took place. */
+export const metBefore = (db: Db, day: string, offers: readonly Offer[]): ReturnType<typeof metInPlay> =>
+  metInPlay(playedBefore(db, day), offers);

@@ -10,7 +10,7 @@ import { refuse } from '../http/problemError';
 import { type Occasion, serve } from '../http/route';
 import { learnerById } from '../learners/learnerStore';
 import { offersOf, stockOf } from '../shelf/offers';
-import { playedBefore } from './playedBefore';
+import { metBefore, playedBefore } from './playedBefore';
 import { titles } from '../shared/titles';
 
 type Asked = Body<(typeof recommendWire)['POST /recommendations']>;
@@ -19,10 +19,7 @@ type Asked = Body<(typeof recommendWire)['POST /recommendations']>;
 export async function recommendations({ db, today }: Pick<Occasion, 'db' | 'today'>, body: Asked): Promise<Kept<RecommendationsWire>> {
   const graph = graphOf(db);
   if (body.learners.length === 0) throw refuse('nobody-present', 'Name at least one learner.', 'learners');
-  const table = body.learners.map((id) => {
-    const l = learnerById(db, id);
-    return needsOf(graphOf(db), l, masteryOf(db, l, today), today);
-  });
+  const people = body.learners.map((id) => learnerById(db, id));
   const since = new Map<string, number>();
   for (const p of playedBefore(db, `${today}~`)) {
     if (!body.learners.includes(p.learner)) continue;
@@ -30,6 +27,8 @@ export async function recommendations({ db, today }: Pick<Occasion, 'db' | 'toda
     since.set(p.game, Math.min(since.get(p.game) ?? Infinity, ago));
   }
   const offers = await offersOf(db);
+  const met = metBefore(db, `${today}~`, offers);
+  const table = people.map((l) => needsOf(graph, l, masteryOf(db, l, today), today, met.get(l.id)));
   const found = recommend(graph, offers, table, {
     minutes: body.minutes ?? 15,
     limit: body.limit ?? 10,

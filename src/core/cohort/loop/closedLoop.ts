@@ -81,7 +81,8 @@ export function closedLoop(setting: LoopSetting, world: World, [seed, speed]: re
             const note = about >= 0 && uniform(rng) < LOOP.noted ? noteOf(graph, world, c, about, day, round, rng) : null;
             c.truly.play(truly, minutes, day, done[learner]!);
             if (note) seeEvidence(graph, c.facts, c.map, note);
-            played.push({ learner: c.id, game: table.game, date: dayOf(day) });
+            const players = table.seats.length;
+            played.push({ learner: c.id, game: table.game, variant: offer.variant, players, minutes, date: dayOf(day) });
           }
     }
     if (week % 4 === 3) forecasts.push(forecast(graph, children, week * 7 + 6));

@@ -91,14 +91,14 @@ describe('stages', () => {
   it('move one at a time, and no more of a day than is left of it', () => {
     const k = at('add-in-20');
     for (const p of many(stageWorld(graph), 6.5)) {
-      const before = STAGES.right.indexOf(p.right(k, 0, false) as 0.45);
+      const before = STAGES.right.indexOf(p.right(k, 0, false) as 0.4);
       const done = fresh();
       p.play(only(k, 1000), 10, 0, done);
-      const after = STAGES.right.indexOf(p.right(k, 0, false) as 0.45);
+      const after = STAGES.right.indexOf(p.right(k, 0, false) as 0.4);
       expect(after - before).toBeLessThanOrEqual(1);
       expect(done[k]).toBe(STAGES.dailyChances);
       p.play(only(k, 1000), 10, 0, done);
-      expect(STAGES.right.indexOf(p.right(k, 0, false) as 0.45)).toBe(after);
+      expect(STAGES.right.indexOf(p.right(k, 0, false) as 0.4)).toBe(after);
     }
   });
 });

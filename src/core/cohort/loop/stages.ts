@@ -10,23 +10,27 @@ import { LOOP, type Player, type TruePlay, type World } from './world';
  */
 export const STAGES = {
   /** Share of right answers at a stage with no tool: not met, shaky, mostly, sure. */
-  right: [0.06, 0.45, 0.74, 0.96],
+  right: [0.06, 0.4, 0.68, 0.95],
   /** With a tool in hand. */
-  withTool: [0.25, 0.75, 0.92, 0.98],
+  withTool: [0.25, 0.7, 0.88, 0.98],
   /** Chance that one chance moves a step up from a stage, for a child of medium speed. */
   up: [0.06, 0.05, 0.045],
   /** Part of that which is left where the least of what is needed stands at a stage. */
   ready: [0.1, 0.4, 0.85, 1],
   /** Days in which a step that is not met falls back from a stage, on average; each meeting makes it half as long again. */
-  lasts: [Infinity, 120, 90, 70],
+  lasts: [Infinity, 200, 160, 120],
   longer: 0.5,
   /** Years by which a line of a child runs ahead or behind at most, and the child over all. */
   lineYears: 0.7,
   childYears: 0.9,
   /** Share of steps that were missed, whatever the age. */
-  holes: 0.1,
+  holes: 0.05,
+  /** Share of steps that stand a stage off the usual, either way. */
+  off: 0.15,
   /** Years before its date from which a step is shaky, mostly there, sure. */
-  from: [-0.9, -0.2, 0.5],
+  from: [-1.1, -0.5, 0.1],
+  /** Meetings a year that a step has behind it since its date: what is held for years lasts. */
+  metAYear: 12,
   toolUse: 0.5,
   noteNoise: 0.08,
   /** Chances of a day beyond which more move nothing. */
@@ -75,11 +79,12 @@ class StagePlayer implements Player {
       const s = graph.skills[k]!;
       const past = age + this.ahead + ofLine.get(s.strand)! - s.wantedAt.us;
       const usual = STAGES.from.filter((from) => past >= from).length;
-      const moved = uniform(rng) < 0.3 ? usual + (below(rng, 2) === 0 ? -1 : 1) : usual;
+      const moved = uniform(rng) < STAGES.off ? usual + (below(rng, 2) === 0 ? -1 : 1) : usual;
       const missed = uniform(rng) < STAGES.holes ? Math.min(1, moved) : moved;
       // Nobody is two stages further than what it needs.
       const least = graph.needs[k]!.reduce((x, { index }) => Math.min(x, this.stage[index]!), sure);
       this.stage[k] = Math.max(0, Math.min(sure, missed, least + 1));
+      this.times[k] = STAGES.metAYear * Math.max(0, past);
     }
     const own = below(rng, 1 << 30);
     this.luck = Array.from({ length: n }, (_, k) => createRng(own, k));
