@@ -6,8 +6,9 @@ import { nameKey } from '../core/content/names';
 import { ageOn } from '../core/mastery/evidence';
 import { openDb } from '../server/db/open';
 import { games, meetings, plans, settings } from '../server/db/schema';
-import { addEvidence, evidenceOf } from '../server/evidence/evidenceStore';
+import { addEvidence } from '../server/evidence/evidenceStore';
 import { closePool } from '../server/jobs/pool';
+import { checkNext } from '../server/learners/checkNext';
 import { createLearner } from '../server/learners/learnerStore';
 import { startPlan } from '../server/planning/startPlan';
 import { wirePlan } from '../server/planning/wirePlan';
@@ -87,7 +88,8 @@ export async function seedDemo(today: string): Promise<void> {
     .filter((d) => d < today)
     .sort();
   for (const [i, day] of past.entries()) {
-    await playedSession(db, day, start, people, seedOfWorld, i);
+    const { seats, open, well } = await playedSession(db, day, start, people, seedOfWorld, i);
+    if (process.env['ZEITGEBER_TELL_SEATS']) console.log(`${day}: ${seats} seats, ${open} at an open step, ${well} with enough of it`);
     if (i % 4 === 3) for (const who of people) checkInOn(who, day);
   }
   const job = await (
@@ -108,12 +110,10 @@ export async function seedDemo(today: string): Promise<void> {
   for (const p of db.select().from(plans).where(eq(plans.date, today)).all()) await wirePlan(db, p);
   db.insert(settings).values({ key: 'demo', value: today }).onConflictDoNothing().run();
 
-  /** The sheet is about what was noted last. */
+  /** The sheet is the one that would tell most. */
   function checkInOn(who: Inhabitant, day: string): void {
-    const last = evidenceOf(db, who.id)
-      .filter((e) => e.kind === 'note')
-      .at(-1);
-    if (last) checkIn(db, who, day, start, last.skill, seedOfWorld);
+    const [first] = checkNext(db, who.id, day).steps;
+    if (first) checkIn(db, who, day, start, first.skill, seedOfWorld);
   }
 }
 

@@ -3,17 +3,21 @@ import { eq } from 'drizzle-orm';
 import { shippedGraph } from '../contract/shippedData';
 import { ASSUMPTIONS } from '../core/cohort/assumptions';
 import { numberStrands } from '../core/cohort/placeLearner';
-import { chanceOfRight, type InventedLearner, inventLearner, practise } from '../core/cohort/simulateLearner';
+import { chanceOfRight, type InventedLearner, inventLearner, practise, trulyHolds } from '../core/cohort/simulateLearner';
 import { answerOf } from '../core/cohort/simulateTerm';
 import type { LearnerFacts, NotedItem } from '../core/mastery/evidence';
 import { emptyMap, seeEvidence } from '../core/mastery/mapState';
 import { nextQuestion, type PlacementReply } from '../core/mastery/nextQuestion';
 import { below, createRng, type Rng, uniform } from '../core/shared/rng';
+import { meanDoses } from '../core/simulate/meanDoses';
 import { exampleItems } from '../core/skills/exampleItems';
 import type { Db } from '../server/db/db';
 import { plans } from '../server/db/schema';
 import { addEvidence, type EvidenceInput } from '../server/evidence/evidenceStore';
-import { planById } from '../server/planning/planById';
+import { profileTask, resultOf } from '../server/simulations/profileStore';
+import type { VariantRow } from '../server/shelf/shelfRows';
+import { variantsInUse } from '../server/shelf/measure';
+import { type PlanRow, planById } from '../server/planning/planById';
 import { startPlan } from '../server/planning/startPlan';
 import { wirePlan } from '../server/planning/wirePlan';
 import type { DemoLearner } from './world';
@@ -98,7 +102,7 @@ export async function playedSession(
   people: readonly Inhabitant[],
   seed: number,
   stream: number,
-): Promise<void> {
+): Promise<Judged> {
   const rng = createRng(seed, stream);
   const present = people.filter(() => uniform(rng) >= awayShare);
   const job = await (
@@ -119,6 +123,7 @@ export async function playedSession(
   const wired = await wirePlan(db, plan);
   const notes: EvidenceInput[] = [];
   const days = daysFrom(start, day);
+  const judged = await judgedSeats(db, plan, people, days);
   wired.rounds.forEach((round, r) => {
     for (const seat of round.tables.flatMap((t) => t.seats)) {
       const who = people.find((p) => p.id === seat.learner)!;
@@ -142,6 +147,52 @@ export async function playedSession(
     .set({ playedAt: `${day}T11:00:00.000Z` })
     .where(eq(plans.id, plan.id))
     .run();
+  return judged;
+}
+
+/** Seats of a session, and those that are well placed by what the invented children truly can. */
+export interface Judged {
+  readonly seats: number;
+  readonly open: number;
+  readonly well: number;
+}
+
+/** The share of answers that may come right where a step is well placed, and the least share of answers about it. */
+const wellFrom = 0.45;
+const wellTo = 0.92;
+const leastAbout = 0.35;
+
+/**
+ * Well placed: the named step is not held in truth, its answers come right between .45 and .92 of the time with no
+ * tool, and 35 % of the seat's answers at least are about it. `open` leaves the last out.
+ */
+export async function judgedSeats(db: Db, plan: PlanRow, people: readonly Inhabitant[], day: number): Promise<Judged> {
+  const graph = shippedGraph();
+  const rows = new Map(variantsInUse(db).map((v) => [v.id, v]));
+  const judged = { seats: 0, open: 0, well: 0 };
+  for (const table of plan.rounds.flatMap((r) => r.tables))
+    for (const seat of table.seats) {
+      const { truth } = people.find((p) => p.id === seat.learner)!;
+      judged.seats++;
+      const k = graph.indexOf.get(seat.skill ?? '');
+      if (k === undefined || trulyHolds(truth, k, day, nature)) continue;
+      const p = chanceOfRight(truth, k, day, nature, false);
+      if (p < wellFrom || p > wellTo) continue;
+      judged.open++;
+      if ((await shareAbout(db, rows.get(seat.variant)!, table.seats.length, seat.skill!)) >= leastAbout) judged.well++;
+    }
+  return judged;
+}
+
+/** Share of a version's answers at a table that are about a step; by the owner's word where nobody counted. */
+async function shareAbout(db: Db, v: VariantRow, seats: number, skill: string): Promise<number> {
+  if (v.mechanism === null) {
+    const all = v.declared.reduce((sum, d) => sum + d.perTenMinutes, 0);
+    return (v.declared.find((d) => d.skill === skill)?.perTenMinutes ?? 0) / all;
+  }
+  const r = await resultOf(db, profileTask(db, v, seats));
+  const answers = (10 * r.measures['itemsPerTurn']! * r.turns.mean) / r.minutes.mean / r.seats;
+  return (meanDoses(r).get(skill)?.mean ?? 0) / answers;
 }
 
 function noted(who: Inhabitant, k: number, day: number, rng: Rng): Pick<EvidenceInput, 'skill' | 'result' | 'how' | 'support' | 'items'> {

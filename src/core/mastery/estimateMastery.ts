@@ -217,7 +217,8 @@ function estimateOf(
     lastSeen: w.lastSeen,
     wantedNow,
     gap: wantedNow && seen && !held,
-    unlooked: wantedNow && !seen && !held,
+    // What is nothing beside its parts is looked at in them.
+    unlooked: wantedNow && !seen && !held && skill.parts === undefined,
     frontier: next && prerequisitesThere(graph, learner, work, k),
     dueForReview: held && seen && w.retained < dueForReviewBelow,
     steps: w.steps,

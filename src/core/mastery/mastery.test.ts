@@ -168,6 +168,7 @@ describe('an estimate', () => {
     const none = estimateMastery(graph, wren, [], today);
     const least = (e: typeof none): number => Math.min(...parts.map((p) => of(e, p).mastery));
     expect(of(none, 'times-all').mastery).toBe(least(none));
+    expect(of(estimateMastery(graph, { ...wren, born: '2015-01' }, [note('times-6-9', 'stuck')], today), 'times-all').unlooked).toBe(false);
     const all = parts.flatMap((p) => [1, 2, 3, 4, 5, 6].map(() => note(p, 'alone', { how: 'knew' })));
     const held = estimateMastery(graph, wren, all, today);
     expect(of(held, 'times-all')).toMatchObject({ status: 'on-their-own', mastery: least(held) });

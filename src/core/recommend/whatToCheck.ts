@@ -55,7 +55,7 @@ export function whatToCheck(
   // How fast P(held) moves with the mean of θ.
   const slope = estimates.map(({ theta, spread }) => density((theta - FIELD.heldFrom) / spread) / spread);
   const found = graph.skills.flatMap((_, j): WorthChecking[] => {
-    if (leaveOut(j)) return [];
+    if (leaveOut(j) || graph.skills[j]!.parts) return [];
     const information = informationAt(estimates[j]!.theta, questionsOfSheet);
     const variance = estimates[j]!.spread ** 2;
     const shrinks = information / (1 + variance * information);

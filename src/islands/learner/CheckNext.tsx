@@ -18,9 +18,9 @@ export function CheckNext({ learner, skills, onSheet }: { learner: LearnerWire; 
   const step = (id: string): string => `“${skills.title(id)}”`;
   return (
     <section className={panel.sheet} aria-label="What a sheet would tell">
-      <h2>A sheet that would tell most</h2>
       {found.data.due ? (
         <>
+          <h2>A sheet that would tell most</h2>
           <p>
             Ten questions on <b>{skills.title(first.skill)}</b> would settle more about {learner.nickname} than on any other step
             {first.also.length > 0 && `; they tell something of ${first.also.map(step).join(', ')} as well`}.

@@ -31,9 +31,10 @@ export function TurnForSeat({
             key={direction}
             kind="plain"
             aria-expanded={asked === direction}
+            aria-label={`${direction} for ${nickname}`}
             onClick={() => setAsked(asked === direction ? null : direction)}
           >
-            {direction} for {nickname}
+            {direction}
           </Button>
         ))}
       </p>

@@ -1,6 +1,7 @@
 import type { SuitsWire } from '../../contract/wire/practice';
 import type { Kept } from '../../contract/wire/route';
 import { graphOf } from '../db/graphOf';
+import { practised } from '../../core/recommend/practised';
 import { suitsOf } from '../../core/recommend/suitsOf';
 import type { Db } from '../db/db';
 import { needsOf } from '../evidence/evidenceStore';
@@ -12,7 +13,8 @@ import { offersOf } from './offers';
 export async function suitsHere(db: Db, variant: string, today: string): Promise<{ items: Kept<SuitsWire>[]; total: number }> {
   const graph = graphOf(db);
   const offer = (await offersOf(db)).find((o) => o.variant === variant && o.source !== 'none');
-  if (!offer) return { items: [], total: 0 };
+  // Where no step of the map is in it, nobody can say how it would go.
+  if (!offer || practised(offer.doses).length === 0) return { items: [], total: 0 };
   const learners = allLearners(db);
   const maps = allEstimates(db, learners, today);
   const items = learners.map((l) => {
