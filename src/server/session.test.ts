@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { eq } from 'drizzle-orm';
 import type { Db } from './db/db';
-import { plans, simulations, variantMaterials, variants } from './db/schema';
+import { kinds, plans, simulations, variantMaterials, variants } from './db/schema';
 import { addEvidence } from './evidence/evidenceStore';
 import { ProblemError } from './http/problemError';
 import { closePool } from './jobs/pool';
@@ -169,6 +169,7 @@ describe('a stored session', () => {
   it('lists what to bring, counting for the round that needs most, and keeps ticks', () => {
     const list = gatherList(db, planById(db, id));
     const wanted: Record<string, number> = {};
+    const isKind = (k: string): boolean => db.select().from(kinds).where(eq(kinds.id, k)).get() !== undefined;
     for (const round of planById(db, id).rounds) {
       const inRound: Record<string, number> = {};
       for (const t of round.tables) {
@@ -179,6 +180,8 @@ describe('a stored session', () => {
           .filter((m) => t.seats.some((s) => s.variant === m.variantId));
         for (const kind of new Set(rows.map((m) => m.kindId)))
           inRound[kind] = (inRound[kind] ?? 0) + Math.max(...rows.filter((m) => m.kindId === kind).map((m) => m.quantity));
+        // A child's tool is one more of its kind.
+        for (const s of t.seats) if (s.tool && isKind(s.tool)) inRound[s.tool] = (inRound[s.tool] ?? 0) + 1;
       }
       for (const [kind, n] of Object.entries(inRound)) wanted[kind] = Math.max(wanted[kind] ?? 0, n);
     }

@@ -218,14 +218,20 @@ export const plansWire = define({
   'PUT /plans/{id}': {
     summary: 'Save a plan edited by hand; broken rules are told, not forbidden',
     body: closed({ rounds: editedRounds, locks: arr(lockBody, mostRounds * mostPresent), version: int }, ['rounds', 'version']),
-    response: obj({ id: str, version: int, violations: arr(violation), objective: num }),
+    response: obj({ id: str, version: int, violations: arr(violation), objective: num, short: arr(str) }),
     waits: true,
   },
   'DELETE /plans/{id}': { summary: 'Throw a plan away', response: ok },
   'POST /plans/{id}/check': {
     summary: 'Check edited rounds without saving',
     body: closed({ rounds: editedRounds, locks: arr(lockBody, mostRounds * mostPresent) }, ['rounds']),
-    response: obj({ violations: arr(violation), objective: num, rounds: arr(storedRound) }),
+    response: obj({
+      violations: arr(violation),
+      objective: num,
+      rounds: arr(storedRound),
+      /** Learners whose session is worth less than half of the best there would be for each alone. */
+      short: arr(str),
+    }),
     waits: true,
   },
   'POST /plans/{id}/instead': {

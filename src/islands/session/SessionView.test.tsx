@@ -13,7 +13,7 @@ const ready = (plan: object = session()): void => {
     .on('GET /learners', page(['wren', 'fern', 'moss'].map((id) => learner(id))))
     .on('GET /games', page([game('two-lamps'), game('levers'), game('high-signal')]))
     .on('GET /variants', page([variant('tens', 'two-lamps'), variant('fives', 'levers'), variant('one card', 'high-signal')]))
-    .on('POST /plans/plan-1/check', (body: { rounds: unknown }) => ({ violations: [], objective: 2, rounds: body.rounds }))
+    .on('POST /plans/plan-1/check', (body: { rounds: unknown }) => ({ violations: [], objective: 2, rounds: body.rounds, short: ['moss'] }))
     .on('POST /plans/plan-1/instead', {
       breaking: 2,
       items: [
@@ -48,6 +48,7 @@ describe('a session', () => {
     screen.getByRole('button', { name: 'let Wren rest' }).focus();
     await userEvent.keyboard('{Enter}');
     expect(screen.getByRole('button', { name: 'Wren, resting' })).toBeTruthy();
+    expect((await screen.findByText(/less than half of the best/)).textContent).toContain('for Moss alone');
     await waitFor(() => expect((document.activeElement as HTMLElement).dataset['learner']).toBe('wren'));
     expect(save()).toHaveProperty('disabled', false);
     const leaving = new Event('beforeunload', { cancelable: true });

@@ -235,6 +235,18 @@ function Session({ id }: { id: string }) {
               within {(Math.max(0, 1 - worth / (p.bound || 1)) * 100).toFixed(1)} % of the best this plan’s scoring allows
             </span>
           </div>
+          {!asPlayed && check.data && check.data.short.length > 0 && (
+            <p className={panel.small}>
+              A session for many: less than half of the best there would be for{' '}
+              {check.data.short.map((l, i) => (
+                <span key={l}>
+                  {i > 0 && ', '}
+                  <a href={link(`/learners/${l}`)}>{nickname(l)}</a>
+                </span>
+              ))}{' '}
+              alone.
+            </p>
+          )}
           <div className={styles.columns}>
             <Board
               plan={p}

@@ -2,6 +2,7 @@ import { buildSession, type BuiltSession } from '../../core/planning/buildSessio
 import { checkPlan } from '../../core/planning/checkPlan';
 import type { Schedule } from '../../core/planning/instance';
 import { daysSince } from '../../core/planning/planTerm';
+import { leastShareOfBest, sharesOfBest } from '../../core/planning/shareOfBest';
 import { objectiveOf } from '../../core/planning/objective';
 import { violationSentence } from '../../text/sentences';
 import type { Db } from '../db/db';
@@ -24,6 +25,8 @@ export interface PlanCheck {
     readonly game?: string;
   }[];
   readonly objective: number;
+  /** Learners whose session is worth less than half of the best for each alone. */
+  readonly short: readonly string[];
 }
 
 /** The rebuilt instance of a stored plan, so that edits are checked by the same rules. */
@@ -105,5 +108,6 @@ function check(built: BuiltSession, order: readonly string[], title: Titles, rou
     });
   }
   const safe = schedule.map((r) => r.map((t) => ({ ...t, learners: t.learners.filter((l) => instance.value[l]![t.game]! >= 0) })));
-  return { violations, objective: objectiveOf(instance, safe) };
+  const shares = sharesOfBest(instance, safe);
+  return { violations, objective: objectiveOf(instance, safe), short: order.filter((_, l) => shares[l]! < leastShareOfBest) };
 }
