@@ -32,6 +32,7 @@ else if (what === 'planning') {
     quick: rest.includes('--quick'),
     train: rest.includes('train'),
     write: rest.includes('write'),
+    show: rest.includes('show'),
     only: list('only') as readonly Planner[] | undefined,
     cohorts: list('cohorts'),
     sets: list('sets'),
