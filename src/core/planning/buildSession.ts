@@ -11,6 +11,8 @@ import type { PlanInstance, PlanLock } from './instance';
 export interface TableOption {
   readonly game: string;
   readonly offers: readonly Offer[];
+  /** Somebody sits beside: open to those for whom the game alone would be too hard, and it binds a helper. */
+  readonly beside: boolean;
 }
 
 export interface SessionSettings {
@@ -18,6 +20,8 @@ export interface SessionSettings {
   readonly minutes: number;
   readonly tables: number;
   readonly helpers: number;
+  /** Who sits beside where a game is hard is left to the organiser; it is when there are no helpers. */
+  readonly besideFree?: boolean;
   readonly preparationMinutes: number;
   readonly stock: ReadonlyMap<string, number>;
   readonly plentiful: ReadonlySet<string>;
@@ -67,19 +71,24 @@ export function buildSession(
   const playable = offers
     .filter((o) => isKnown(o) && o.minutes <= settings.minutes * lengthSlack)
     .map((o) => atTable(o, players, settings.minutes));
-  const options: TableOption[] = [...groupBy(playable, (o) => `${o.game}|${o.mixClass}`).values()].map((group) => ({
+  const alone: TableOption[] = [...groupBy(playable, (o) => `${o.game}|${o.mixClass}`).values()].map((group) => ({
     game: group[0]!.game,
     offers: group,
+    beside: false,
   }));
+  const found = learners.map((l) => alone.map((o) => bestOffer(graph, o, l, settings.minutes)));
+  const places = withBeside(alone, found, learners, settings);
+  const options = places.map(({ option }) => option);
   const kinds = [...new Set(playable.flatMap((o) => o.materials.map((m) => m.kind)))].sort();
   const kindIndex = new Map(kinds.map((k, i) => [k, i]));
   const families = new Map<string, number>();
   for (const o of options) if (!families.has(o.game)) families.set(o.game, families.size);
-  const best = learners.map((l) => options.map((o) => bestOffer(graph, o, l, settings.minutes)));
+  const helped = bindsBeside(settings);
+  const best = found.map((row) => places.map(({ option, of }) => (row[of]!.beside && helped && !option.beside ? nothing : row[of]!)));
   const chosen = best.map((row) => row.map((c) => c.offer));
   const stretched = best.map((row) => row.map((c) => c.beside));
   const gapSkills = learners.map((l, i) => servedNeeds(l, chosen[i]!, settings.minutes));
-  const locks = settings.locks.flatMap((k) => lockFor(k, learners, options, chosen));
+  const locks = locksOf(settings.locks, learners, options, chosen);
   const instance: PlanInstance = {
     learners: learners.length,
     rounds: settings.rounds,
@@ -93,7 +102,7 @@ export function buildSession(
       min: Math.max(Math.min(leastTogether, learners.length), ...o.offers.map((v) => v.players[0])),
       max: Math.min(...o.offers.map((v) => v.players[1])),
       materials: materialsOf(o.offers).map(([k, q]): [number, number] => [kindIndex.get(k)!, q]),
-      helper: o.offers.some((v) => v.helper === 'needed') ? 1 : 0,
+      helper: o.beside || o.offers.some((v) => v.helper === 'needed') ? 1 : 0,
       preparation: Math.max(...o.offers.map((v) => v.preparationMinutes)),
       family: families.get(o.game)!,
     })),
@@ -143,6 +152,39 @@ interface Chosen {
   readonly beside: boolean;
 }
 
+const bindsBeside = ({ helpers, besideFree = false }: SessionSettings): boolean => helpers > 0 && !besideFree;
+const nothing: Chosen = { offer: null, beside: false };
+/** Ways with somebody beside that a session considers: those that could do most. */
+const mostBeside = 24;
+
+/**
+ * Every way of sharing a game, and again with a helper bound to it where it would be too hard for some alone, for
+ * those that could do most. Where there are no helpers it is left to the organiser who sits beside.
+ */
+function withBeside(
+  alone: readonly TableOption[],
+  found: readonly (readonly Chosen[])[],
+  learners: readonly LearnerNeeds[],
+  settings: SessionSettings,
+): { readonly option: TableOption; readonly of: number }[] {
+  const places = alone.map((option, of) => ({ option, of }));
+  if (!bindsBeside(settings)) return places;
+  const hard = places
+    .filter(({ of }) => found.some((row) => row[of]!.beside))
+    .map(({ option, of }) => {
+      const worth = learners.reduce((sum, l, i) => {
+        const offer = found[i]![of]!.offer;
+        return offer
+          ? sum + valueOf(offer, l, settings.minutes) * notStale(settings.daysSincePlayed.get(`${l.learner}|${option.game}`))
+          : sum;
+      }, 0);
+      return { option: { ...option, beside: true }, of, worth };
+    })
+    .sort((x, y) => y.worth - x.worth || x.of - y.of)
+    .slice(0, mostBeside);
+  return [...places, ...hard];
+}
+
 /** The best version that is open to a learner; where only harder ones are, the easiest of those, with somebody beside. */
 function bestOffer(graph: SkillGraph, option: TableOption, l: LearnerNeeds, minutes: number): Chosen {
   let best: Offer | null = null;
@@ -187,20 +229,29 @@ function dosesFor(offer: Offer, l: LearnerNeeds, gaps: readonly number[], minute
   });
 }
 
-function lockFor(
-  lock: SessionSettings['locks'][number],
+/** What is fixed, by option: those of one round and game stay at one table, with somebody beside where one of them needs it. */
+function locksOf(
+  wanted: SessionSettings['locks'],
   learners: readonly LearnerNeeds[],
   options: readonly TableOption[],
   chosen: (Offer | null)[][],
 ): PlanLock[] {
-  const learner = learners.findIndex((l) => l.learner === lock.learner);
-  if (learner < 0) return [];
-  let game = options.findIndex((o, g) => o.game === lock.game && chosen[learner]![g]);
-  if (game < 0) {
-    // The organiser's word stands even where the app would not have suggested it.
-    game = options.findIndex((o) => o.game === lock.game);
-    if (game < 0) return [];
-    chosen[learner]![game] = options[game]!.offers[0]!;
-  }
-  return [{ learner, round: lock.round, game }];
+  const here = wanted.flatMap((k) => {
+    const learner = learners.findIndex((l) => l.learner === k.learner);
+    return learner < 0 ? [] : [{ learner, round: k.round, game: k.game }];
+  });
+  return [...groupBy(here, (k) => `${k.round}|${k.game}`).values()].flatMap((group) => {
+    const open = (g: number, l: number): boolean => options[g]!.game === group[0]!.game && chosen[l]![g] !== null;
+    const all = options.findIndex((_, g) => group.every(({ learner }) => open(g, learner)));
+    return group.flatMap(({ learner, round, game }): PlanLock[] => {
+      let g = all >= 0 ? all : options.findIndex((_, i) => open(i, learner));
+      if (g < 0) {
+        // The organiser's word stands even where the app would not have suggested it.
+        g = options.findIndex((o) => o.game === game);
+        if (g < 0) return [];
+        chosen[learner]![g] = options[g]!.offers[0]!;
+      }
+      return [{ learner, round, game: g }];
+    });
+  });
 }

@@ -106,7 +106,7 @@ export function planTerm(
     const needs = present.map(({ learner, skills }) =>
       learnerNeeds(graph, { ...learner, age: learner.age + years }, standingOn(graph, skills, meeting.date)),
     );
-    const built = buildSession(graph, offers, needs, {
+    const settings: SessionSettings = {
       ...meeting,
       preparationMinutes: input.preparationMinutes,
       stock: new Map(input.stock),
@@ -114,15 +114,24 @@ export function planTerm(
       daysSincePlayed: daysSince(played, meeting.date),
       locks: i === 0 ? input.locks : [],
       resting: i === 0 ? input.resting : [],
-    });
-    const outcome = planSession(built.instance, solve, {
-      seed: input.seed + i,
-      seconds: input.secondsPerMeeting,
-      onProgress: (share) => {
-        onProgress?.((i + share) / input.meetings.length);
-        return true;
-      },
-    });
+    };
+    const plan = (built: BuiltSession): PlanOutcome =>
+      planSession(built.instance, solve, {
+        seed: input.seed + i,
+        seconds: input.secondsPerMeeting,
+        onProgress: (share) => {
+          onProgress?.((i + share) / input.meetings.length);
+          return true;
+        },
+      });
+    let built = buildSession(graph, offers, needs, settings);
+    let outcome = plan(built);
+    if (outcome.status === 'infeasible' && built.options.some((o) => o.beside)) {
+      // Better a plan that asks for one helper more than none: the board says where.
+      const free = buildSession(graph, offers, needs, { ...settings, besideFree: true });
+      const anyway = plan(free);
+      if (anyway.status !== 'infeasible') [built, outcome] = [free, anyway];
+    }
     const planned = readMeeting(graph, meeting, built, outcome, needs, (variant, players) =>
       atTable(offerOf.get(variant)!, players, meeting.minutes),
     );

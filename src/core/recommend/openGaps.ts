@@ -1,4 +1,4 @@
-import { isAim } from '../skills/narrower';
+import { gameCanAimAt } from '../skills/skill';
 import type { SkillGraph } from '../skills/skillGraph';
 import { atTable } from './atTable';
 import type { LearnerNeeds } from './learnerNeeds';
@@ -25,7 +25,7 @@ export function openGaps(graph: SkillGraph, offers: readonly Offer[], table: rea
   return table.flatMap((l) => {
     const measured = here.map((o) => ({ o, gate: gateOf(graph, o, l) }));
     return [...l.need.keys()]
-      .filter((k) => l.ready[k] === 1 && isAim(graph, k))
+      .filter((k) => l.ready[k] === 1 && gameCanAimAt(graph.skills[k]!))
       .sort((x, y) => l.need[y]! - l.need[x]!)
       .slice(0, needsLookedAt)
       .filter((k) => !measured.some(({ o, gate }) => gate === null && enough(o, k)))

@@ -34,20 +34,40 @@ function named<K extends 'rep' | 'unknown'>(p: ItemPredicate, key: K): readonly 
   return own === undefined ? inner : [...([own].flat() as Item[K][]), ...inner];
 }
 
-/** Items of one operation that tell predicates apart: many numbers shown as numerals, fewer in every other way named. */
-function* itemsOf(op: Operation, reps: readonly Representation[], unknowns: readonly Unknown[], alone: boolean): Generator<Item> {
+/** Items of one operation that tell predicates apart: many numbers shown as numerals, fewer in every other way named. The item is one and the same, changed. */
+function eachItem(
+  op: Operation,
+  reps: readonly Representation[],
+  unknowns: readonly Unknown[],
+  alone: boolean,
+  see: (item: Item) => void,
+): void {
   const wide = fractionOps.includes(op) ? fractions : numbers;
   const narrow = fractionOps.includes(op) ? fractions.filter((_, i) => i % 3 === 0) : few;
+  const noNought = op === 'divide' || op === 'factor' || op === 'round' || op === 'measure';
+  const item: { -readonly [K in keyof Item]: Item[K] } = { op, a: 0, b: 0, result: 0, unknown: 'result', rep: 'numerals' };
   for (const rep of reps)
     for (const unknown of unknowns) {
       const values = rep === 'numerals' && unknown === 'result' && !alone ? wide : narrow;
+      item.rep = rep;
+      item.unknown = unknown;
       for (const a of values)
         for (const b of values) {
-          if (b === 0 && (op === 'divide' || op === 'factor' || op === 'round' || op === 'measure')) continue;
-          yield { op, a, b, result: resultOf(op, a, b), unknown, rep };
+          if (b === 0 && noNought) continue;
+          item.a = a;
+          item.b = b;
+          item.result = resultOf(op, a, b);
+          see(item);
         }
     }
 }
+
+/** How often exactly these skills met an item, kept as a tree over their indices. */
+interface Together {
+  count: number;
+  readonly more: Map<number, Together>;
+}
+const nobody = (): Together => ({ count: 0, more: new Map() });
 
 const known = new WeakMap<readonly unknown[], Narrower>();
 
@@ -63,46 +83,59 @@ export function narrowerOf(graph: SkillGraph): Narrower {
   const n = graph.skills.length;
   const sorts = graph.skills.map((s) => sortOf(s.nature));
   const own = new Float64Array(n);
-  /** By operation: how many items each takes, and each two of one sort together. */
-  const counts = new Map<Operation, { readonly own: Float64Array; readonly both: Map<number, number> }>();
-  const meets = new Set<number>();
-  const sets: number[][] = [];
+  /** By operation: how many items each takes, and each two of one sort together, at x·n + y. */
+  const counts: { readonly own: Float64Array; readonly both: Uint16Array }[] = [];
+  const meets = new Uint8Array(n * n);
+  const sets = nobody();
+  const met: number[] = [];
   for (const op of operations) {
     const asked = graph.askedFor.get(op)!;
-    const here = { own: new Float64Array(n), both: new Map<number, number>() };
-    counts.set(op, here);
+    const here = { own: new Float64Array(n), both: new Uint16Array(n * n) };
+    counts.push(here);
     const reps = [...new Set<Representation>(['numerals', ...asked.flatMap((k) => named(graph.skills[k]!.predicate!, 'rep'))])];
     const unknowns = [...new Set<Unknown>(['result', ...asked.flatMap((k) => named(graph.skills[k]!.predicate!, 'unknown'))])];
-    for (const item of itemsOf(op, reps, unknowns, asked.length < 2)) {
-      const met = asked.filter((k) => graph.tests[k]!(item));
-      if (met.length > 0) sets.push(met);
+    eachItem(op, reps, unknowns, asked.length < 2, (item) => {
+      met.length = 0;
+      let set = sets;
+      for (const k of asked) {
+        if (!graph.tests[k]!(item)) continue;
+        met.push(k);
+        let next = set.more.get(k);
+        if (!next) set.more.set(k, (next = nobody()));
+        set = next;
+      }
+      set.count++;
       for (const x of met) {
         own[x]! += 1;
         here.own[x]! += 1;
-        for (const y of met) if (x !== y && sorts[x] === sorts[y]) here.both.set(x * n + y, (here.both.get(x * n + y) ?? 0) + 1);
+        for (const y of met) if (x !== y && sorts[x] === sorts[y]) here.both[x * n + y]! += 1;
       }
-    }
+    });
+    for (let pair = 0; pair < meets.length; pair++) if (here.both[pair]! > 0) meets[pair] = 1;
   }
   const asksFor = (k: number, what: 'rep' | 'unknown'): boolean => named(graph.skills[k]!.predicate!, what).some((v) => v !== 'result');
   /** A story, a coin, a missing number: such a step is no wider than one that takes its items in any form. */
   const asksMore = (x: number, y: number): boolean => (['rep', 'unknown'] as const).some((w) => asksFor(x, w) && !asksFor(y, w));
-  for (const { both } of counts.values()) for (const pair of both.keys()) meets.add(pair);
   /** In every operation that both take, all items of the one are the other's too, and somewhere the other has more. */
   const part = (x: number, y: number): boolean => {
-    const shared = [...counts.values()].filter((c) => c.own[x]! > 0 && c.own[y]! > 0);
-    return shared.every((c) => c.both.get(x * n + y) === c.own[x]) && shared.some((c) => c.own[y]! > c.own[x]!);
+    const shared = counts.filter((c) => c.own[x]! > 0 && c.own[y]! > 0);
+    return shared.every((c) => c.both[x * n + y] === c.own[x]) && shared.some((c) => c.own[y]! > c.own[x]!);
   };
   const than = graph.skills.map((): Set<number> => new Set());
   for (let wide = 0; wide < n; wide++) {
     if (graph.skills[wide]!.placeToStart) continue;
     const before = prerequisitesOf(graph, wide);
     for (let x = 0; x < n; x++) {
-      if (x === wide || graph.skills[x]!.placeToStart || !meets.has(wide * n + x)) continue;
+      if (x === wide || graph.skills[x]!.placeToStart || meets[wide * n + x] === 0) continue;
       if (part(x, wide) || (before.has(x) && !part(wide, x) && !asksMore(wide, x))) than[wide]!.add(x);
     }
   }
   const kept = new Float64Array(n);
-  for (const met of sets) for (const k of met) if (!met.some((x) => than[k]!.has(x))) kept[k]! += 1;
+  const keep = ({ count, more }: Together, so: readonly number[]): void => {
+    for (const k of so) if (!so.some((x) => than[k]!.has(x))) kept[k]! += count;
+    for (const [k, next] of more) keep(next, [...so, k]);
+  };
+  keep(sets, []);
   for (let k = 0; k < n; k++) kept[k] = own[k] === 0 ? NaN : kept[k]! / own[k]!;
   const made = { than, kept };
   known.set(graph.tests, made);

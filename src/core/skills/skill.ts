@@ -97,5 +97,8 @@ export interface Strand {
   readonly skills: readonly string[];
 }
 
+/** Whether a game can aim at a step: it has items, and is more than its parts. */
+export const gameCanAimAt = (s: Pick<Skill, 'predicate' | 'parts'>): boolean => s.predicate !== null && s.parts === undefined;
+
 /** Age by which a framework wants a skill; where it does not speak of it, the US-style norm stands in. */
 export const wantedBy = (skill: Pick<Skill, 'wantedAt'>, framework: string): number => skill.wantedAt[framework] ?? skill.wantedAt.us;

@@ -72,8 +72,17 @@ function check(built: BuiltSession, order: readonly string[], title: Titles, rou
   const schedule: Schedule = rounds.map((r, round) =>
     r.tables.flatMap((t) => {
       if (t.seats.length === 0) return [];
+      const learners = t.seats.map((s) => order.indexOf(s.learner)).filter((l) => l >= 0);
+      const suited = (g: number): boolean => learners.every((l) => built.chosen[l]![g]);
       const options = new Set(
-        t.seats.map((s) => built.options.findIndex((o) => o.game === t.game && o.offers.some((v) => v.variant === s.variant))),
+        t.seats.map((s) => {
+          const ways = [...built.options.keys()].filter((g) => {
+            const o = built.options[g]!;
+            return o.game === t.game && o.offers.some((v) => v.variant === s.variant);
+          });
+          // With somebody beside only where one of them needs it.
+          return ways.find(suited) ?? ways.at(-1) ?? -1;
+        }),
       );
       if (options.has(-1))
         violations.push({
@@ -90,7 +99,7 @@ function check(built: BuiltSession, order: readonly string[], title: Titles, rou
           message: `These versions of ${title.game(t.game)} cannot share a table (round ${round + 1}).`,
         });
       const option = [...options].find((o) => o >= 0);
-      return option === undefined ? [] : [{ game: option, learners: t.seats.map((s) => order.indexOf(s.learner)).filter((l) => l >= 0) }];
+      return option === undefined ? [] : [{ game: option, learners }];
     }),
   );
   const names = {

@@ -1,0 +1,134 @@
+import { beforeAll, describe, expect, it } from 'vitest';
+import { loadSolver } from '../../adapters/highs/solveModel';
+import { shippedGraph } from '../../contract/shippedData';
+import { knownFrom } from '../recommend/knownFrom.testing';
+import { learnerNeeds, type LearnerNeeds } from '../recommend/learnerNeeds';
+import type { Offer } from '../recommend/offer';
+import { buildSession, type SessionSettings } from './buildSession';
+import { checkPlan } from './checkPlan';
+import type { SolveModel } from './linearModel';
+import { planSession } from './planSession';
+import { planTerm } from './planTerm';
+
+const graph = shippedGraph();
+let solve: SolveModel;
+beforeAll(async () => void (solve = await loadSolver()));
+
+const offer = (game: string, skill: string): Offer => ({
+  variant: `${game}-v`,
+  game,
+  title: game,
+  gameTitle: game,
+  mixClass: game,
+  mechanism: null,
+  parameters: {},
+  players: [2, 4],
+  ages: [4, 12],
+  minutes: 12,
+  helper: 'alone',
+  preparationMinutes: 0,
+  materials: [],
+  doses: Float64Array.from(graph.skills, (s) => (s.id === skill ? 14 : 0)),
+  source: 'declared',
+});
+/** One game each: for little ones sums within five, for older ones products. */
+const offers = [offer('lamps', 'add-in-5'), offer('relay', 'times-6-9')];
+const child = (id: string, age: number, held: boolean): LearnerNeeds =>
+  learnerNeeds(
+    graph,
+    { id, nickname: id, age, framework: 'us', supported: false },
+    knownFrom(graph.skills.map((s) => (held || s.wantedAt.us < 6.2 ? 0.6 : 1e-7))),
+  );
+const small = child('small', 6, false);
+const tall = child('tall', 9, true);
+const settings = (more: Partial<SessionSettings> = {}): SessionSettings => ({
+  rounds: 1,
+  minutes: 15,
+  tables: 1,
+  helpers: 1,
+  preparationMinutes: 60,
+  stock: new Map(),
+  plentiful: new Set(),
+  daysSincePlayed: new Map(),
+  locks: [],
+  resting: [],
+  ...more,
+});
+const wayOf = (game: string, beside: boolean, of: ReturnType<typeof buildSession>): number =>
+  of.options.findIndex((o) => o.game === game && o.beside === beside);
+
+describe('a game that is too hard alone', () => {
+  it('is open with somebody beside, who is counted as a helper', () => {
+    const built = buildSession(graph, offers, [small, tall], settings());
+    const [plain, beside] = [wayOf('relay', false, built), wayOf('relay', true, built)];
+    expect(built.chosen[0]![plain]).toBeNull();
+    expect(built.chosen[1]![plain]).not.toBeNull();
+    expect([built.chosen[0]![beside], built.chosen[1]![beside]].map((o) => o?.variant)).toEqual(['relay-v', 'relay-v']);
+    expect([built.stretched[0]![beside], built.stretched[1]![beside]]).toEqual([true, false]);
+    expect([built.instance.games[plain]!.helper, built.instance.games[beside]!.helper]).toEqual([0, 1]);
+    // One game all the same: nobody plays it twice.
+    expect(built.instance.games[plain]!.family).toBe(built.instance.games[beside]!.family);
+    // Nobody finds the little ones’ game too hard, so it has one way.
+    expect(wayOf('lamps', true, built)).toBe(-1);
+  });
+  it('is shared no more often in a round than helpers are there', () => {
+    const four = [small, { ...small, learner: 'small2' }, tall, { ...tall, learner: 'tall2' }];
+    const twins = [...offers.slice(1), offer('mill', 'times-3-4')];
+    for (const helpers of [1, 2]) {
+      const built = buildSession(graph, twins, four, settings({ tables: 2, helpers }));
+      const { schedule, status } = planSession(built.instance, solve, { seed: 1, seconds: 0.2 });
+      expect(status).not.toBe('infeasible');
+      expect(checkPlan(built.instance, schedule)).toEqual([]);
+      const bound = schedule[0]!.filter((t) => built.options[t.game]!.beside).length;
+      expect(bound).toBeGreaterThan(0);
+      expect(bound).toBeLessThanOrEqual(helpers);
+    }
+  });
+  it('keeps those who are fixed at one table together, with somebody beside where one of them needs it', () => {
+    const locks = ['small', 'tall'].map((learner) => ({ learner, round: 0, game: 'relay' }));
+    const built = buildSession(graph, offers, [small, tall], settings({ locks }));
+    expect(built.instance.locks!.map((k) => k.game)).toEqual([wayOf('relay', true, built), wayOf('relay', true, built)]);
+    const one = buildSession(graph, offers, [small, tall], settings({ locks: locks.slice(1) }));
+    expect(one.instance.locks!.map((k) => k.game)).toEqual([wayOf('relay', false, one)]);
+  });
+  it('is left to the organiser where there are no helpers, rather than nobody having a seat', () => {
+    const built = buildSession(graph, [offers[1]!], [small, tall], settings({ helpers: 0 }));
+    expect(built.options.every((o) => !o.beside)).toBe(true);
+    expect(built.chosen[0]![0]!.variant).toBe('relay-v');
+    expect(built.stretched[0]![0]).toBe(true);
+  });
+  it('asks for one helper more where else no plan would fit, and says where', () => {
+    const skillsOf = (n: LearnerNeeds) => [...n.theta].map((theta) => ({ theta, variance: 0.6, memory: null, lastMet: null }));
+    const learner = (n: LearnerNeeds, id: string) => ({
+      id,
+      nickname: id,
+      age: n.age,
+      framework: 'us',
+      supported: false,
+      skills: skillsOf(n),
+    });
+    const learners = [learner(small, 'a'), learner(small, 'b'), learner(small, 'c'), learner(small, 'd')];
+    const [plan] = planTerm(
+      graph,
+      {
+        offers: [
+          { ...offers[1]!, players: [2, 2] },
+          { ...offer('mill', 'times-3-4'), players: [2, 2] },
+        ],
+        learners,
+        meetings: [{ date: '2026-11-10', present: learners.map((l) => l.id), rounds: 1, minutes: 15, tables: 2, helpers: 1 }],
+        stock: [],
+        plentiful: [],
+        preparationMinutes: 60,
+        played: [],
+        locks: [],
+        resting: [],
+        seed: 1,
+        secondsPerMeeting: 0.2,
+      },
+      solve,
+    );
+    expect(plan!.status).not.toBe('infeasible');
+    expect(plan!.rounds[0]!.tables.flatMap((t) => t.seats.map((s) => s.stretched))).toEqual([true, true, true, true]);
+  });
+});
