@@ -6,13 +6,14 @@ import { ensureInstalled } from './ensureInstalled.mjs';
 const help = `npm run mutants -- [options]
 
 Changes the code in small ways, one at a time, and looks whether a test notices: a seeded draw
-of core/play, core/content, core/items and server, against the tests beside them. What was done
-before it was stopped is kept; run it again to go on.
+of core/play, core/content, core/items and server (or, with --only judgement, of core/recommend,
+core/mastery and core/planning), against the tests beside them. What was done before it was stopped
+is kept; run it again to go on.
 
   --seed N      which draw (7)
   --most N      how many mutants at most (600)
   --again       forget what was done for this draw
-  --only AREA   core or server
+  --only AREA   core, server or judgement
 `;
 const { values } = parseArgs({
   options: {
@@ -40,14 +41,14 @@ const resultsFile = join(folder, `seed-${values.seed}.json`);
 mkdirSync(folder, { recursive: true });
 if (values.again) rmSync(resultsFile, { force: true });
 
-const all = await allMutants(values.seed);
+const all = await allMutants(values.seed, values.only === 'judgement' ? ['judgement'] : undefined);
 const draw = all.slice(0, Number(values.most));
 /** @type {Record<string, string>} verdict by mutant */
 const results = existsSync(resultsFile) ? JSON.parse(readFileSync(resultsFile, 'utf8')) : {};
 console.log(`${all.length} mutants, ${draw.length} drawn with seed ${values.seed}, ${draw.filter((k) => k in results).length} done.`);
 
 for (const [area, folders] of Object.entries(areas)) {
-  if (values.only && values.only !== area) continue;
+  if (values.only ? values.only !== area : area === 'judgement') continue;
   const left = draw.filter((k) => folders.some((f) => k.startsWith(`${f}/`)) && !(k in results));
   for (let at = 0; at < left.length; at += inOneRun) await run(area, left.slice(at, at + inOneRun));
 }

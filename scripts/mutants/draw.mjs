@@ -6,6 +6,8 @@ import { Instrumenter } from '@stryker-mutator/instrumenter';
 export const areas = {
   core: ['src/core/play', 'src/core/content', 'src/core/items'],
   server: ['src/server'],
+  /** What is concluded from play; a draw of its own. */
+  judgement: ['src/core/recommend', 'src/core/mastery', 'src/core/planning'],
 };
 
 const silent = { isDebugEnabled: () => false, debug() {}, info() {}, warn() {}, error() {}, trace() {}, fatal() {} };
@@ -24,10 +26,10 @@ export const keyOf = ({ fileName, location: { start, end }, mutatorName, replace
 
 const hash = (text) => createHash('sha256').update(text).digest('hex');
 
-/** Every mutant of the four folders in the order of a seeded draw. */
-export async function allMutants(seed) {
-  const files = Object.values(areas)
-    .flat()
+/** Every mutant of these areas in the order of a seeded draw. */
+export async function allMutants(seed, of = ['core', 'server']) {
+  const files = of
+    .flatMap((area) => areas[area])
     .flatMap((folder) => readdirSync(folder, { recursive: true }).map((name) => `${folder}/${name}`))
     .filter((name) => name.endsWith('.ts') && !/\.(test|testing)\.ts$/.test(name) && !name.includes('/migrations/'))
     .sort();
