@@ -46,6 +46,15 @@ describe('an estimate', () => {
     expect(at('stuck', { by: { role: 'parent', ownChild: true } })).toBeGreaterThan(at('stuck'));
   });
 
+  it('tells several notes about one neighbour in one line, and of another in another', () => {
+    const twice = (skill: string, day: number): Evidence[] =>
+      [0, 1].map((i) => note(skill, 'alone', { at: `2026-10-${day + i}T10:00:00Z`, how: 'knew' }));
+    const told = estimateMastery(graph, wren, [...twice('pairs-of-10', 10), ...twice('doubles-to-10', 20)], today);
+    const lines = of(told, 'parts-8-9').steps.filter((s) => s.because === 'neighbour');
+    expect(lines.map((s) => s.what)).toEqual(['pairs-of-10', 'doubles-to-10']);
+    expect(lines[1]!.before).toBe(lines[0]!.after);
+  });
+
   it('raises with help well into growing and no further, and lowers for what goes wrong with help', () => {
     const at = (list: Evidence[]): number => of(estimateMastery(graph, wren, list, today), 'make-ten').mastery;
     const days = (n: number, result: Evidence['result'], month = '09'): Evidence[] =>
@@ -173,6 +182,16 @@ describe('an estimate', () => {
     const held = estimateMastery(graph, wren, all, today);
     expect(of(held, 'times-all')).toMatchObject({ status: 'on-their-own', mastery: least(held) });
     expect(of(held, 'times-all').steps.at(-1)).toMatchObject({ because: 'parts' });
+    // The least sure part it is, wherever it stands in the list.
+    for (const part of parts) {
+      const weak = estimateMastery(
+        graph,
+        wren,
+        [...all, ...[1, 2, 3, 4, 5, 6].map(() => note(part, 'stuck', { at: `${today}T12:00:00Z` }))],
+        today,
+      );
+      expect([part, of(weak, 'times-all').mastery]).toEqual([part, least(weak)]);
+    }
     // One part that is not there is enough.
     const but = estimateMastery(
       graph,

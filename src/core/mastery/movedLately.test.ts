@@ -29,6 +29,10 @@ describe('what moved lately', () => {
       { skill: 'a', from: 0.4, to: 0.9 },
     ]);
   });
+  it('names those that rose alike by their names', () => {
+    const one = (skill: string) => ({ skill, steps: [noted('2026-11-20', 0.1, 0.9)] });
+    expect(movedLately(['c', 'a', 'b'].map(one), today).map((m) => m.skill)).toEqual(['a', 'b', 'c']);
+  });
   it('does not take getting back what was likely forgotten for a rise', () => {
     const back = {
       skill: 'back',

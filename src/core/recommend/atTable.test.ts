@@ -18,6 +18,8 @@ describe('chances at a table of another size', () => {
     expect(sizeShare({ seats: 2, waiting: 1 / 2 }, 4)).toBeCloseTo(1 / 2, 12);
     expect(sizeShare({ seats: 3, waiting: 2 / 3 }, 2)).toBeCloseTo(3 / 2, 12);
     expect(sizeShare({ seats: 3, waiting: 0 }, 6)).toBeCloseTo(1, 12);
+    // Of one alone nothing tells how it would be with more.
+    expect(sizeShare({ seats: 1, waiting: 0 }, 3)).toBe(1);
     // Half of the time everybody's, half in turn among two: three of four are busy; among four, five of eight.
     expect(sizeShare({ seats: 2, waiting: 1 / 4 }, 4)).toBeCloseTo(5 / 8 / (3 / 4), 12);
   });

@@ -182,6 +182,11 @@ describe('gates', () => {
     expect(gateOf(graph, pairs([5, 8]), ten(0.3))).toBeNull();
     expect(gateOf(graph, pairs([12, 13]), ten(0.3))).toEqual({ because: 'age' });
   });
+  it('lets a game run over the round by a quarter, and no more', () => {
+    const found = (minutes: number) => recommend(graph, [offer('a/one', { 'make-ten': 20 }, { minutes })], [wren], options);
+    expect(found(18).items).toHaveLength(1);
+    expect(found(19).excluded).toEqual([{ game: 'a', because: 'minutes', minutes: 19 }]);
+  });
   it('do not name what the version itself teaches as missing', () => {
     const low = learner('low', ['count-to-10']);
     const gate = gateOf(graph, offer('a', { 'make-ten': 20, 'pairs-of-10': 9, 'ten-and-some': 4, 'parts-6-7': 2, 'parts-8-9': 2 }), low);

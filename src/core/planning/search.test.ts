@@ -1,0 +1,135 @@
+import { describe, expect, it } from 'vitest';
+import { loadSolver } from '../../adapters/highs/solveModel';
+import { below, createRng, uniform } from '../shared/rng';
+import { anneal } from './anneal';
+import { boundModel } from './boundModel';
+import { checkPlan } from './checkPlan';
+import { greedy } from './greedy';
+import type { PlanInstance, PlanLock } from './instance';
+import { objectiveOf } from './objective';
+import { SearchState, scheduleFrom } from './searchState';
+
+/** A session of the usual size with tight tables: nine to twelve learners, few things, few helpers, games of two to four. */
+function tight(seed: number, locks: readonly PlanLock[] = []): PlanInstance {
+  const rng = createRng(seed);
+  const learners = 9 + below(rng, 4);
+  const games = 14;
+  const gaps = Array.from({ length: learners }, () => Array.from({ length: 5 }, () => uniform(rng)));
+  return {
+    learners,
+    rounds: 3,
+    tables: 5,
+    helpers: 2,
+    preparationMinutes: 40,
+    stock: [2, 3, 4],
+    slopes: [1, 0.6, 0.3],
+    games: Array.from({ length: games }, (_, g) => ({
+      min: 2 + below(rng, 2),
+      max: 3 + below(rng, 2),
+      materials: [[below(rng, 3), 1]],
+      helper: below(rng, 4) === 0 ? 1 : 0,
+      preparation: below(rng, 6),
+      family: g >= 12 ? g - 12 : g,
+    })),
+    gaps,
+    value: gaps.map(() => Array.from({ length: games }, () => (uniform(rng) < 0.15 ? -1 : uniform(rng) / 10))),
+    dose: gaps.map(() => Array.from({ length: games }, () => [[below(rng, 5), 0.5 + uniform(rng)]])),
+    locks,
+  };
+}
+const seeds = Array.from({ length: 12 }, (_, i) => 100 + i);
+const begin = (instance: PlanInstance, seed: number): SearchState | null => {
+  for (let i = 0; i < 12; i++) {
+    const state = greedy(instance, createRng(seed, i), 0.1 * i);
+    if (state) return state;
+  }
+  return null;
+};
+
+describe('the first plan', () => {
+  it('keeps every rule, whoever it could seat', () => {
+    const found = seeds.map((s) => begin(tight(s), s));
+    expect(found.filter((s) => s !== null).length).toBeGreaterThan(8);
+    for (const state of found) if (state) expect(checkPlan(state.instance, state.schedule())).toEqual([]);
+  });
+});
+
+describe('moves', () => {
+  it.each(seeds)('keep every rule and count right, and never end below where they began (%i)', (seed) => {
+    const state = begin(tight(seed), seed);
+    if (!state) return;
+    const before = objectiveOf(state.instance, state.schedule());
+    const { schedule, value } = anneal(state, createRng(seed, 7), 30_000);
+    expect(checkPlan(state.instance, schedule)).toEqual([]);
+    expect(objectiveOf(state.instance, schedule)).toBeCloseTo(value, 6);
+    expect(value).toBeGreaterThanOrEqual(before - 1e-9);
+    // What they leave behind keeps the rules too, and its books agree with it.
+    expect(checkPlan(state.instance, state.schedule())).toEqual([]);
+    expect(state.total()).toBeCloseTo(objectiveOf(state.instance, state.schedule()), 6);
+  });
+  it('leave what is fixed where it is', () => {
+    let tried = 0;
+    for (const seed of seeds) {
+      const free = begin(tight(seed), seed);
+      if (!free) continue;
+      const at = free.schedule()[1]![0]!;
+      const locks = at.learners.map((learner) => ({ learner, round: 1, game: at.game }));
+      const state = begin(tight(seed, locks), seed);
+      if (!state) continue;
+      tried++;
+      const { schedule } = anneal(state, createRng(seed, 8), 30_000);
+      expect(checkPlan(state.instance, schedule)).toEqual([]);
+      for (const { learner } of locks) expect(schedule[1]!.find((t) => t.learners.includes(learner))!.game).toBe(at.game);
+    }
+    expect(tried).toBeGreaterThan(4);
+  });
+});
+
+describe('a search state', () => {
+  it('tells its tables and who sits where', () => {
+    const game = Int32Array.of(3, -1, 5, 4);
+    const seat = Int32Array.of(0, 1, 0, 0, -1, 1);
+    expect(scheduleFrom(game, seat, 3, 2, 2)).toEqual([
+      [{ game: 3, learners: [0, 1] }],
+      [
+        { game: 5, learners: [1] },
+        { game: 4, learners: [0, 2] },
+      ],
+    ]);
+  });
+  it('takes in a schedule whole', () => {
+    const seed = seeds.find((s) => begin(tight(s), s) !== null)!;
+    const state = begin(tight(seed), seed)!;
+    const other = new SearchState(state.instance);
+    other.load(state.schedule());
+    expect(other.schedule()).toEqual(state.schedule());
+    expect(other.total()).toBeCloseTo(state.total(), 9);
+    expect(other.preparationLeft()).toBeCloseTo(state.preparationLeft(), 9);
+  });
+});
+
+describe('the bound', () => {
+  it('is what one learner can have of one gap, no more and no less', async () => {
+    const solve = await loadSolver();
+    const one = (dose: PlanInstance['dose'][number]): number =>
+      solve(
+        boundModel({
+          learners: 1,
+          rounds: 1,
+          tables: 1,
+          helpers: 0,
+          preparationMinutes: 9,
+          stock: [],
+          slopes: [1],
+          games: dose.map(() => ({ min: 1, max: 1, materials: [], helper: 0, preparation: 0 })),
+          gaps: [[1]],
+          value: [dose.map((d) => (d === null ? -1 : 0))],
+          dose: [dose],
+        }),
+        { seconds: 5 },
+      ).objective;
+    expect(one([[[0, 0.5]], [], null])).toBeCloseTo(0.5, 9);
+    expect(one([[], [], null])).toBeCloseTo(0, 9);
+    expect(one([[[0, 0.2]], [[0, 0.7]], null])).toBeCloseTo(0.7, 9);
+  });
+});
