@@ -63,6 +63,8 @@ describe('an estimate', () => {
       );
     const low = days(3, 'stuck');
     expect(at([...low, ...days(2, 'support', '10')])).toBeGreaterThan(at(low));
+    // Once is a little, not all of it.
+    expect(at([...low, ...days(1, 'support', '10')])).toBeLessThan(at(low) + 0.15);
     expect(at(days(12, 'support'))).toBeLessThan(0.5);
     expect(at(days(12, 'support'))).toBeGreaterThan(growingFrom);
     const high = days(5, 'alone');

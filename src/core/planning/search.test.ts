@@ -85,6 +85,54 @@ describe('moves', () => {
   });
 });
 
+describe('the rules', () => {
+  it('say when a table is too small or too large, and for whom a game is not', () => {
+    const instance: PlanInstance = {
+      ...tight(1),
+      learners: 6,
+      rounds: 1,
+      resting: [],
+      locks: [],
+      games: tight(1).games.map((g) => ({ ...g, min: 2, max: 3, materials: [], helper: 0, preparation: 0 })),
+      value: tight(1)
+        .value.slice(0, 6)
+        .map((row, l) => row.map((_, g) => (l === 5 && g === 1 ? -1 : 0))),
+    };
+    const rules = (tables: { game: number; learners: number[] }[]): string[] => checkPlan(instance, [tables]).map((v) => v.rule);
+    expect(
+      rules([
+        { game: 0, learners: [0, 1, 2] },
+        { game: 1, learners: [3, 4] },
+        { game: 2, learners: [5] },
+      ]),
+    ).toEqual(['size']);
+    expect(
+      rules([
+        { game: 0, learners: [0, 1, 2, 3] },
+        { game: 2, learners: [4, 5] },
+      ]),
+    ).toEqual(['size']);
+    expect(
+      rules([
+        { game: 0, learners: [0, 1, 2] },
+        { game: 2, learners: [3, 4, 5] },
+      ]),
+    ).toEqual([]);
+    expect(
+      rules([
+        { game: 0, learners: [0, 1, 2] },
+        { game: 1, learners: [3, 4, 5] },
+      ]),
+    ).toEqual(['eligible']);
+    expect(
+      rules([
+        { game: 0, learners: [0, 1, 2] },
+        { game: 2, learners: [3, 4] },
+      ]),
+    ).toEqual(['placed']);
+  });
+});
+
 describe('a search state', () => {
   it('tells its tables and who sits where', () => {
     const game = Int32Array.of(3, -1, 5, 4);

@@ -5,7 +5,7 @@ import { closeness, fitOf, learnerNeeds, type LearnerNeeds, successAt } from './
 import { knownFrom } from './knownFrom.testing';
 import type { Offer } from './offer';
 import { openGaps } from './openGaps';
-import { recommend, type RecommendOptions } from './recommend';
+import { mainSkill, recommend, type RecommendOptions } from './recommend';
 import { expectedSuccess, gainOf, gateOf, valueOf } from './valueOf';
 
 const graph = shippedGraph();
@@ -181,6 +181,15 @@ describe('gates', () => {
     expect(gateOf(graph, pairs([5, 9]), ten(0.95))).toBeNull();
     expect(gateOf(graph, pairs([5, 8]), ten(0.3))).toBeNull();
     expect(gateOf(graph, pairs([12, 13]), ten(0.3))).toEqual({ because: 'age' });
+  });
+  it('names the step that a seat does most for, wherever it stands among the steps', () => {
+    const steps = ['count-to-10', 'add-in-10', 'make-ten', 'near-doubles', 'doubles-to-20'];
+    for (const most of steps) {
+      const o = offer('a/one', Object.fromEntries(steps.map((k) => [k, k === most ? 30 : 0.2])));
+      const worth = (k: string): number => wren.need[at(k)]! * gainOf(wren.fit[at(k)]! * o.doses[at(k)]! * 1.5);
+      expect(mainSkill(o, wren, 15)).toBe(at([...steps].sort((x, y) => worth(y) - worth(x))[0]!));
+    }
+    expect(mainSkill(offer('b/one', {}), wren, 15)).toBe(-1);
   });
   it('lets a game run over the round by a quarter, and no more', () => {
     const found = (minutes: number) => recommend(graph, [offer('a/one', { 'make-ten': 20 }, { minutes })], [wren], options);
