@@ -35,6 +35,15 @@ function tight(seed: number, locks: readonly PlanLock[] = []): PlanInstance {
     value: gaps.map(() => Array.from({ length: games }, () => (uniform(rng) < 0.15 ? -1 : uniform(rng) / 10))),
     dose: gaps.map(() => Array.from({ length: games }, () => [[below(rng, 5), 0.5 + uniform(rng)]])),
     locks,
+    // Some rest in a round, and stay where they are.
+    resting:
+      seed % 2 === 0
+        ? []
+        : [
+            [0, 1],
+            [3, 2],
+            [4, 2],
+          ],
   };
 }
 const seeds = Array.from({ length: 12 }, (_, i) => 100 + i);
@@ -66,6 +75,19 @@ describe('moves', () => {
     // What they leave behind keeps the rules too, and its books agree with it.
     expect(checkPlan(state.instance, state.schedule())).toEqual([]);
     expect(state.total()).toBeCloseTo(objectiveOf(state.instance, state.schedule()), 6);
+  });
+  it('come from a first plan that fills up tables which one fixed child opens', () => {
+    let tried = 0;
+    for (const seed of seeds)
+      for (let game = 0; game < 12; game++) {
+        const instance = tight(seed);
+        const learner = instance.value.findIndex((row) => row[game]! >= 0);
+        const state = begin(tight(seed, [{ learner, round: 0, game }]), seed);
+        if (!state) continue;
+        tried++;
+        expect(checkPlan(state.instance, state.schedule())).toEqual([]);
+      }
+    expect(tried).toBeGreaterThan(40);
   });
   it('leave what is fixed where it is', () => {
     let tried = 0;
