@@ -92,7 +92,8 @@ export function benchMastery(write: boolean): void {
     const f = JUDGED_SEEDS.map((seed) => following(graph, a, learners, seed));
     const words = (list: readonly number[]): string => {
       const followed = list.filter((n) => n > 0).sort((x, y) => x - y);
-      return `${quantile(followed, 0.5)}, ${quantile(followed, 0.9)}, ${list.filter((n) => n < 0).length} of ${list.length}`;
+      const told = followed.length === 0 ? '–, –' : `${quantile(followed, 0.5)}, ${quantile(followed, 0.9)}`;
+      return `${told}, ${list.filter((n) => n < 0).length} of ${list.length}`;
     };
     say(`| ${a.id} | ${words(f.flatMap((x) => x.learning))} | ${words(f.flatMap((x) => x.forgetting))} |`);
   }
