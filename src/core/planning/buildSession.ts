@@ -3,7 +3,7 @@ import type { LearnerNeeds } from '../recommend/learnerNeeds';
 import { isKnown, type Offer } from '../recommend/offer';
 import { practised } from '../recommend/practised';
 import { groupBy } from '../recommend/recommend';
-import { expectedSuccess, gainOf, gateOf, lengthSlack, likedGain, valueOf } from '../recommend/valueOf';
+import { expectedSuccess, gainOf, gateOf, lengthSlack, likedGain, tooHardAlone, valueOf } from '../recommend/valueOf';
 import type { SkillGraph } from '../skills/skillGraph';
 import type { PlanInstance, PlanLock } from './instance';
 
@@ -192,7 +192,7 @@ function bestOffer(graph: SkillGraph, option: TableOption, l: LearnerNeeds, minu
   let hard: Offer | null = null;
   for (const offer of option.offers) {
     const gate = gateOf(graph, offer, l);
-    if (gate?.because === 'age' || gate?.because === 'accommodation') continue;
+    if (gate && !tooHardAlone(gate)) continue;
     if (gate) {
       if (!hard || expectedSuccess(offer, l) > expectedSuccess(hard, l)) hard = offer;
       continue;

@@ -57,6 +57,9 @@ export type Gate =
   | { readonly because: 'accommodation'; readonly what: Exclude<ReturnType<typeof notFor>, null> }
   | null;
 
+/** Whether a gate opens with somebody beside: too much alone, and neither the age nor comfort bars it. */
+export const tooHardAlone = (gate: Gate): boolean => gate !== null && gate.because !== 'age' && gate.because !== 'accommodation';
+
 /** The steps a variant is about: what it practises most, and what comes near to that. */
 function heartOf({ doses }: Offer): Int32Array {
   const met = practised(doses);

@@ -82,6 +82,24 @@ describe('a session that was played', () => {
   });
 });
 
+describe('a table that is set by hand', () => {
+  it('binds a helper where its game is too hard for somebody alone, and only there', async () => {
+    takeFromLibrary(place.db, 'relay-of-products', now);
+    const steps = ['split-product', 'times-turn', 'times-3-4', 'times-6-9', 'times-2', 'equal-groups'];
+    for (const [i, skill] of [...steps, ...steps, ...steps].entries())
+      await ask('POST', `/evidence?${day}`, { learner: 'wren', kind: 'note', skill, result: 'stuck', at: `2026-11-0${1 + (i % 8)}` });
+    const set = async (learner: string, game: string): Promise<boolean> => {
+      const rest = present.filter((l) => l !== learner);
+      const body = { rounds: [{ tables: [{ game, seats: [{ learner }] }], resting: rest }], locks: [], version: version() };
+      expect((await ask('PUT', `/plans/${id}?${day}`, body)).status).toBe(200);
+      return planById(place.db, id).rounds[0]!.tables[0]!.helper;
+    };
+    expect(await set('wren', 'relay-of-products')).toBe(true);
+    expect(await set('fern', 'relay-of-products')).toBe(false);
+    expect(await set('wren', 'high-signal')).toBe(false);
+  });
+});
+
 describe('two people at one session', () => {
   it('an edit made while it is planned again stays, and the late plan is told', async () => {
     const v = version();

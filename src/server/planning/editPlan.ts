@@ -4,7 +4,7 @@ import type { LearnerNeeds } from '../../core/recommend/learnerNeeds';
 import type { Offer } from '../../core/recommend/offer';
 import { groupBy } from '../../core/recommend/recommend';
 import { lookForAt, seatReason } from '../../core/planning/planTerm';
-import { gateOf, valueOf } from '../../core/recommend/valueOf';
+import { gateOf, tooHardAlone, valueOf } from '../../core/recommend/valueOf';
 import type { SkillGraph } from '../../core/skills/skillGraph';
 import type { Db } from '../db/db';
 import { games, plans, type StoredLock, type StoredRound, type StoredSeat } from '../db/schema';
@@ -88,7 +88,8 @@ export async function completeRounds(db: Db, plan: PlanRow, edited: readonly Edi
           return {
             game: t.game,
             lookFor,
-            helper: seats.some((s) => offers.find((o) => o.variant === s.variant)?.helper === 'needed'),
+            // By its rules, or because it would be too hard for somebody alone.
+            helper: seated.some(({ offer, needs }) => offer.helper === 'needed' || tooHardAlone(gateOf(graph, offer, needs))),
             seats,
           };
         }),
