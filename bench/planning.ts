@@ -220,7 +220,8 @@ child do, each second week, the sheet of ten that the app says would tell most; 
 what one meeting brings; *app-seeing* is the app's own planner told the true state. Shares of items are by the true chance of a right
 answer, slips and guesses aside. A seat is well placed where the named step is truly open, its answers are right between .45 and .92
 of the time with no tool, and at least 35 % of the answers are about it. A meeting of a child is at half of the best where it truly
-brings at least half of what as many different games could bring to that child alone.
+brings at least half of what as many different games could bring to that child alone. Where another planner's net is near
+nothing, the two nets stand below instead of their ratio. Four seeds of a family are few: its intervals are wide.
 
 ## What was tried and lost
 

@@ -1,5 +1,5 @@
 import type { Offer } from './offer';
-import { practised } from './practised';
+import { timesShare } from './practised';
 
 /** Minutes to lay a game out again before the next play (common practice, no source). */
 export const layOutMinutes = 1;
@@ -43,8 +43,7 @@ export function atTable(offer: Offer, players: number | null, slot: number): Off
   if (!lists) scaled.set(offer.doses, (lists = new Map()));
   let doses = lists.get(share);
   if (!doses) {
-    doses = new Float64Array(offer.doses.length);
-    for (const k of practised(offer.doses)) doses[k] = offer.doses[k]! * share;
+    doses = timesShare(offer.doses, share);
     lists.set(share, doses);
   }
   return { ...offer, doses };

@@ -4,8 +4,18 @@ const metOf = new WeakMap<Float64Array, Int32Array>();
 export function practised(doses: Float64Array): Int32Array {
   let met = metOf.get(doses);
   if (!met) {
-    met = Int32Array.from([...doses.keys()].filter((k) => doses[k]! !== 0));
-    metOf.set(doses, met);
+    const found: number[] = [];
+    for (let k = 0; k < doses.length; k++) if (doses[k] !== 0) found.push(k);
+    metOf.set(doses, (met = Int32Array.from(found)));
   }
   return met;
+}
+
+/** The same doses times a share above nought: of the same skills. */
+export function timesShare(doses: Float64Array, share: number): Float64Array {
+  const met = practised(doses);
+  const scaled = new Float64Array(doses.length);
+  for (const k of met) scaled[k] = doses[k]! * share;
+  metOf.set(scaled, met);
+  return scaled;
 }
