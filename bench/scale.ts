@@ -85,9 +85,11 @@ async function read(directory: string): Promise<void> {
   const atOnce = process.memoryUsage().rss / 1e6;
   // The worker of the last plan is still going.
   await new Promise((done) => setTimeout(done, 5000));
-  const rss = process.memoryUsage().rss / 1e6;
+  const { rss: bytes, heapUsed, heapTotal, external } = process.memoryUsage();
+  const rss = bytes / 1e6;
+  const mb = (n: number): string => (n / 1e6).toFixed(0);
   console.log(
-    `resident after ${plansMade} plans: ${atOnce.toFixed(0)} MB at once, ${rss.toFixed(0)} MB five seconds later (${rss < megabytesAllowed ? 'under' : 'OVER'} ${megabytesAllowed})`,
+    `resident after ${plansMade} plans: ${atOnce.toFixed(0)} MB at once, ${rss.toFixed(0)} MB five seconds later (${rss < megabytesAllowed ? 'under' : 'OVER'} ${megabytesAllowed}; heap ${mb(heapUsed)} of ${mb(heapTotal)}, external ${mb(external)})`,
   );
   await closePool();
   closeDb();
