@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { shippedGraph } from '../../contract/shippedData';
-import { mapOf, readMap } from '../mastery/estimateMastery';
+import { goalSkills, mapOf, readMap } from '../mastery/estimateMastery';
 import { ageOn, type Evidence, type LearnerFacts } from '../mastery/evidence';
 import { rightAt } from '../mastery/field';
 import { seeEvidence } from '../mastery/mapState';
@@ -97,7 +97,16 @@ describe('the step that is worth a sheet', () => {
   it('follows own goals where a child goes by them alone, and leaves out what nobody can ask', () => {
     const own = { ...finch, withoutNorms: true, goals: ['make-ten'] };
     const [first] = whatToCheck(graph, own, mapOf(graph, own, [], today), today);
-    expect(idOf(first!.skill)).toBe('make-ten');
+    // A goal, or what it needs; and nothing presses but those.
+    const wanted = goalSkills(graph, own);
+    expect(wanted.has(first!.skill)).toBe(true);
+    const beyond = mapOf(
+      graph,
+      own,
+      [...wanted].map((k) => ({ ...sheet(idOf(k), 10), total: 200, correct: 200 })),
+      today,
+    );
+    expect(whatToCheck(graph, own, beyond, today)[0]!.settles).toBeLessThan(first!.settles / 4);
     const rest = whatToCheck(graph, own, mapOf(graph, own, [], today), today, (k) => k === at('make-ten'));
     expect(rest.map((x) => x.skill)).not.toContain(at('make-ten'));
     expect(rest).toHaveLength(graph.skills.filter((s) => !s.parts).length - 1);

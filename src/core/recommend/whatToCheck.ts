@@ -1,10 +1,9 @@
-import { readMap } from '../mastery/estimateMastery';
-import { daysBetween, type LearnerFacts } from '../mastery/evidence';
+import { goalSkills, readMap } from '../mastery/estimateMastery';
+import { ageOn, daysBetween, type LearnerFacts } from '../mastery/evidence';
 import { logistic, pairAt } from '../mastery/field';
 import { fieldOf, type MapState } from '../mastery/mapState';
 import { FIELD } from '../mastery/parameters';
 import type { SkillGraph } from '../skills/skillGraph';
-import { ageOn } from '../mastery/evidence';
 import { wantedBy } from '../skills/skill';
 import { closeness } from './learnerNeeds';
 
@@ -50,8 +49,8 @@ export function whatToCheck(
   const estimates = readMap(graph, learner, map, today);
   const field = fieldOf(graph, learner, map, today);
   const age = ageOn(learner.born, today);
-  const goals = new Set(learner.goals ?? []);
-  const worth = graph.skills.map((s) => (goals.has(s.id) ? 1 : learner.withoutNorms ? 0 : closeness(wantedBy(s, learner.framework) - age)));
+  const goals = goalSkills(graph, learner);
+  const worth = graph.skills.map((s, k) => (goals.has(k) ? 1 : learner.withoutNorms ? 0 : closeness(wantedBy(s, learner.framework) - age)));
   // How fast P(held) moves with the mean of θ.
   const slope = estimates.map(({ theta, spread }) => density((theta - FIELD.heldFrom) / spread) / spread);
   const found = graph.skills.flatMap((_, j): WorthChecking[] => {

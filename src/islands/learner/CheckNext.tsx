@@ -22,7 +22,7 @@ export function CheckNext({ learner, skills, onSheet }: { learner: LearnerWire; 
         <>
           <h2>A sheet that would tell most</h2>
           <p>
-            Ten questions on <b>{skills.title(first.skill)}</b> would settle more about {learner.nickname} than on any other step
+            Ten questions on <b>{skills.title(first.skill)}</b> would settle more about {learner.nickname} than a sheet on any other step
             {first.also.length > 0 && `; they tell something of ${first.also.map(step).join(', ')} as well`}.
           </p>
           <Button onClick={() => onSheet(first.skill)}>Take this sheet</Button>
