@@ -338,14 +338,14 @@ it('every route answers as described', async () => {
   const turning = await go('POST', '/variants/{id}/for', {
     path: `/variants/${variant.id}/for`,
     query: { wait: '0' },
-    body: { learner: oak.id, direction: 'easier' },
+    body: { learners: [oak.id], direction: 'easier', beside: [variant.id] },
     status: 202,
   });
   let turned: any;
   await expect
     .poll(async () => (turned = await go('GET', '/jobs/{id}', { path: `/jobs/${turning.job}` })).status, { timeout: 170_000 })
     .toBe('done');
-  for (const c of turned.result.changes) expect(c.after).toBeGreaterThan(c.before);
+  for (const c of turned.result.changes) expect(c.children[0].after).toBeGreaterThan(c.children[0].before);
   const asked = await go('POST', '/skills/{id}/help', { path: '/skills/times-6-9/help', query: { wait: '0' }, status: 202 });
   let help: any;
   await expect

@@ -64,10 +64,16 @@ export type GapHelpWire = Static<typeof gapHelp>;
 
 export const fitHelp = obj({
   variant: str,
-  learner: str,
-  /** Share of right answers as it is; null where no change was found. */
-  now: nullable(num),
-  changes: arr(obj({ parameter: str, parameterTitle: str, value: anything, before: num, after: num, minutes: estimate })),
+  changes: arr(
+    obj({
+      parameter: str,
+      parameterTitle: str,
+      value: anything,
+      minutes: estimate,
+      /** Share of right answers of each child as it is, and with the change. */
+      children: arr(obj({ learner: str, before: num, after: num })),
+    }),
+  ),
 });
 export type FitHelpWire = Static<typeof fitHelp>;
 

@@ -177,9 +177,17 @@ export const shelfWire = define({
     waits: true,
   },
   'POST /variants/{id}/for': {
-    summary: 'The smallest changes that make a variant easier or harder for one learner, each played and measured',
+    summary: 'The smallest changes that make a variant easier or harder for one learner or a table of them, each played and measured',
     query: waitQuery,
-    body: closed({ learner: str, direction: oneOf('easier', 'harder') }, ['learner', 'direction']),
+    body: closed(
+      {
+        learners: Type.Array(str, { minItems: 1, maxItems: 12 }),
+        direction: oneOf('easier', 'harder'),
+        /** Versions that others at the table play. */
+        beside: Type.Array(str, { maxItems: 12 }),
+      },
+      ['learners', 'direction'],
+    ),
     response: fitHelp,
     job: fitHelp,
     waits: true,

@@ -13,16 +13,15 @@ const change = {
   parameter: 'highest',
   parameterTitle: 'Highest number',
   value: 6,
-  before: 0.42,
-  after: 0.78,
+  children: [{ learner: 'wren', before: 0.42, after: 0.78 }],
   minutes: { mean: 8.6, standardError: 0.2 },
 };
-const answer = (changes: object[]) => ({ variant: 'tens', learner: 'wren', now: 0.42, changes });
+const answer = (changes: object[]) => ({ variant: 'tens', changes });
 const open = (): string[] => {
   const kept: string[] = [];
   show(
     <App>
-      <MakeItFit variant={tens} learner="wren" nickname="Wren" direction="easier" onDone={(id) => kept.push(id)} />
+      <MakeItFit variant={tens} who={[{ id: 'wren', nickname: 'Wren' }]} direction="easier" onDone={(id) => kept.push(id)} />
     </App>,
   );
   return kept;

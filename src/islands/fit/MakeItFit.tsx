@@ -13,17 +13,18 @@ import { keepTurned, settingWords } from './turnedVersion';
 
 type Change = FitHelpWire['changes'][number];
 
-/** A version made easier or harder for one child: the smallest changes, each played and measured, to keep as an own version. */
+/** A version made easier or harder for a child or a table: the smallest changes, each played and measured, to keep as an own version. */
 export function MakeItFit({
   variant,
-  learner,
-  nickname,
+  who,
+  beside = [],
   direction,
   onDone,
 }: {
   variant: VariantWire;
-  learner: string;
-  nickname: string;
+  who: readonly { readonly id: string; readonly nickname: string }[];
+  /** Versions that others at the table play: what cannot be played beside them is not offered. */
+  beside?: readonly string[];
   direction: 'easier' | 'harder';
   /** With the id of the version that was kept. */
   onDone: (kept: string) => void;
@@ -32,12 +33,19 @@ export function MakeItFit({
   const client = useQueryClient();
   const [share, setShare] = useState(0);
   const key = useWriteKey();
+  const learners = who.map((c) => c.id);
+  const name = (id: string): string => who.find((c) => c.id === id)!.nickname;
+  const names = who.length === 1 ? who[0]!.nickname : 'this table';
   const help = useQuery({
-    queryKey: ['fit', variant.id, variant.version, learner, direction],
+    queryKey: ['fit', variant.id, variant.version, learners, beside, direction],
     queryFn: ({ signal }) =>
       finished(
         'POST /variants/{id}/for',
-        { params: { id: variant.id }, query: { wait: 0 }, body: { learner, direction } },
+        {
+          params: { id: variant.id },
+          query: { wait: 0 },
+          body: { learners, direction, ...(beside.length > 0 ? { beside: [...beside] } : {}) },
+        },
         setShare,
         signal,
       ),
@@ -53,19 +61,20 @@ export function MakeItFit({
     onError: (error) => tell(messageOf(error), { bad: true }),
   });
   return (
-    <div className={styles.fit} role="group" aria-label={`${direction === 'easier' ? 'Easier' : 'Harder'} for ${nickname}`}>
-      {help.isLoading && <Progress share={share} label={`turning its numbers for ${nickname}`} />}
+    <div className={styles.fit} role="group" aria-label={`${direction === 'easier' ? 'Easier' : 'Harder'} for ${names}`}>
+      {help.isLoading && <Progress share={share} label={`turning its numbers for ${names}`} />}
       {help.error && <p className={panel.bad}>{messageOf(help.error)}</p>}
       {help.data && help.data.changes.length === 0 && (
         <p>
-          No single change makes it {direction} for {nickname}. Another version, a tool or somebody beside may.
+          No single change makes it {direction} for {names}
+          {beside.length > 0 ? ' and can be played beside the other versions here' : ''}. Another version, a tool or somebody beside may.
         </p>
       )}
       <ul>
         {help.data?.changes.map((c) => (
           <li key={c.parameter}>
-            {c.parameterTitle}: <b>{settingWords(c.value)}</b>. About {Math.round(c.after * 10)} of 10 right instead of{' '}
-            {Math.round(c.before * 10)}; about {Math.round(c.minutes.mean)} min.{' '}
+            {c.parameterTitle}: <b>{settingWords(c.value)}</b>.{' '}
+            {c.children.map((one) => rightWords(one, c.children.length > 1, name)).join('; ')}; about {Math.round(c.minutes.mean)} min.{' '}
             <Button kind="plain" disabled={keep.isPending} onClick={() => keep.mutate(c)}>
               Keep as a version
             </Button>
@@ -73,8 +82,16 @@ export function MakeItFit({
         ))}
       </ul>
       {help.data && help.data.changes.length > 0 && (
-        <p className={`${panel.soft} ${panel.small}`}>Each change was played 96 times and read by {nickname}’s map of today.</p>
+        <p className={`${panel.soft} ${panel.small}`}>
+          Each change was played 96 times and read by {who.length === 1 ? `${names}’s map` : 'each child’s map'} of today.
+        </p>
       )}
     </div>
   );
+}
+
+/** How many of ten a child would have right, and had. */
+function rightWords(one: Change['children'][number], named: boolean, name: (id: string) => string): string {
+  const right = `about ${Math.round(one.after * 10)} of 10 right instead of ${Math.round(one.before * 10)}`;
+  return named ? `${name(one.learner)} ${right}` : right[0]!.toUpperCase() + right.slice(1);
 }

@@ -170,13 +170,16 @@ describe('what a version practises', () => {
   it('makes a version easier for a named child, each change measured, and keeps it without the name', async () => {
     ready([variant('tens', 'two-lamps')]);
     const juno = { learner: 'juno', nickname: 'Juno', success: 0.5, low: 0.4, high: 0.6, because: null, missing: null };
-    const change = { parameter: 'target', parameterTitle: 'Sum to reach', value: 8, before: 0.5, after: 0.74 };
+    const change = {
+      parameter: 'target',
+      parameterTitle: 'Sum to reach',
+      value: 8,
+      children: [{ learner: 'juno', before: 0.5, after: 0.74 }],
+    };
     api()
       .on('GET /variants/tens/suits', page([juno]))
       .on('POST /variants/tens/for', {
         variant: 'tens',
-        learner: 'juno',
-        now: 0.5,
         changes: [{ ...change, minutes: { mean: 8.2, standardError: 0.1 } }],
       })
       .on('POST /variants', { id: 'new', change: 'c' });
@@ -184,7 +187,7 @@ describe('what a version practises', () => {
     await userEvent.click(await screen.findByRole('button', { name: 'easier for Juno' }));
     const found = within(await screen.findByRole('group', { name: 'Easier for Juno' }));
     expect((await found.findByText(/Sum to reach/)).textContent).toMatch(/Sum to reach: 8\. About 7 of 10 right instead of 5; about 8 min/);
-    expect(api().asked.find((a) => a.path === '/variants/tens/for')!.body).toEqual({ learner: 'juno', direction: 'easier' });
+    expect(api().asked.find((a) => a.path === '/variants/tens/for')!.body).toEqual({ learners: ['juno'], direction: 'easier' });
     await userEvent.click(found.getByRole('button', { name: 'Keep as a version' }));
     await waitFor(() => expect(api().writes.some((w) => w.path === '/variants')).toBe(true));
     const kept = api().writes.find((w) => w.path === '/variants')!.body as { title: string; parameters: Record<string, unknown> };
@@ -199,7 +202,7 @@ describe('what a version practises', () => {
         'GET /variants/tens/suits',
         page([{ learner: 'juno', nickname: 'Juno', success: 0.5, low: 0.4, high: 0.6, because: null, missing: null }]),
       )
-      .on('POST /variants/tens/for', { variant: 'tens', learner: 'juno', now: null, changes: [] });
+      .on('POST /variants/tens/for', { variant: 'tens', changes: [] });
     view();
     await userEvent.click(await screen.findByRole('button', { name: 'harder for Juno' }));
     expect(await screen.findByText(/No single change makes it harder for Juno/)).toBeTruthy();

@@ -91,8 +91,7 @@ export function Suits({ variant }: { variant: VariantWire }) {
                       <MakeItFit
                         key={asked.direction}
                         variant={variant}
-                        learner={s.learner}
-                        nickname={s.nickname}
+                        who={[{ id: s.learner, nickname: s.nickname }]}
                         direction={asked.direction}
                         onDone={() => setAsked(null)}
                       />

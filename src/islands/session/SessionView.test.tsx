@@ -1,5 +1,5 @@
 // @vitest-environment jsdom
-import { screen, waitFor } from '@testing-library/react';
+import { screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { describe, expect, it } from 'vitest';
 import { game, islandTest, learner, page, Refusal, session, variant } from '../island.testing';
@@ -117,31 +117,58 @@ describe('a session', () => {
     expect(screen.getByText(/2 other games would break a rule here/)).toBeTruthy();
     expect(api().writes.find((w) => w.path.endsWith('/instead'))!.body).toMatchObject({ round: 0, table: 0, locks: [] });
   });
+  const change = (...learners: string[]) => ({
+    parameter: 'pairs',
+    parameterTitle: 'Pairs',
+    value: 6,
+    children: learners.map((learner) => ({ learner, before: 0.4, after: 0.75 })),
+    minutes: { mean: 7, standardError: 0.1 },
+  });
+  const lastSeats = () =>
+    (
+      api()
+        .writes.filter((w) => w.path.endsWith('/check'))
+        .at(-1)!.body as { rounds: { tables: { seats: object[] }[] }[] }
+    ).rounds[0]!.tables[0]!.seats;
+  it('makes a version easier for the whole table, and says it child by child', async () => {
+    ready();
+    api()
+      .on('GET /variants/tens', variant('tens', 'two-lamps'))
+      .on('POST /variants/tens/for', { variant: 'tens', changes: [change('wren', 'fern')] })
+      .on('POST /variants', { id: 'tens-pairs-6' });
+    show(<SessionView id="plan-1" />);
+    await userEvent.click(await screen.findByRole('button', { name: 'easier for this table' }));
+    const group = within(await screen.findByRole('group', { name: 'Easier for this table' }));
+    expect((await group.findByText(/Pairs/)).textContent).toMatch(/Wren about 8 of 10 right instead of 4; Fern about 8 of 10/);
+    await userEvent.click(group.getByRole('button', { name: 'Keep as a version' }));
+    await waitFor(() =>
+      expect(lastSeats()).toEqual([
+        { learner: 'wren', variant: 'tens-pairs-6' },
+        { learner: 'fern', variant: 'tens-pairs-6' },
+      ]),
+    );
+    const asked = api().asked.find((a) => a.path === '/variants/tens/for')!.body;
+    expect(asked).toEqual({ learners: ['wren', 'fern'], direction: 'easier' });
+  });
   it('makes a version easier for one child, who then plays it here', async () => {
     ready();
     api()
       .on('GET /variants/tens', variant('tens', 'two-lamps'))
       .on('POST /variants/tens/for', {
         variant: 'tens',
-        learner: 'wren',
-        now: 0.4,
-        changes: [
-          { parameter: 'pairs', parameterTitle: 'Pairs', value: 6, before: 0.4, after: 0.75, minutes: { mean: 7, standardError: 0.1 } },
-        ],
+        changes: [change('wren')],
       })
       .on('POST /variants', { id: 'tens-pairs-6' });
     show(<SessionView id="plan-1" />);
     await userEvent.click(await screen.findByRole('button', { name: 'easier for Wren' }));
     await userEvent.click(await screen.findByRole('button', { name: 'Keep as a version' }));
-    await waitFor(() => {
-      const last = api()
-        .writes.filter((w) => w.path.endsWith('/check'))
-        .at(-1)!.body as { rounds: { tables: { seats: object[] }[] }[] };
-      expect(last.rounds[0]!.tables[0]!.seats).toEqual([
+    await waitFor(() =>
+      expect(lastSeats()).toEqual([
         { learner: 'wren', variant: 'tens-pairs-6' },
         { learner: 'fern', variant: 'tens' },
-      ]);
-    });
+      ]),
+    );
+    expect(api().asked.find((a) => a.path === '/variants/tens/for')!.body).toMatchObject({ learners: ['wren'], beside: ['tens'] });
     expect(save()).toHaveProperty('disabled', false);
   });
   it('that was played is not planned again or saved over', async () => {

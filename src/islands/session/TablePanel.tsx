@@ -5,7 +5,7 @@ import { call } from '../shared/api';
 import panel from '../shared/panel.module.css';
 import { useSkills } from '../shared/useSkills';
 import { useSupportTitle } from '../shared/useSupportTitle';
-import { changeGame, changeVersion, type Draft } from './edit';
+import { changeGame, changeVersion, type Draft, playedMost } from './edit';
 import { TurnForSeat } from './TurnForSeat';
 import styles from './session.module.css';
 
@@ -30,6 +30,7 @@ export function TablePanel({
   const table = draft.rounds[at.round]!.tables[at.table]!;
   const stored = plan.rounds[at.round]?.tables.find((t) => t.game === table.game);
   const learners = table.seats.map((s) => s.learner);
+  const most = playedMost(table);
   const others = useQuery({
     queryKey: ['instead', plan.id, draft, at],
     queryFn: () => call('POST /plans/{id}/instead', { params: { id: plan.id }, body: { rounds: draft.rounds, locks: draft.locks, ...at } }),
@@ -58,9 +59,9 @@ export function TablePanel({
                 <TurnForSeat
                   key={s.variant}
                   variant={s.variant}
-                  learner={s.learner}
-                  nickname={nickname(s.learner)}
-                  onKept={(kept) => onChange(changeVersion(draft, at.round, at.table, s.learner, kept))}
+                  who={[{ id: s.learner, nickname: nickname(s.learner) }]}
+                  beside={[...new Set(table.seats.flatMap((o) => (o.learner !== s.learner && o.variant ? [o.variant] : [])))]}
+                  onKept={(kept) => onChange(changeVersion(draft, at.round, at.table, [s.learner], kept))}
                 />
               )}
               {seat && seat.doses.length > 0 && (
@@ -77,6 +78,15 @@ export function TablePanel({
           );
         })}
       </ul>
+      {learners.length > 1 && most && (
+        <TurnForSeat
+          key={most}
+          label="For the whole table:"
+          variant={most}
+          who={learners.map((id) => ({ id, nickname: nickname(id) }))}
+          onKept={(kept) => onChange(changeVersion(draft, at.round, at.table, learners, kept))}
+        />
+      )}
       <h3>Instead of this</h3>
       <ul className={panel.list}>
         {offers.map((o) => (

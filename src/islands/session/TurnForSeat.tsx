@@ -5,16 +5,19 @@ import { MakeItFit } from '../fit/MakeItFit';
 import { call } from '../shared/api';
 import panel from '../shared/panel.module.css';
 
-/** Easier or harder for one child at a table: the version that is kept is the one this child plays here. */
+/** Easier or harder for one child at a table, or for all of it: the version that is kept is the one they play here. */
 export function TurnForSeat({
   variant,
-  learner,
-  nickname,
+  who,
+  beside = [],
+  label,
   onKept,
 }: {
   variant: string;
-  learner: string;
-  nickname: string;
+  who: readonly { readonly id: string; readonly nickname: string }[];
+  beside?: readonly string[];
+  /** Of the whole table, as a heading; a single child is named already. */
+  label?: string;
   onKept: (variant: string) => void;
 }) {
   const [asked, setAsked] = useState<'easier' | 'harder' | null>(null);
@@ -26,12 +29,13 @@ export function TurnForSeat({
   return (
     <>
       <p className={`${panel.small} ${panel.row}`}>
+        {label && <span>{label}</span>}
         {(['easier', 'harder'] as const).map((direction) => (
           <Button
             key={direction}
             kind="plain"
             aria-expanded={asked === direction}
-            aria-label={`${direction} for ${nickname}`}
+            aria-label={`${direction} for ${who.length === 1 ? who[0]!.nickname : 'this table'}`}
             onClick={() => setAsked(asked === direction ? null : direction)}
           >
             {direction}
@@ -45,8 +49,8 @@ export function TurnForSeat({
         <MakeItFit
           key={asked}
           variant={found.data}
-          learner={learner}
-          nickname={nickname}
+          who={who}
+          beside={beside}
           direction={asked}
           onDone={(kept) => {
             setAsked(null);

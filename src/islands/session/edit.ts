@@ -68,8 +68,15 @@ export function changeGame(
   };
 }
 
-/** Another version of the same game for one child. */
-export function changeVersion(draft: Draft, round: number, table: number, learner: string, variant: string): Draft {
+/** The version that most at a table play; the first of those where several are. */
+export function playedMost(table: EditTable): string | null {
+  const count = new Map<string, number>();
+  for (const { variant } of table.seats) if (variant) count.set(variant, (count.get(variant) ?? 0) + 1);
+  return [...count].sort((x, y) => y[1] - x[1])[0]?.[0] ?? null;
+}
+
+/** Another version of the same game for some at a table. */
+export function changeVersion(draft: Draft, round: number, table: number, learners: readonly string[], variant: string): Draft {
   return {
     ...draft,
     rounds: draft.rounds.map((r, i) =>
@@ -77,7 +84,7 @@ export function changeVersion(draft: Draft, round: number, table: number, learne
         ? {
             ...r,
             tables: r.tables.map((t, j) =>
-              j === table ? { ...t, seats: t.seats.map((s) => (s.learner === learner ? { learner, variant } : s)) } : t,
+              j === table ? { ...t, seats: t.seats.map((s) => (learners.includes(s.learner) ? { learner: s.learner, variant } : s)) } : t,
             ),
           }
         : r,

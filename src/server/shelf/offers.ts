@@ -1,5 +1,5 @@
 import { graphOf } from '../db/graphOf';
-import { DEFAULT_ERROR_RATE } from '../../core/simulate/seats';
+import { canShare } from '../../core/mechanisms/canShare';
 import { mechanismById } from '../../core/mechanisms/registry';
 import type { Offer } from '../../core/recommend/offer';
 import { groupBy } from '../../core/recommend/recommend';
@@ -113,18 +113,7 @@ function canMix(x: VariantRow, y: VariantRow): boolean {
   if (!x.mechanism || !y.mechanism) return !x.mechanism && !y.mechanism;
   const mechanism = mechanismById(x.mechanism);
   if (!mechanism || x.mechanism !== y.mechanism) return false;
-  const seat = (v: VariantRow) => ({
-    parameters: { ...mechanism.defaults, ...v.parameters },
-    policy: 'typical' as const,
-    errorRate: DEFAULT_ERROR_RATE,
-    headStart: 0,
-  });
-  try {
-    return mechanism.checkTable?.([seat(x), seat(y)]) == null;
-  } catch {
-    // Numbers that got in past the door take only their own version out.
-    return false;
-  }
+  return canShare(mechanism, x.parameters, y.parameters);
 }
 
 export function stockOf(db: Db): { stock: Map<string, number>; plentiful: Set<string>; titles: Map<string, string> } {

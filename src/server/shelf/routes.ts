@@ -103,7 +103,7 @@ export const shelfRoutes = serve(shelfWire, {
   'POST /variants/{id}/restore': ({ db, params, now }) => setRetired(db, 'variant', params.id, false, now),
   'POST /skills/{id}/help': async ({ db, params, query }) => answerOf(await startGapHelp(db, params.id), query.wait, (help) => help),
   'POST /variants/{id}/for': async ({ db, params, body, query, today }) =>
-    answerOf(await startFitHelp(db, params.id, body.learner, body.direction, today), query.wait, (help) => help),
+    answerOf(await startFitHelp(db, params.id, body, today), query.wait, (help) => help),
   'GET /variants/{id}/suits': ({ db, params, today }) => suitsHere(db, variantById(db, params.id).id, today),
   'GET /variants/{id}/profile': ({ db, params, query }) => {
     const v = variantById(db, params.id);

@@ -55,15 +55,17 @@ export interface GapTask {
   readonly seed: number;
 }
 
-/** Which single changes make a version easier or harder for one child. */
+/** Which single changes make a version easier or harder for the children of a table. */
 export interface FitTask {
   readonly kind: 'fit';
   readonly own: OwnAdditions;
   readonly mechanism: string;
   readonly parameters: object;
   readonly seats: number;
-  /** Expected share of right answers by index of the skill. */
-  readonly success: readonly number[];
+  /** Expected share of right answers by index of the skill, child by child. */
+  readonly successes: readonly (readonly number[])[];
+  /** Settings of the versions it must be able to share a table with. */
+  readonly beside: readonly object[];
   readonly direction: 'easier' | 'harder';
   readonly seed: number;
 }

@@ -94,7 +94,8 @@ function fit(task: FitTask): void {
   const table = checkTable(task.mechanism, task.parameters, task.seats);
   if (!table.ok) return send({ type: 'failed', problem: table.problem });
   const graph = graphOf(task.own);
-  const steps = searchFit(table.value.mechanism, task.parameters, task.seats, graph, task.success, task.direction, task.seed);
+  const { mechanism } = table.value;
+  const steps = searchFit(mechanism, task.parameters, task.seats, graph, task.successes, task.direction, task.seed, task.beside);
   for (let step = steps.next(); ; step = steps.next()) {
     if (step.done) return send({ type: 'done', result: step.value });
     send({ type: 'progress', share: step.value });
