@@ -32,7 +32,7 @@ describe('a version made easier or harder for one child', () => {
     );
     expect(all.length).toBeGreaterThan(0);
     for (const c of all) {
-      expect((c.direction === 'easier' ? 1 : -1) * (c.after[0]! - c.before[0]!)).toBeGreaterThanOrEqual(0.02);
+      expect((c.direction === 'easier' ? 1 : -1) * (c.after[0]! - c.before[0]!)).toBeGreaterThanOrEqual(0.05);
       expect(mechanism.parametersSchema.properties).toHaveProperty(c.parameter);
       expect(c.minutes.mean).toBeGreaterThan(0);
       // It reaches the band, or comes clearly nearer.
@@ -48,20 +48,20 @@ describe('a version made easier or harder for one child', () => {
   it('weighs all of a table: on average nearer to the band, told child by child', () => {
     for (const c of search([5, 8], 'easier')) {
       expect(c.after).toHaveLength(2);
-      expect(c.after[0]! + c.after[1]! - c.before[0]! - c.before[1]!).toBeGreaterThanOrEqual(0.04);
+      expect(c.after[0]! + c.after[1]! - c.before[0]! - c.before[1]!).toBeGreaterThanOrEqual(0.1);
       expect(outsideOf(c.after) === 0 || outsideOf(c.before) - outsideOf(c.after) >= 0.05).toBe(true);
     }
   });
   it('offers nothing that cannot be played beside the other versions at the table', () => {
-    // Pairs of ten are the same ten for all who turn over the same cards.
-    const pairs = mechanismById('pair-memory')!;
+    // All at a table write on grids with the same numbers.
+    const grid = mechanismById('cover-grid')!;
     const run = (beside: readonly object[]): FitChange[] => {
-      const steps = searchFit(pairs, {}, 2, graph, [child(8)], 'easier', 3, beside);
+      const steps = searchFit(grid, {}, 2, graph, [child(8)], 'harder', 3, beside);
       for (let step = steps.next(); ; step = steps.next()) if (step.done) return step.value;
     };
-    const fits = (c: FitChange): boolean => canShare(pairs, { ...pairs.defaults, [c.parameter]: c.value }, pairs.defaults);
-    expect(run([]).some((c) => c.parameter === 'sum' && !fits(c))).toBe(true);
-    expect(run([pairs.defaults]).every(fits)).toBe(true);
+    const fits = (c: FitChange): boolean => canShare(grid, { ...grid.defaults, [c.parameter]: c.value }, grid.defaults);
+    expect(run([]).every(fits)).toBe(false);
+    expect(run([grid.defaults]).every(fits)).toBe(true);
   });
   it('says the same for the same seed', () => expect(search(7, 'easier')).toEqual(search(7, 'easier')));
 });

@@ -19,8 +19,8 @@ export interface FitChange {
 
 const gamesEach = 96;
 const changesShown = 3;
-/** A shift of the share of right answers below this is none. */
-const leastShift = 0.02;
+/** A shift of the share of right answers below this, half an answer in ten, nobody notices. */
+const leastShift = 0.05;
 /** What does not reach the band must come nearer to it by this. */
 const leastNearer = 0.05;
 /** Nobody wants a change that makes the game much longer or a mere moment. */

@@ -73,8 +73,7 @@ export function MakeItFit({
       <ul>
         {help.data?.changes.map((c) => (
           <li key={c.parameter}>
-            {c.parameterTitle}: <b>{settingWords(c.value)}</b>.{' '}
-            {c.children.map((one) => rightWords(one, c.children.length > 1, name)).join('; ')}; about {Math.round(c.minutes.mean)} min.{' '}
+            {c.parameterTitle}: <b>{settingWords(c.value)}</b>. {rightWords(c.children, name)}; about {Math.round(c.minutes.mean)} min.{' '}
             <Button kind="plain" disabled={keep.isPending} onClick={() => keep.mutate(c)}>
               Keep as a version
             </Button>
@@ -90,8 +89,12 @@ export function MakeItFit({
   );
 }
 
-/** How many of ten a child would have right, and had. */
-function rightWords(one: Change['children'][number], named: boolean, name: (id: string) => string): string {
-  const right = `about ${Math.round(one.after * 10)} of 10 right instead of ${Math.round(one.before * 10)}`;
-  return named ? `${name(one.learner)} ${right}` : right[0]!.toUpperCase() + right.slice(1);
+/** How many of ten each child would have right, and had; those for whom it makes no odds at the end. */
+function rightWords(children: Change['children'], name: (id: string) => string): string {
+  const tens = (share: number): number => Math.round(share * 10);
+  const told = (one: Change['children'][number]): string => `about ${tens(one.after)} of 10 right instead of ${tens(one.before)}`;
+  if (children.length === 1) return `A${told(children[0]!).slice(1)}`;
+  const same = children.filter((one) => tens(one.after) === tens(one.before)).map((one) => name(one.learner));
+  const differ = children.filter((one) => tens(one.after) !== tens(one.before)).map((one) => `${name(one.learner)} ${told(one)}`);
+  return [...differ, ...(same.length > 0 ? [`${same.join(', ')} hardly otherwise`] : [])].join('; ');
 }
