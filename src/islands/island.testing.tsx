@@ -175,6 +175,7 @@ export const session = (more: Partial<PlanWire> = {}): PlanWire => ({
       resting: [],
     },
   ],
+  missing: null,
   locks: [],
   request: { present: ['wren', 'fern', 'moss'], rounds: 1, minutes: 15, tables: 2, helpers: 1, seed: 1, preparationMinutes: null },
   edited: false,

@@ -2,8 +2,8 @@ import { describe, expect, it } from 'vitest';
 import { shippedGraph } from '../contract/shippedData';
 import type { Exclusion } from '../core/recommend/recommend';
 import type { Violation } from '../core/planning/checkPlan';
-import type { SeatBecause } from '../core/planning/planTerm';
-import { exclusionReason, lower, relaxSentence, seatSentence, suggestionReasons, violationSentence } from './sentences';
+import type { HelpingStep, SeatBecause } from '../core/planning/planTerm';
+import { exclusionReason, lower, helpingSentence, seatSentence, suggestionReasons, violationSentence } from './sentences';
 
 const graph = shippedGraph();
 const names = {
@@ -67,16 +67,28 @@ describe('sentences', () => {
     [{ rule: 'preparation', used: 50, have: 20 }, /50 minutes/],
     [{ rule: 'lock', learner: 0, round: 0, game: 0 }, /no longer sits/],
     [{ rule: 'rounds', used: 2, have: 3 }, /2 rounds planned/],
+    [{ rule: 'apart', learner: 0, other: 1, round: 1 }, /l0 and l1 share a table in round 2/],
+    [{ rule: 'loud', round: 0, used: 2, have: 1 }, /2 loud or floor tables in round 1; you want 1/],
   ])('tell a broken rule (%#)', (v, want) =>
     expect(violationSentence(v, { learner: (i) => `l${i}`, game: (i) => `g${i}`, kind: (i) => `K${i}` })).toMatch(want),
   );
-  it('say which rule to relax and what it gains', () => {
-    expect(relaxSentence({ relax: 'stock', kind: 'frame', unseatedBefore: 2, unseatedAfter: 0 }, (k) => `Bead ${k}`)).toBe(
-      'More of “bead frame”, and everyone has a seat.',
-    );
-    expect(relaxSentence({ relax: 'tables', unseatedBefore: 3, unseatedAfter: 2 }, String)).toBe(
-      'One more table, and 1 more child has a seat.',
-    );
+  it.each<[HelpingStep, string]>([
+    [{ relax: 'tables', by: 1 }, 'One more table.'],
+    [{ relax: 'tables', by: 3 }, '3 more tables.'],
+    [{ relax: 'helpers', by: 1 }, 'One more helper.'],
+    [{ relax: 'helpers', by: 2 }, '2 more helpers.'],
+    [{ relax: 'stock', by: 2, kind: 'frame' }, '2 more of “bead frame”.'],
+    [{ relax: 'preparation', by: 1 }, '1 more minute to get ready.'],
+    [{ relax: 'preparation', by: 25 }, '25 more minutes to get ready.'],
+    [{ relax: 'repeats', by: 2 }, 'A game may be played twice by the same child.'],
+    [{ relax: 'lock', lock: { learner: 'wren', round: 0, game: 'lamps' } }, 'Let go of Wren at Two Lamps in round 1.'],
+    [
+      { relax: 'lock', lock: { learner: 'wren', round: 0, game: 'lamps' }, beside: { learner: 'moth', round: 0, game: 'relay' } },
+      'Let go of Wren at Two Lamps in round 1: it cannot be kept beside Moth at Relay in round 1.',
+    ],
+  ])('say what would bring everybody a seat (%#)', (step, want) => {
+    const named: Record<string, string> = { wren: 'Wren', moth: 'Moth', lamps: 'Two Lamps', relay: 'Relay' };
+    expect(helpingSentence(step, { learner: (l) => named[l]!, game: (g) => named[g]!, kind: (k) => `Bead ${k}` })).toBe(want);
   });
   it('freeze the reason of a seat in plain words', () => {
     const seat = { skill: 'make-ten', chances: 17.6, success: 0.8, stretched: false };

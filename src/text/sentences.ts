@@ -1,7 +1,7 @@
 import type { SkillGraph } from '../core/skills/skillGraph';
 import type { Exclusion, Suggestion } from '../core/recommend/recommend';
 import type { Violation } from '../core/planning/checkPlan';
-import type { SeatBecause } from '../core/planning/planTerm';
+import type { HelpingStep, SeatBecause, SeatName } from '../core/planning/planTerm';
 
 /** What a person reads for codes and numbers of the core; one place, ready for other languages. */
 
@@ -122,6 +122,10 @@ export function violationSentence(
       return `${v.used} × ${names.kind(v.kind).toLowerCase()} needed in ${round(v.round)}; you own ${v.have}.`;
     case 'preparation':
       return `Getting ready takes ${Math.round(v.used)} minutes; you gave ${Math.round(v.have)}.`;
+    case 'apart':
+      return `${names.learner(v.learner)} and ${names.learner(v.other)} share a table in ${round(v.round)}; they are to sit apart.`;
+    case 'loud':
+      return `${v.used} loud or floor tables in ${round(v.round)}; you want ${v.have} at most.`;
     case 'lock':
       return `${names.learner(v.learner)} no longer sits at the fixed table in ${round(v.round)}.`;
     case 'rounds':
@@ -129,28 +133,27 @@ export function violationSentence(
   }
 }
 
-export function relaxSentence(
-  o: { relax: string; kind?: string; unseatedBefore: number; unseatedAfter: number },
-  kind: (id: string) => string,
+export function helpingSentence(
+  step: HelpingStep,
+  names: { learner: (id: string) => string; game: (id: string) => string; kind: (id: string) => string },
 ): string {
-  const seats = o.unseatedBefore - o.unseatedAfter;
-  const gain =
-    o.unseatedAfter === 0 ? 'and everyone has a seat' : `and ${seats} more ${seats === 1 ? 'child has' : 'children have'} a seat`;
-  switch (o.relax) {
+  const by = step.by ?? 1;
+  const seat = ({ learner, round, game }: SeatName): string => `${names.learner(learner)} at ${names.game(game)} in round ${round + 1}`;
+  switch (step.relax) {
     case 'tables':
-      return `One more table, ${gain}.`;
+      return by === 1 ? 'One more table.' : `${by} more tables.`;
     case 'helpers':
-      return `One more helper, ${gain}.`;
+      return by === 1 ? 'One more helper.' : `${by} more helpers.`;
     case 'stock':
-      return `More of “${kind(o.kind!).toLowerCase()}”, ${gain}.`;
+      return `${by} more of “${names.kind(step.kind!).toLowerCase()}”.`;
     case 'preparation':
-      return `More time to get ready, ${gain}.`;
-    case 'locks':
-      return `Loosen what is fixed, ${gain}.`;
+      return `${by} more ${by === 1 ? 'minute' : 'minutes'} to get ready.`;
     case 'repeats':
-      return `Let a game be played twice, ${gain}.`;
-    default:
-      return 'There are not enough games on the shelf for these children and rounds.';
+      return 'A game may be played twice by the same child.';
+    case 'lock':
+      return step.beside
+        ? `Let go of ${seat(step.lock!)}: it cannot be kept beside ${seat(step.beside)}.`
+        : `Let go of ${seat(step.lock!)}.`;
   }
 }
 

@@ -10,11 +10,16 @@ export async function loadSolver(): Promise<SolveModel> {
   return (model, options) => solve(highs, model, options);
 }
 
+/** A row that nothing can fill: of a model without any columns the solver says only that it is empty. */
+const hopeless = (model: LinearModel): boolean =>
+  model.rowLower.some((lower, i) => model.rowStart[i] === model.rowStart[i + 1] && (lower > 0 || model.rowUpper[i]! < 0));
+
 /** HiGHS status code of a usable primal solution. */
 const feasiblePoint = 2;
 
 function solve(highs: Highs, model: LinearModel, options: SolverOptions): SolverOutcome {
   const { variableType, objectiveSense, modelStatus } = highs.constants;
+  if (hopeless(model)) return { status: 'infeasible', values: null, bound: Number.NaN, objective: Number.NaN };
   return highs.withModel(
     {
       numCols: model.cost.length,

@@ -135,4 +135,5 @@ export const simulationWire = define({
   },
   'GET /jobs/{id}': { summary: 'How far long work is, and its result', response: job },
   'DELETE /jobs/{id}': { summary: 'Stop long work', response: job },
+  'POST /jobs/{id}/finish': { summary: 'End long work soon, with the best so far; 409 where there is none before the end', response: job },
 });

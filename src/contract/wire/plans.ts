@@ -39,6 +39,23 @@ export type SeatWire = TableWire['seats'][number];
 
 const round = obj({ tables: arr(table), resting: arr(str) });
 
+/** Who has no seat, and the smallest set of things that together would bring one. */
+const missingSeats = obj({
+  unseated: int,
+  /** With all of `steps` done. */
+  unseatedAfter: int,
+  steps: arr(
+    obj({
+      text: str,
+      relax: oneOf('tables', 'helpers', 'preparation', 'stock', 'lock', 'repeats'),
+      by: opt(num),
+      kind: opt(str),
+      lock: opt(obj({ learner: str, round: int, game: str })),
+    }),
+  ),
+});
+export type MissingSeatsWire = Static<typeof missingSeats>;
+
 const plan = obj({
   id: str,
   date: str,
@@ -48,9 +65,9 @@ const plan = obj({
   /** Share of the bound that the plan may at most fall short of. */
   gap: num,
   /** What would make room, where nobody could be seated. */
-  relax: opt(arr(str)),
+  missing: nullable(missingSeats),
   /** Planning again found no seats, and the session stands as it was. */
-  failed: opt(obj({ relax: arr(str) })),
+  failed: opt(missingSeats),
   rounds: arr(round),
   locks: arr(lock),
   request: obj({
@@ -70,7 +87,7 @@ const plan = obj({
 
 export type PlanWire = Static<typeof plan>;
 
-const planned = obj({ plan: str, failed: nullable(arr(str)) });
+const planned = obj({ plan: str, failed: nullable(missingSeats) });
 
 const shortPlan = obj({
   id: str,
@@ -93,6 +110,8 @@ const planBody = closed(
     seed: whole(0, 2147483647),
     seconds: within(0.1, 60),
     preparationMinutes: within(0, 10_000),
+    /** How often a child may play the same game in the session. */
+    timesEach: whole(1, 4),
     locks: arr(lockBody, mostRounds * mostPresent),
     resting: arr(closed({ learner: str, round: Type.Integer({ minimum: 0 }) }, ['learner', 'round']), mostRounds * mostPresent),
   },
@@ -260,6 +279,8 @@ export const plansWire = define({
         seconds: within(0.1, 60),
         tables: int,
         helpers: int,
+        preparationMinutes: within(0, 10_000),
+        timesEach: whole(1, 4),
         version: int,
       },
       ['version'],

@@ -7,7 +7,7 @@ export const mostTables = 20;
 
 export const mostPresent = 60;
 
-export const status = oneOf('optimal', 'good', 'stopped-early', 'infeasible');
+export const status = oneOf('optimal', 'good', 'stopped-early', 'partial', 'infeasible');
 
 export const perSession = {
   rounds: whole(1, mostRounds),

@@ -70,7 +70,8 @@ export const termWire = define({
     body: closed({ seed: int, secondsPerMeeting: within(0.05, 10) }),
     status: 202,
     response: obj({ job: str }),
-    job: obj({ planned: int, kept: int }),
+    /** Fewer than asked for where the work was ended early. */
+    job: obj({ planned: int, kept: int, of: int }),
   },
   'GET /term/calendar': {
     summary: 'The term as iCalendar; nicknames only when asked for',

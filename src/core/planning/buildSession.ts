@@ -23,6 +23,10 @@ export interface SessionSettings {
   /** Who sits beside where a game is hard is left to the organiser; it is when there are no helpers. */
   readonly besideFree?: boolean;
   readonly preparationMinutes: number;
+  /** How often a child may play the same game; once where nothing is said. */
+  readonly timesEach?: number;
+  /** Nothing on the shelf is left out, however large it is: what was chosen by hand has to be found. */
+  readonly everyGame?: boolean;
   readonly stock: ReadonlyMap<string, number>;
   readonly plentiful: ReadonlySet<string>;
   /** Days since each time a learner played a game, by `learner|game`. */
@@ -76,8 +80,15 @@ export function buildSession(
     offers: group,
     beside: false,
   }));
-  const found = learners.map((l) => alone.map((o) => bestOffer(graph, o, l, settings.minutes)));
-  const places = withBeside(alone, found, learners, settings);
+  const everything = learners.map((l) => alone.map((o) => bestOffer(graph, o, l, settings.minutes)));
+  const keepers = worthConsidering(alone, everything, learners, settings);
+  const found = everything.map((row) => keepers.map((i) => row[i]!));
+  const places = withBeside(
+    keepers.map((i) => alone[i]!),
+    found,
+    learners,
+    settings,
+  );
   const options = places.map(({ option }) => option);
   const kinds = [...new Set(playable.flatMap((o) => o.materials.map((m) => m.kind)))].sort();
   const kindIndex = new Map(kinds.map((k, i) => [k, i]));
@@ -95,6 +106,7 @@ export function buildSession(
     tables: settings.tables,
     helpers: settings.helpers,
     preparationMinutes: settings.preparationMinutes,
+    ...(settings.timesEach ? { timesEach: settings.timesEach } : {}),
     stock: kinds.map((k) => (settings.plentiful.has(k) ? plenty : (settings.stock.get(k) ?? 0))),
     slopes,
     games: options.map((o) => ({
@@ -126,6 +138,44 @@ export function buildSession(
     }),
   };
   return { instance, options, chosen, gapSkills, stretched, kinds };
+}
+
+/** On a shelf with more ways of sharing a game than this, a session considers those that could do most for somebody. */
+const considered = 240;
+/** Games kept for each child, the best for that child alone; and games that most can share, so that all find a table. */
+const bestForEach = 30;
+const sharedByMost = 40;
+
+/** Which ways of sharing a game a session considers, by index: all of them on a usual shelf. */
+function worthConsidering(
+  alone: readonly TableOption[],
+  found: readonly (readonly Chosen[])[],
+  learners: readonly LearnerNeeds[],
+  settings: SessionSettings,
+): number[] {
+  const all = alone.map((_, i) => i);
+  if (settings.everyGame || alone.length <= considered) return all;
+  const locked = new Set(settings.locks.map((k) => k.game));
+  const keep = new Set(all.filter((i) => locked.has(alone[i]!.game)));
+  const first = (worth: (i: number) => number, count: number): void => {
+    const listed = all.map((i) => ({ i, worth: worth(i) })).filter((x) => x.worth > 0);
+    for (const { i } of listed.sort((x, y) => y.worth - x.worth || x.i - y.i).slice(0, count)) keep.add(i);
+  };
+  const worths = learners.map((l, n) =>
+    found[n]!.map(({ offer, beside }, i) => {
+      if (!offer || (beside && bindsBeside(settings))) return 0;
+      const days = settings.daysSincePlayed.get(`${l.learner}|${alone[i]!.game}`);
+      return freshWorth * freshness(days) + valueOf(offer, l, settings.minutes) * notStale(days);
+    }),
+  );
+  for (const row of worths) first((i) => row[i]!, bestForEach);
+  first((i) => worths.reduce((sum, row) => sum + (row[i]! > 0 ? 1 + row[i]! / 1000 : 0), 0), sharedByMost);
+  // What a child could play only with somebody beside stays too, where it is the best there is.
+  first(
+    (i) => learners.reduce((sum, l, n) => (found[n]![i]!.beside ? sum + valueOf(found[n]![i]!.offer!, l, settings.minutes) : sum), 0),
+    mostBeside,
+  );
+  return [...keep].sort((x, y) => x - y);
 }
 
 /** The steps that the games open to a learner could do most for, the most first. */

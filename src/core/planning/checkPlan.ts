@@ -8,13 +8,15 @@ export type Violation =
   | { readonly rule: 'stock'; readonly round: number; readonly kind: number; readonly used: number; readonly have: number }
   | { readonly rule: 'preparation'; readonly used: number; readonly have: number }
   | { readonly rule: 'lock'; readonly learner: number; readonly round: number; readonly game: number }
+  | { readonly rule: 'apart'; readonly learner: number; readonly other: number; readonly round: number }
+  | { readonly rule: 'loud'; readonly round: number; readonly used: number; readonly have: number }
   | { readonly rule: 'rounds'; readonly used: number; readonly have: number };
 
 /** Every rule of a session, verified from the schedule alone, without trusting any solver. */
 export function checkPlan(instance: PlanInstance, schedule: Schedule): Violation[] {
   const found: Violation[] = [];
   if (schedule.length !== instance.rounds) found.push({ rule: 'rounds', used: schedule.length, have: instance.rounds });
-  const played: Set<number>[] = Array.from({ length: instance.learners }, () => new Set());
+  const played: Map<number, number>[] = Array.from({ length: instance.learners }, () => new Map());
   const used = new Set<number>();
   for (const [round, tables] of schedule.entries()) {
     const seated = new Map<number, number>();
@@ -29,14 +31,23 @@ export function checkPlan(instance: PlanInstance, schedule: Schedule): Violation
       for (const learner of learners) {
         seated.set(learner, (seated.get(learner) ?? 0) + 1);
         if (!(instance.value[learner]![game]! >= 0)) found.push({ rule: 'eligible', learner, round, game });
-        if (played[learner]!.has(familyOf(instance, game))) found.push({ rule: 'repeat', learner, round, game });
-        played[learner]!.add(familyOf(instance, game));
+        const times = (played[learner]!.get(familyOf(instance, game)) ?? 0) + 1;
+        if (times > (instance.timesEach ?? 1)) found.push({ rule: 'repeat', learner, round, game });
+        played[learner]!.set(familyOf(instance, game), times);
       }
     }
     for (let learner = 0; learner < instance.learners; learner++) {
       const times = seated.get(learner) ?? 0;
-      if (times !== (rests(instance, learner, round) ? 0 : 1)) found.push({ rule: 'placed', learner, round, times });
+      const rested = rests(instance, learner, round);
+      if (times > (rested ? 0 : 1) || (times === 0 && !rested && !instance.aims?.rest))
+        found.push({ rule: 'placed', learner, round, times });
     }
+    for (const [learner, other] of instance.aims?.apart ?? [])
+      if (tables.some((t) => t.learners.includes(learner) && t.learners.includes(other)))
+        found.push({ rule: 'apart', learner, other, round });
+    const loud = tables.filter((t) => instance.games[t.game]!.loud).length;
+    if (instance.aims?.loud !== undefined && loud > instance.aims.loud)
+      found.push({ rule: 'loud', round, used: loud, have: instance.aims.loud });
     if (tables.length > instance.tables) found.push({ rule: 'tables', round, used: tables.length, have: instance.tables });
     if (helpers > instance.helpers) found.push({ rule: 'helpers', round, used: helpers, have: instance.helpers });
     for (const [kind, quantity] of stock)

@@ -1,59 +1,49 @@
-import { exactModel, restPenalty } from './exactModel';
-import type { PlanInstance } from './instance';
+import { familyOf, type PlanInstance, type PlanLock } from './instance';
 import type { SolveModel } from './linearModel';
+import { type Relaxation, seatModel } from './seatModel';
 
-/** What would let everyone sit down, and how many seats are missing as things are. */
-export interface Obstacle {
-  readonly relax: 'tables' | 'helpers' | 'stock' | 'preparation' | 'locks' | 'repeats' | 'games';
-  readonly kind?: number;
-  /** Learner-rounds without a seat before and after relaxing this alone. */
+/** What stands in the way of a seat for everybody, and the smallest set of rules whose giving way would bring it. */
+export interface Diagnosis {
+  /** Learner-rounds without a seat as things are, and with all of `relax` done. */
   readonly unseatedBefore: number;
   readonly unseatedAfter: number;
+  /** To be done together; empty where no rule giving way would help. */
+  readonly relax: readonly Relaxation[];
+  /** Fixed seats that cannot be kept together, each with the one it cannot be kept beside where there is one. */
+  readonly clashes: readonly { readonly lock: number; readonly other: number | null }[];
 }
 
-const secondsEach = 3;
+/** Counts, not a clock, so that the same is said anywhere; the clock ends only a solver that hangs. */
+const nodes = 400;
+const hangingSeconds = 8;
 
-/**
- * Why nothing fits: relaxes one rule at a time in the elastic model and reports the rules
- * whose relaxing seats more learners.
- */
-export function diagnose(instance: PlanInstance, solve: SolveModel): Obstacle[] {
-  const before = unseated(instance, solve);
-  const trials: { relax: Obstacle['relax']; kind?: number; instance: PlanInstance }[] = [
-    { relax: 'locks', instance: { ...instance, locks: [] } },
-    { relax: 'tables', instance: { ...instance, tables: instance.tables + 1 } },
-    { relax: 'helpers', instance: { ...instance, helpers: instance.helpers + 1 } },
-    { relax: 'preparation', instance: { ...instance, preparationMinutes: 1e6 } },
-    ...instance.stock.map((_, kind) => ({
-      relax: 'stock' as const,
-      kind,
-      instance: { ...instance, stock: instance.stock.map((q, k) => (k === kind ? q + 2 : q)) },
-    })),
-    {
-      relax: 'repeats',
-      instance: {
-        ...instance,
-        games: instance.games.flatMap((g, i) => Array.from({ length: instance.rounds }, (_, c) => ({ ...g, family: i * 10 + c }))),
-        value: instance.value.map((row) => row.flatMap((v) => Array<number>(instance.rounds).fill(v))),
-        dose: instance.dose.map((row) => row.flatMap((d) => Array(instance.rounds).fill(d) as (typeof d)[])),
-        locks: [],
-      },
-    },
-  ];
-  const found: Obstacle[] = [];
-  for (const { relax, kind, instance: relaxed } of trials) {
-    if (relax === 'locks' && !instance.locks?.length) continue;
-    const after = unseated(relaxed, solve);
-    if (after < before) found.push({ relax, kind, unseatedBefore: before, unseatedAfter: after });
-  }
-  if (found.length === 0) found.push({ relax: 'games', unseatedBefore: before, unseatedAfter: before });
-  return found.sort((x, y) => x.unseatedAfter - y.unseatedAfter);
+/** Why not all find a seat: one mixed-integer programme in which every rule may give way at a price. */
+export function diagnose(instance: PlanInstance, solve: SolveModel, unseatedBefore: number): Diagnosis {
+  const seats = seatModel(instance, { relax: true });
+  const { values } = solve(seats.model, { seconds: hangingSeconds, nodes, relativeGap: 1e-4 });
+  if (!values) return { unseatedBefore, unseatedAfter: unseatedBefore, relax: [], clashes: [] };
+  const relax = seats.relaxationsIn(values);
+  const clashes = relax.flatMap((x) => (x.relax === 'lock' ? [{ lock: x.lock, other: clashOf(instance, x.lock) }] : []));
+  return { unseatedBefore, unseatedAfter: seats.unseatedIn(values), relax, clashes };
 }
 
-function unseated(instance: PlanInstance, solve: SolveModel): number {
-  const { model } = exactModel(instance, { elastic: true });
-  // Only the missing seats count here, not the worth of the plan.
-  const cost = model.cost.map((c) => (c === -restPenalty ? -1 : 0));
-  const outcome = solve({ ...model, cost }, { seconds: secondsEach });
-  return outcome.values ? Math.max(0, Math.round(-outcome.objective)) + 0 : instance.learners * instance.rounds;
+/** The fixed seat that another cannot be kept beside, by the rules that two alone can break. */
+function clashOf(instance: PlanInstance, lock: number): number | null {
+  const locks = instance.locks ?? [];
+  const a = locks[lock]!;
+  const at = locks.findIndex((b, i) => i !== lock && cannotBoth(instance, a, b));
+  return at < 0 ? null : at;
+}
+
+function cannotBoth(instance: PlanInstance, a: PlanLock, b: PlanLock): boolean {
+  const [g, h] = [instance.games[a.game]!, instance.games[b.game]!];
+  if (a.learner === b.learner)
+    return (a.round === b.round && a.game !== b.game) || (a.round !== b.round && familyOf(instance, a.game) === familyOf(instance, b.game));
+  if (a.round !== b.round) return a.game !== b.game && g.preparation + h.preparation > instance.preparationMinutes;
+  if (a.game === b.game) return false;
+  if (instance.tables < 2 || g.helper + h.helper > instance.helpers) return true;
+  return instance.stock.some((have, kind) => {
+    const of = (game: typeof g): number => game.materials.find(([k]) => k === kind)?.[1] ?? 0;
+    return of(g) > 0 && of(h) > 0 && of(g) + of(h) > have;
+  });
 }

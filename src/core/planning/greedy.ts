@@ -5,19 +5,18 @@ import { SearchState } from './searchState';
 /**
  * A first plan, round by round: opens the table whose best seats gain most per learner,
  * minus a price for preparation, with some noise so that repeated tries differ.
- * Returns null when a learner is left without a seat.
+ * Returns null when a learner is left without a seat who may not be, or the locks cannot be kept.
  */
 export function greedy(instance: PlanInstance, rng: Rng, noise: number): SearchState | null {
   const state = new SearchState(instance);
   if (!state.seatLocks()) return null;
-  state.refreshWorth();
   for (let r = 0; r < instance.rounds; r++) if (!fillRound(state, r, rng, noise)) return null;
-  state.refreshWorth();
-  return state;
+  state.accept();
+  return state.broken === 0 ? state : null;
 }
 
 function fillRound(state: SearchState, r: number, rng: Rng, noise: number): boolean {
-  const { instance, S } = state;
+  const { S } = state;
   const waiting = (): number[] =>
     Array.from({ length: state.L }, (_, l) => l).filter((l) => state.seat[l * state.R + r]! < 0 && !state.isResting(l, r));
   for (let open = waiting(); open.length > 0; open = waiting()) {
@@ -28,32 +27,30 @@ function fillRound(state: SearchState, r: number, rng: Rng, noise: number): bool
   // Who is still waiting joins a table with room.
   for (const l of waiting()) {
     let best = -1;
-    let bestGain = -1;
+    let bestGain = -Infinity;
     for (let t = 0; t < S; t++) {
       const g = state.game[r * S + t]!;
-      if (g < 0 || state.size[r * S + t]! >= instance.games[g]!.max || !state.mayPlay(l, r, g)) continue;
-      const gain = gainOf(state, l, r, t);
+      if (g < 0 || state.size[r * S + t]! >= state.max[g]! || !state.mayPlay(l, r, g)) continue;
+      const gain = state.worth.gain(l, r, -1, g);
       if (gain > bestGain) {
         best = t;
         bestGain = gain;
       }
     }
-    if (best < 0) return false;
+    if (best < 0) {
+      if (!state.mayRest) return false;
+      continue;
+    }
     state.place(l, r, best);
-    state.worth[l] = state.valueOfLearner(l);
   }
   for (let t = 0; t < S; t++) {
     const g = state.game[r * S + t]!;
-    if (g >= 0 && state.size[r * S + t]! < instance.games[g]!.min && !topUp(state, r, t)) return false;
+    if (g < 0 || state.size[r * S + t]! >= state.min[g]! || topUp(state, r, t)) continue;
+    if (!state.mayRest || state.lockedTable[r * S + t] === 1) return false;
+    for (let l = 0; l < state.L; l++) if (state.seat[l * state.R + r] === t) state.place(l, r, -1);
+    state.setGame(r, t, -1);
   }
   return true;
-}
-
-function gainOf(state: SearchState, l: number, r: number, table: number): number {
-  state.place(l, r, table);
-  const gain = state.valueOfLearner(l) - state.worth[l]!;
-  state.place(l, r, -1);
-  return gain;
 }
 
 function openBest(state: SearchState, r: number, table: number, waiting: readonly number[], rng: Rng, noise: number): boolean {
@@ -65,16 +62,14 @@ function openBest(state: SearchState, r: number, table: number, waiting: readonl
   for (let g = 0; g < state.G; g++) {
     const game = instance.games[g]!;
     if (!state.canOpen(r, g, -1)) continue;
-    state.game[r * S + table] = g;
-    const gains = waiting.filter((l) => state.mayPlay(l, r, g)).map((l) => ({ l, gain: gainOf(state, l, r, table) }));
-    state.game[r * S + table] = -1;
+    const gains = waiting.filter((l) => state.mayPlay(l, r, g)).map((l) => ({ l, gain: state.worth.gain(l, r, -1, g) }));
     gains.sort((x, y) => y.gain - x.gain);
     const remaining = waiting.length;
     let take = Math.min(game.max, gains.length);
     if (take < game.min) continue;
     // Leave nobody alone: a rest of one is taken in when there is room.
     if (remaining - take === 1 && take > game.min && take > leastSeats) take -= 1;
-    if (take < leastSeats && tablesLeft <= 1) continue;
+    if (take < leastSeats && tablesLeft <= 1 && !state.mayRest) continue;
     const mean = gains.slice(0, take).reduce((sum, x) => sum + x.gain, 0) / take;
     const price = state.isUsed(g) ? 0 : (game.preparation / Math.max(1, state.preparationLeft())) * 0.5;
     const crowd = take < leastSeats ? 0.3 * (leastSeats - take) : 0;
@@ -86,23 +81,19 @@ function openBest(state: SearchState, r: number, table: number, waiting: readonl
   }
   if (!best) return false;
   state.setGame(r, table, best.g);
-  for (const l of best.learners) {
-    state.place(l, r, table);
-    state.worth[l] = state.valueOfLearner(l);
-  }
+  for (const l of best.learners) state.place(l, r, table);
   return true;
 }
 
 /** Brings a table (opened by a lock, say) to its least size by moving learners over. */
 function topUp(state: SearchState, r: number, table: number): boolean {
-  const { instance, S } = state;
+  const { S } = state;
   const g = state.game[r * S + table]!;
-  for (let l = 0; l < state.L && state.size[r * S + table]! < instance.games[g]!.min; l++) {
+  for (let l = 0; l < state.L && state.size[r * S + table]! < state.min[g]!; l++) {
     const from = state.seat[l * state.R + r]!;
-    if (from < 0 || from === table || state.lockedSeat[l * state.R + r] === 1 || !state.mayPlay(l, r, g)) continue;
-    if (state.size[r * S + from]! <= instance.games[state.game[r * S + from]!]!.min) continue;
+    if (from === table || state.isResting(l, r) || state.lockedSeat[l * state.R + r] === 1 || !state.mayPlay(l, r, g)) continue;
+    if (from >= 0 && state.size[r * S + from]! <= state.min[state.game[r * S + from]!]!) continue;
     state.place(l, r, table);
-    state.worth[l] = state.valueOfLearner(l);
   }
-  return state.size[r * S + table]! >= instance.games[g]!.min;
+  return state.size[r * S + table]! >= state.min[g]!;
 }

@@ -1,139 +1,181 @@
 import { createRng } from '../shared/rng';
-import { anneal } from './anneal';
-import { boundModel } from './boundModel';
+import { boundModel, mostTogether } from './boundModel';
 import { checkPlan } from './checkPlan';
-import { diagnose, type Obstacle } from './diagnose';
+import { diagnose, type Diagnosis } from './diagnose';
 import { exactModel } from './exactModel';
 import { greedy } from './greedy';
 import type { PlanInstance, Schedule } from './instance';
 import type { SolveModel } from './linearModel';
-import { objectiveOf } from './objective';
-import { SearchState } from './searchState';
+import { learnerValue, objectiveOf } from './objective';
+import { type Found, searchFrom } from './searchFrom';
+import { seatModel } from './seatModel';
 
 export interface PlanOptions {
   readonly seed: number;
-  /** Rough budget; it is turned into a number of moves, so that the same seed gives the same plan. */
-  readonly seconds: number;
+  /** Moves of each start. The same number gives the same plan on every machine; a slow one takes longer. */
+  readonly moves: number;
+  /** Only a plan that seats everybody is of use; where there is none that is answered without a search or the reasons. */
+  readonly wholeOnly?: boolean;
   readonly onProgress?: (share: number, best: number) => boolean;
 }
 
 export interface PlanOutcome {
-  readonly status: 'optimal' | 'good' | 'stopped-early' | 'infeasible';
+  readonly status: 'optimal' | 'good' | 'stopped-early' | 'partial' | 'infeasible';
   readonly schedule: Schedule;
   readonly objective: number;
   /** No schedule can be worth more than this. */
   readonly bound: number;
-  readonly obstacles: readonly Obstacle[];
+  /** Why not all find a seat; null where they do. */
+  readonly diagnosis: Diagnosis | null;
 }
 
-/** Seats × games below which the whole model is solved exactly. */
+/** Independent searches of which the best is taken. */
+export const starts = 2;
+/** Moves of one start in the work that is called a second; a machine of today makes about so many in one. */
+export const movesPerSecond = 1_000_000;
+
+/** Seats × games below which a round is solved exactly. */
 const exactSize = 420;
-/** Moves a second that a modest machine makes. */
-const movesPerSecond = 350_000;
-const annealStarts = 5;
+const exactNodes = 2000;
 const greedyTries = 40;
-/** Part of the budget that goes into tightening the bound. */
-const boundShare = 0.5;
+const enoughTries = 8;
 const optimalTolerance = 1e-6;
+/** A missing seat costs so many times the best that anybody could play, and so much more for each round rested lately. */
+const restWorths = 20;
+const restedMore = 0.25;
+/** Far more than it takes; only a solver that hangs is ended by it. */
+const hangingSeconds = 20;
+
+/** A session made ready to be searched: a first legal plan, and what stood in the way of a whole one. */
+export interface Prepared {
+  readonly instance: PlanInstance;
+  /** Null where not even a part of a session can be had. */
+  readonly first: Schedule | null;
+  /** Why not all find a seat; null where they do. */
+  readonly diagnosis: Diagnosis | null;
+  /** How much is left to do: nothing where the plan is proven best, or is of no use to whoever asked. */
+  readonly rest: 'search' | 'none';
+  /** Not all find a seat. */
+  readonly partial: boolean;
+}
+
+/** A plan to begin with, from which a search may go on. */
+export type Searchable = Prepared & { readonly first: Schedule; readonly rest: 'search' };
+export const isSearched = (ready: Prepared): ready is Searchable => ready.rest === 'search' && ready.first !== null;
 
 /**
- * Plans one session: who plays what with whom in each round. A linear programme gives the
- * bound; small sessions are solved exactly; larger ones by annealing from several greedy
- * starts, then with all tables fixed and all seats free as a mixed-integer programme.
+ * Plans one session: who plays what with whom in each round. Small sessions are solved exactly; larger ones by
+ * annealing from several greedy starts, each followed by a mixed-integer programme with all tables fixed and all
+ * seats free. Where not all find a seat, the plan seats as many as can be and says what would seat the others.
  * Every result is checked independently before it is returned.
  */
 export function planSession(instance: PlanInstance, solve: SolveModel, options: PlanOptions): PlanOutcome {
+  const ready = prepare(instance, solve, options);
+  if (!isSearched(ready)) return withoutSearch(ready);
+  const found: Found[] = [];
+  for (let start = 0; start < starts && !found.some((f) => f.stopped); start++) {
+    const onProgress = (share: number, best: number): boolean =>
+      options.onProgress?.((start + share) / starts, Math.max(best, ...found.map((f) => f.objective))) ?? true;
+    found.push(searchFrom(ready.instance, solve, ready.first, { ...options, start, onProgress }));
+  }
+  return joinFound(ready, found, boundOf(ready.instance, solve));
+}
+
+/** A first legal plan. Where there is none for everybody, one that leaves as few as can be without a seat. */
+export function prepare(instance: PlanInstance, solve: SolveModel, options: Pick<PlanOptions, 'seed' | 'wholeOnly'>): Prepared {
   const size = instance.learners * instance.rounds * instance.games.length;
-  if (size <= exactSize && instance.rounds === 1) {
+  const whole = { instance, diagnosis: null, partial: false };
+  const companions = instance.aims?.together ?? instance.aims?.apart;
+  if (size <= exactSize && instance.rounds === 1 && !companions) {
     const exact = exactModel(instance);
-    const outcome = solve(exact.model, { seconds: Math.max(2, options.seconds) });
-    if (outcome.status === 'infeasible') return infeasible(instance, solve);
-    if (outcome.values) return finish(instance, exact.scheduleOf(outcome.values), outcome.bound, false);
+    const outcome = solve(exact.model, { seconds: hangingSeconds, nodes: exactNodes });
+    const first = outcome.values ? exact.scheduleOf(outcome.values) : null;
+    if (first && checkPlan(instance, first).length === 0)
+      return { ...whole, first, rest: outcome.status === 'optimal' ? 'none' : 'search' };
   }
-  const bound = boundOf(instance, solve, options.seconds);
-  if (bound === null) return infeasible(instance, solve);
-  const start = firstPlan(instance, solve, options.seed);
-  if (!start) return infeasible(instance, solve);
-  let best: Schedule = start;
-  let bestValue = objectiveOf(instance, start);
-  let stopped = false;
-  const moves = Math.ceil((options.seconds * movesPerSecond) / annealStarts);
-  for (let a = 0; a < annealStarts && !stopped && bestValue < bound - optimalTolerance; a++) {
-    const rng = createRng(options.seed, 100 + a);
-    let state = a === 0 ? null : greedy(instance, rng, 0.3);
-    if (!state) {
-      state = new SearchState(instance);
-      state.load(best);
-    }
-    const found = anneal(state, rng, moves, (share) => {
-      const goOn = options.onProgress?.((a + share) / annealStarts, bestValue) ?? true;
-      stopped = !goOn;
-      return goOn;
-    });
-    const value = objectiveOf(instance, found.schedule);
-    if (value > bestValue && checkPlan(instance, found.schedule).length === 0) {
-      best = found.schedule;
-      bestValue = value;
-    }
-  }
-  if (!stopped && bestValue < bound - optimalTolerance) best = reseat(instance, solve, best, bestValue);
-  return finish(instance, best, bound, stopped);
+  const first = greedyPlan(instance, options.seed);
+  if (first) return { ...whole, first, rest: 'search' };
+  return partly(instance, solve, options);
 }
 
-/**
- * The linear bound first, then as much tighter as integrality brings in the time given; the
- * plan does not depend on it, so a slower machine only promises a little less.
- */
-function boundOf(instance: PlanInstance, solve: SolveModel, seconds: number): number | null {
-  const model = boundModel(instance);
-  const linear = solve({ ...model, integer: model.integer.map(() => false) }, { seconds: 20 });
-  if (linear.status === 'infeasible') return null;
-  const whole = solve(model, { seconds: Math.max(0.2, seconds * boundShare), nodes: 1 });
-  if (whole.status === 'infeasible') return null;
-  return Number.isFinite(whole.bound) ? Math.min(linear.bound, whole.bound) : linear.bound;
-}
-
-/** All tables as they stand, all seats free. */
-function reseat(instance: PlanInstance, solve: SolveModel, schedule: Schedule, value: number): Schedule {
-  const fixed = exactModel(instance, { menu: schedule.map((round) => round.map((t) => t.game)) });
-  const outcome = solve(fixed.model, { seconds: 4, relativeGap: 1e-5 });
-  if (!outcome.values) return schedule;
-  const better = fixed.scheduleOf(outcome.values);
-  return checkPlan(instance, better).length === 0 && objectiveOf(instance, better) > value ? better : schedule;
-}
-
-/** A legal plan: greedy with growing noise, then the exact model without caring for worth. */
-function firstPlan(instance: PlanInstance, solve: SolveModel, seed: number): Schedule | null {
+function greedyPlan(instance: PlanInstance, seed: number): Schedule | null {
   let best: Schedule | null = null;
   let bestValue = -Infinity;
   for (let i = 0; i < greedyTries; i++) {
     const state = greedy(instance, createRng(seed, i), i === 0 ? 0 : 0.2 + i / greedyTries);
-    if (!state) continue;
-    const schedule = state.schedule();
-    if (checkPlan(instance, schedule).length > 0) continue;
-    if (state.total() > bestValue) {
+    if (state && state.total > bestValue) {
+      const schedule = state.schedule();
+      if (checkPlan(instance, schedule).length > 0) continue;
       best = schedule;
-      bestValue = state.total();
+      bestValue = state.total;
     }
-    if (i >= 8) break;
+    if (best && i >= enoughTries) break;
   }
-  if (best) return best;
-  const exact = exactModel(instance);
-  const anyPlan = solve({ ...exact.model, cost: exact.model.cost.map(() => 0) }, { seconds: 8 });
-  if (!anyPlan.values) return null;
-  const schedule = exact.scheduleOf(anyPlan.values);
-  return checkPlan(instance, schedule).length === 0 ? schedule : null;
+  return best;
 }
 
-function finish(instance: PlanInstance, schedule: Schedule, bound: number, stopped: boolean): PlanOutcome {
-  const broken = checkPlan(instance, schedule);
+/** The fewest rounds without a seat that can be, by the solver; then it is known whether everybody can be seated after all. */
+function partly(instance: PlanInstance, solve: SolveModel, { seed, wholeOnly }: Pick<PlanOptions, 'seed' | 'wholeOnly'>): Prepared {
+  const seats = seatModel(instance, { relax: false });
+  const { values } = solve(seats.model, { seconds: hangingSeconds, nodes: exactNodes });
+  const schedule = values ? seats.scheduleOf(values) : null;
+  if (schedule && checkPlan(instance, schedule).length === 0)
+    return { instance, first: schedule, diagnosis: null, partial: false, rest: 'search' };
+  if (wholeOnly) return { instance, first: null, diagnosis: null, partial: true, rest: 'none' };
+  const resting = withRests(instance);
+  const first = schedule && checkPlan(resting, schedule).length === 0 ? schedule : greedyPlan(resting, seed);
+  const unseated = values ? seats.unseatedIn(values) : seatsWanted(instance);
+  return { instance: resting, first, diagnosis: diagnose(instance, solve, unseated), partial: true, rest: first ? 'search' : 'none' };
+}
+
+/** Seats in all rounds for all who are there. */
+const seatsWanted = ({ learners, rounds, resting = [] }: PlanInstance): number => learners * rounds - resting.length;
+
+/** The same session where a seat may be missing, at a price that no worth of playing comes near; who rested lately pays more. */
+export function withRests(instance: PlanInstance): PlanInstance {
+  if (instance.aims?.rest) return instance;
+  let most = 1;
+  for (let l = 0; l < instance.learners; l++)
+    for (let g = 0; g < instance.games.length; g++) if (instance.value[l]![g]! >= 0) most = Math.max(most, learnerValue(instance, l, [g]));
+  const rest = Array.from({ length: instance.learners }, (_, l) => restWorths * most * (1 + restedMore * (instance.rested?.[l] ?? 0)));
+  return { ...instance, aims: { ...instance.aims, rest } };
+}
+
+/** What is to be told without a search: proven best, or nothing to be had. */
+export function withoutSearch({ instance, first, partial, diagnosis }: Prepared): PlanOutcome {
+  if (!first) return { status: 'infeasible', schedule: [], objective: 0, bound: 0, diagnosis };
+  const objective = objectiveOf(instance, first);
+  return { status: partial ? 'partial' : 'optimal', schedule: first, objective, bound: objective, diagnosis };
+}
+
+/** The linear bound over the session with its rounds summed out: at most so much is possible. */
+export function boundOf(instance: PlanInstance, solve: SolveModel): number {
+  const model = boundModel(instance);
+  const linear = solve({ ...model, integer: model.integer.map(() => false) }, { seconds: hangingSeconds });
+  return linear.status === 'optimal' ? linear.bound + mostTogether(instance) : looseBound(instance);
+}
+
+/** A bound that needs no solver: for each learner as many of the best games as there are rounds, each as if it were alone. */
+export function looseBound(instance: PlanInstance): number {
+  let sum = mostTogether(instance) + instance.learners * instance.rounds * (instance.aims?.keep?.worth ?? 0);
+  for (let l = 0; l < instance.learners; l++)
+    sum += instance.games
+      .flatMap((_, g) => Array<number>(instance.timesEach ?? 1).fill(instance.value[l]![g]! >= 0 ? learnerValue(instance, l, [g]) : 0))
+      .sort((x, y) => y - x)
+      .slice(0, instance.rounds)
+      .reduce((s, v) => s + v, 0);
+  return sum;
+}
+
+/** The best of what the starts found, checked once more. */
+export function joinFound(ready: Searchable, found: readonly Found[], bound: number): PlanOutcome {
+  const { instance, partial } = ready;
+  const best = found.reduce((x, y) => (y.objective > x.objective ? y : x));
+  const broken = checkPlan(instance, best.schedule);
   if (broken.length > 0) throw new Error(`A plan broke a rule: ${JSON.stringify(broken[0])}`);
-  const objective = objectiveOf(instance, schedule);
+  const objective = objectiveOf(instance, best.schedule);
   const proven = Math.max(bound, objective);
-  const status = objective >= proven - optimalTolerance * Math.max(1, Math.abs(proven)) ? 'optimal' : stopped ? 'stopped-early' : 'good';
-  return { status, schedule, objective, bound: proven, obstacles: [] };
-}
-
-function infeasible(instance: PlanInstance, solve: SolveModel): PlanOutcome {
-  return { status: 'infeasible', schedule: [], objective: 0, bound: 0, obstacles: diagnose(instance, solve) };
+  const optimal = objective >= proven - optimalTolerance * Math.max(1, Math.abs(proven));
+  const status = found.some((f) => f.stopped) ? 'stopped-early' : partial ? 'partial' : optimal ? 'optimal' : 'good';
+  return { status, schedule: best.schedule, objective, bound: proven, diagnosis: ready.diagnosis };
 }

@@ -14,7 +14,9 @@ import { expectedSuccess } from '../recommend/valueOf';
 import type { SkillGraph } from '../skills/skillGraph';
 import { buildSession, type BuiltSession, type SessionSettings } from './buildSession';
 import type { SolveModel } from './linearModel';
-import { type PlanOutcome, planSession } from './planSession';
+import type { Diagnosis } from './diagnose';
+import type { PlanInstance } from './instance';
+import { movesPerSecond, type PlanOutcome, planSession } from './planSession';
 
 export interface TermLearner extends NeedyLearner {
   /** Where each skill stands, by index. */
@@ -42,6 +44,8 @@ export interface PlanningInput {
   readonly stock: readonly (readonly [string, number])[];
   readonly plentiful: readonly string[];
   readonly preparationMinutes: number;
+  /** How often a child may play the same game in one session; once where nothing is said. */
+  readonly timesEach?: number;
   readonly played: readonly WirePlayed[];
   readonly locks: SessionSettings['locks'];
   readonly resting: SessionSettings['resting'];
@@ -62,17 +66,35 @@ export interface PlannedSeat {
   readonly stretched: boolean;
 }
 
+/** One thing that would help: a number of the session that is larger, things to be had, or something that is let go. */
+export interface HelpingStep {
+  readonly relax: 'tables' | 'helpers' | 'preparation' | 'stock' | 'lock' | 'repeats';
+  readonly by?: number;
+  readonly kind?: string;
+  readonly lock?: SeatName;
+  /** What the fixed seat cannot be kept beside. */
+  readonly beside?: SeatName;
+}
+
+export interface SeatName {
+  readonly learner: string;
+  readonly round: number;
+  readonly game: string;
+}
+
+export interface MissingSeats {
+  readonly unseatedBefore: number;
+  readonly unseatedAfter: number;
+  readonly steps: readonly HelpingStep[];
+}
+
 export interface PlannedMeeting {
   readonly date: string;
   readonly status: PlanOutcome['status'];
   readonly objective: number;
   readonly bound: number;
-  readonly obstacles: readonly {
-    readonly relax: string;
-    readonly kind?: string;
-    readonly unseatedBefore: number;
-    readonly unseatedAfter: number;
-  }[];
+  /** Why not all have a seat, and the smallest set of things that together would bring it; null where all have. */
+  readonly missing: MissingSeats | null;
   readonly rounds: readonly {
     readonly tables: readonly {
       readonly game: string;
@@ -84,23 +106,38 @@ export interface PlannedMeeting {
   }[];
 }
 
+/** One session that is to be planned, by whoever drives `termSteps`. */
+export interface SessionTask {
+  readonly meeting: number;
+  readonly instance: PlanInstance;
+  readonly seed: number;
+  /** Moves of each start. */
+  readonly moves: number;
+  /** Only a plan that seats everybody is of use; no search where there is none. */
+  readonly wholeOnly: boolean;
+  /** What a schedule of this session means in names. */
+  readonly read: (outcome: PlanOutcome) => PlannedMeeting;
+}
+
 /**
- * Plans meetings one after another with the same model: after each, everyone's mastery is
- * carried forward by what they will have practised, so that later meetings follow from it.
+ * Plans meetings one after another with the same model: after each, everyone's mastery is carried forward by what they
+ * will have practised, so that later meetings follow from it. A generator: it asks for each session to be planned and
+ * goes on with the answer, so that a worker may plan it as it likes; `done` hears of each finished meeting. A session
+ * that was stopped is the last.
  */
-export function planTerm(
+export function* termSteps(
   graph: SkillGraph,
   input: PlanningInput,
-  solve: SolveModel,
-  onProgress?: (share: number) => void,
-): PlannedMeeting[] {
+  done?: (meeting: number, planned: PlannedMeeting) => void,
+): Generator<SessionTask, PlannedMeeting[], PlanOutcome> {
   const { offers } = input;
   const offerOf = new Map(offers.map((o) => [o.variant, o]));
   const met = metInPlay(input.played, offers);
   const state = new Map(input.learners.map((l) => [l.id, { learner: l, skills: renewed(l.skills, met.get(l.id)) }]));
   const played = [...input.played];
   const firstDate = input.meetings[0]?.date ?? '';
-  return input.meetings.map((meeting, i) => {
+  const finished: PlannedMeeting[] = [];
+  for (const [i, meeting] of input.meetings.entries()) {
     const years = daysBetween(firstDate, meeting.date) / 365.25;
     const present = meeting.present.flatMap((id) => state.get(id) ?? []);
     const needs = present.map(({ learner, skills }) =>
@@ -109,32 +146,38 @@ export function planTerm(
     const settings: SessionSettings = {
       ...meeting,
       preparationMinutes: input.preparationMinutes,
+      ...(input.timesEach ? { timesEach: input.timesEach } : {}),
       stock: new Map(input.stock),
       plentiful: new Set(input.plentiful),
       daysSincePlayed: daysSince(played, meeting.date),
       locks: i === 0 ? input.locks : [],
       resting: i === 0 ? input.resting : [],
     };
-    const plan = (built: BuiltSession): PlanOutcome =>
-      planSession(built.instance, solve, {
-        seed: input.seed + i,
-        seconds: input.secondsPerMeeting,
-        onProgress: (share) => {
-          onProgress?.((i + share) / input.meetings.length);
-          return true;
-        },
-      });
+    const moves = Math.ceil(input.secondsPerMeeting * movesPerSecond);
+    const read = (built: BuiltSession) => (outcome: PlanOutcome) =>
+      readMeeting(graph, meeting, built, outcome, needs, (variant, players) => atTable(offerOf.get(variant)!, players, meeting.minutes));
+    const ask = (built: BuiltSession, wholeOnly: boolean): SessionTask => ({
+      meeting: i,
+      instance: built.instance,
+      seed: input.seed + i,
+      moves,
+      wholeOnly,
+      read: read(built),
+    });
     let built = buildSession(graph, offers, needs, settings);
-    let outcome = plan(built);
-    if (outcome.status === 'infeasible' && built.options.some((o) => o.beside)) {
-      // Better a plan that asks for one helper more than none: the board says where.
+    const bound = built.options.some((o) => o.beside);
+    let outcome = yield ask(built, bound);
+    if (bound && !seatsAll(outcome)) {
+      // Better a plan that asks for one helper more than one that seats fewer: the board says where.
       const free = buildSession(graph, offers, needs, { ...settings, besideFree: true });
-      const anyway = plan(free);
-      if (anyway.status !== 'infeasible') [built, outcome] = [free, anyway];
+      const anyway = yield ask(free, true);
+      if (seatsAll(anyway)) [built, outcome] = [free, anyway];
+      else outcome = yield ask(built, false);
     }
-    const planned = readMeeting(graph, meeting, built, outcome, needs, (variant, players) =>
-      atTable(offerOf.get(variant)!, players, meeting.minutes),
-    );
+    const planned = read(built)(outcome);
+    finished.push(planned);
+    done?.(i, planned);
+    if (outcome.status === 'stopped-early') break;
     for (const round of planned.rounds)
       for (const table of round.tables)
         for (const seat of table.seats) {
@@ -148,8 +191,33 @@ export function planTerm(
             meeting,
           );
         }
-    return planned;
-  });
+  }
+  return finished;
+}
+
+const seatsAll = (outcome: PlanOutcome): boolean => outcome.status !== 'partial' && outcome.status !== 'infeasible';
+
+/** The same in one thread, each session planned by `planSession`. */
+export function planTerm(
+  graph: SkillGraph,
+  input: PlanningInput,
+  solve: SolveModel,
+  onProgress?: (share: number) => void,
+): PlannedMeeting[] {
+  const steps = termSteps(graph, input);
+  let step = steps.next();
+  while (!step.done) {
+    const { meeting, instance, ...options } = step.value;
+    const outcome = planSession(instance, solve, {
+      ...options,
+      onProgress: (share) => {
+        onProgress?.((meeting + share) / input.meetings.length);
+        return true;
+      },
+    });
+    step = steps.next(outcome);
+  }
+  return step.value;
 }
 
 export function daysSince(played: readonly Pick<WirePlayed, 'learner' | 'game' | 'date'>[], date: string): Map<string, number[]> {
@@ -185,12 +253,7 @@ function readMeeting(
     status: outcome.status,
     objective: outcome.objective,
     bound: outcome.bound,
-    obstacles: outcome.obstacles.map(({ relax, kind, unseatedBefore, unseatedAfter }) => ({
-      relax,
-      unseatedBefore,
-      unseatedAfter,
-      ...(kind === undefined ? {} : { kind: built.kinds[kind]! }),
-    })),
+    missing: outcome.diagnosis && missingSeats(outcome.diagnosis, built, needs),
     rounds: outcome.schedule.map((tables) => {
       const seated = new Set(tables.flatMap((t) => t.learners));
       return {
@@ -214,6 +277,21 @@ function readMeeting(
       };
     }),
   };
+}
+
+function missingSeats(diagnosis: Diagnosis, built: BuiltSession, needs: readonly LearnerNeeds[]): MissingSeats {
+  const { unseatedBefore, unseatedAfter, relax, clashes } = diagnosis;
+  const seatName = (lock: number): SeatName => {
+    const { learner, round, game } = built.instance.locks![lock]!;
+    return { learner: needs[learner]!.learner, round, game: built.options[game]!.game };
+  };
+  const steps = relax.map((x): HelpingStep => {
+    if (x.relax === 'stock') return { relax: x.relax, by: x.by, kind: built.kinds[x.kind]! };
+    if (x.relax !== 'lock') return { relax: x.relax, by: x.by };
+    const other = clashes.find((c) => c.lock === x.lock)?.other ?? null;
+    return { relax: x.relax, lock: seatName(x.lock), ...(other === null ? {} : { beside: seatName(other) }) };
+  });
+  return { unseatedBefore, unseatedAfter, steps };
 }
 
 /**

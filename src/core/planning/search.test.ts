@@ -1,51 +1,15 @@
 import { describe, expect, it } from 'vitest';
 import { loadSolver } from '../../adapters/highs/solveModel';
-import { below, createRng, uniform } from '../shared/rng';
+import { createRng } from '../shared/rng';
 import { anneal } from './anneal';
 import { boundModel } from './boundModel';
 import { checkPlan } from './checkPlan';
 import { greedy } from './greedy';
-import type { PlanInstance, PlanLock } from './instance';
+import type { PlanInstance } from './instance';
+import { tight } from './instances.testing';
 import { objectiveOf } from './objective';
 import { SearchState, scheduleFrom } from './searchState';
 
-/** A session of the usual size with tight tables: nine to twelve learners, few things, few helpers, games of two to four. */
-function tight(seed: number, locks: readonly PlanLock[] = []): PlanInstance {
-  const rng = createRng(seed);
-  const learners = 9 + below(rng, 4);
-  const games = 14;
-  const gaps = Array.from({ length: learners }, () => Array.from({ length: 5 }, () => uniform(rng)));
-  return {
-    learners,
-    rounds: 3,
-    tables: 5,
-    helpers: 2,
-    preparationMinutes: 40,
-    stock: [2, 3, 4],
-    slopes: [1, 0.6, 0.3],
-    games: Array.from({ length: games }, (_, g) => ({
-      min: 2 + below(rng, 2),
-      max: 3 + below(rng, 2),
-      materials: [[below(rng, 3), 1]],
-      helper: below(rng, 4) === 0 ? 1 : 0,
-      preparation: below(rng, 6),
-      family: g >= 12 ? g - 12 : g,
-    })),
-    gaps,
-    value: gaps.map(() => Array.from({ length: games }, () => (uniform(rng) < 0.15 ? -1 : uniform(rng) / 10))),
-    dose: gaps.map(() => Array.from({ length: games }, () => [[below(rng, 5), 0.5 + uniform(rng)]])),
-    locks,
-    // Some rest in a round, and stay where they are.
-    resting:
-      seed % 2 === 0
-        ? []
-        : [
-            [0, 1],
-            [3, 2],
-            [4, 2],
-          ],
-  };
-}
 const seeds = Array.from({ length: 12 }, (_, i) => 100 + i);
 const begin = (instance: PlanInstance, seed: number): SearchState | null => {
   for (let i = 0; i < 12; i++) {
@@ -74,7 +38,7 @@ describe('moves', () => {
     expect(value).toBeGreaterThanOrEqual(before - 1e-9);
     // What they leave behind keeps the rules too, and its books agree with it.
     expect(checkPlan(state.instance, state.schedule())).toEqual([]);
-    expect(state.total()).toBeCloseTo(objectiveOf(state.instance, state.schedule()), 6);
+    expect(state.total).toBeCloseTo(objectiveOf(state.instance, state.schedule()), 6);
   });
   it('come from a first plan that fills up tables which one fixed child opens', () => {
     let tried = 0;
@@ -173,7 +137,7 @@ describe('a search state', () => {
     const other = new SearchState(state.instance);
     other.load(state.schedule());
     expect(other.schedule()).toEqual(state.schedule());
-    expect(other.total()).toBeCloseTo(state.total(), 9);
+    expect(other.total).toBeCloseTo(state.total, 9);
     expect(other.preparationLeft()).toBeCloseTo(state.preparationLeft(), 9);
   });
 });

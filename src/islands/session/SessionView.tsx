@@ -1,4 +1,4 @@
-import type { LockWire, PlanWire } from '../../contract/wire/plans';
+import type { LockWire, MissingSeatsWire, PlanWire } from '../../contract/wire/plans';
 import { DndContext, type DragEndEvent, PointerSensor, useSensor, useSensors } from '@dnd-kit/core';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useMemo, useState } from 'react';
@@ -13,6 +13,7 @@ import panel from '../shared/panel.module.css';
 import { dayWords } from '../shared/words';
 import { Board } from './Board';
 import { type Draft, draftOf, moveLearner } from './edit';
+import { type Easing, Missing, type Wanted } from './Missing';
 import styles from './session.module.css';
 import { TablePanel } from './TablePanel';
 
@@ -40,7 +41,7 @@ function Session({ id }: { id: string }) {
   const [history, setHistory] = useState<Draft[]>([]);
   const [at, setAt] = useState(-1);
   const [chosen, setChosen] = useState<{ round: number; table: number } | null>({ round: 0, table: 0 });
-  const [failed, setFailed] = useState<readonly string[] | null>(null);
+  const [failed, setFailed] = useState<MissingSeatsWire | null>(null);
   const [clash, setClash] = useState<string | null>(null);
   const [grabbed, setGrabbed] = useState<{ round: number; learner: string } | null>(null);
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }));
@@ -95,14 +96,15 @@ function Session({ id }: { id: string }) {
     onError: refused,
   });
   const replan = useMutation({
-    mutationFn: async () => {
+    mutationFn: async ({ easing, counted }: { easing: Easing; counted: Wanted }) => {
+      for (const { kind, by } of counted) await countIn(kind, by);
       let version = stored!.version;
       if (dirty) version = (await call('PUT /plans/{id}', { params: { id: id }, body: { ...draft!, version } })).version;
-      return planAgain(id, { locks: draft!.locks, version, seed: stored!.request.seed + 1 });
+      return planAgain(id, { locks: draft!.locks, version, seed: stored!.request.seed + 1, ...easing });
     },
     onSuccess: (answer) => {
       void client.invalidateQueries();
-      setFailed(answer.failed?.relax ?? null);
+      setFailed(answer.failed ?? null);
       if (!answer.failed) tell('Planned again around what is fixed.');
     },
     onError: refused,
@@ -165,7 +167,11 @@ function Session({ id }: { id: string }) {
           Redo
         </Button>
         <LinkButton href={link(`/prep?plan=${id}`)}>Gather</LinkButton>
-        <Button title="Keeps every table that is fixed" disabled={replan.isPending || p.playedAt !== null} onClick={() => replan.mutate()}>
+        <Button
+          title="Keeps every table that is fixed"
+          disabled={replan.isPending || p.playedAt !== null}
+          onClick={() => replan.mutate({ easing: {}, counted: [] })}
+        >
           {replan.isPending ? 'Working …' : 'Plan again'}
         </Button>
         <Button kind="main" disabled={!dirty || save.isPending || p.playedAt !== null} onClick={() => save.mutate()}>
@@ -192,35 +198,35 @@ function Session({ id }: { id: string }) {
         </section>
       )}
       {failed && (
-        <section className={styles.infeasible} role="alert">
-          <h2>Not planned again</h2>
-          <p>No plan fits around what is fixed, so the session stays as it was. What would help:</p>
-          <ul>
-            {failed.map((r) => (
-              <li key={r}>{r}</li>
-            ))}
-          </ul>
-          <div className={panel.row}>
-            {draft.locks.length > 0 && <Button onClick={() => change({ ...draft, locks: [] })}>Loosen what is fixed</Button>}
-            <LinkButton href={link(`/plan?date=${p.date}`)}>Change the session</LinkButton>
-            <Button onClick={() => setFailed(null)}>Close</Button>
-          </div>
-        </section>
+        <Missing
+          title="Not planned again"
+          lead="Fewer would find a seat than now, so the session stays as it was."
+          plan={p}
+          locks={draft.locks}
+          missing={failed}
+          resting={[]}
+          busy={replan.isPending}
+          onPlan={(easing, counted) => replan.mutate({ easing, counted })}
+          onClose={() => setFailed(null)}
+        />
       )}
-      {p.status === 'infeasible' ? (
-        <section className={styles.infeasible} role="alert">
-          <h2>No plan fits</h2>
-          <p>Not everyone finds a seat under these rules. What would help:</p>
-          <ul>
-            {p.relax?.map((r) => (
-              <li key={r}>{r}</li>
-            ))}
-          </ul>
-          <p>
-            <a href={link(`/plan?date=${p.date}`)}>Change the session</a>
-          </p>
-        </section>
-      ) : (
+      {!failed && !dirty && p.missing && (
+        <Missing
+          title={p.status === 'infeasible' ? 'No plan fits' : 'Not everybody has a seat'}
+          lead={
+            p.status === 'infeasible'
+              ? 'Nobody can be seated under these rules.'
+              : 'This is the plan that seats most; who rests changes from round to round.'
+          }
+          plan={p}
+          locks={draft.locks}
+          missing={p.missing}
+          resting={p.rounds.flatMap((r, i) => (r.resting.length > 0 ? [`Round ${i + 1}: ${r.resting.map(nickname).join(', ')}.`] : []))}
+          busy={replan.isPending}
+          onPlan={(easing, counted) => replan.mutate({ easing, counted })}
+        />
+      )}
+      {p.status !== 'infeasible' && (
         <>
           <div className={violations.length > 0 ? styles.broken : styles.fine} role="status">
             {violations.length === 0
@@ -230,10 +236,12 @@ function Session({ id }: { id: string }) {
                   ? 'Checking …'
                   : 'Every rule is kept.'
               : violations.map((v, i) => <span key={i}>{v.message}</span>)}
-            <span className={styles.bound} title="The plan’s own scoring, not a promise about learning">
-              {dirty || p.edited ? 'Changed by hand; ' : ''}
-              within {(Math.max(0, 1 - worth / (p.bound || 1)) * 100).toFixed(1)} % of the best this plan’s scoring allows
-            </span>
+            {p.bound > 0 && 1 - worth / p.bound <= boundShownWithin && (
+              <span className={styles.bound} title="The plan’s own scoring, not a promise about learning">
+                {dirty || p.edited ? 'Changed by hand; ' : ''}
+                within {(Math.max(0, 1 - worth / p.bound) * 100).toFixed(1)} % of the best this plan’s scoring allows
+              </span>
+            )}
           </div>
           {!asPlayed && check.data && check.data.short.length > 0 && (
             <p className={panel.small}>
@@ -274,13 +282,22 @@ function Session({ id }: { id: string }) {
   );
 }
 
+/** A bound further off says more about the bound than about the plan. */
+const boundShownWithin = 0.05;
+
 const howToMove = 'Press Enter to pick the child up, then Tab to “put here” at a table and press Enter. Escape lets the child go.';
 
+/** Things that are there after all are counted with the others. */
+async function countIn(kind: string, by: number): Promise<void> {
+  const now = (await call('GET /kinds', { query: { limit: 5000 } })).items.find((k) => k.id === kind);
+  if (now) await call('PUT /kinds/{id}/stock', { params: { id: kind }, body: { quantity: now.quantity + by } });
+}
+
 /** Plans again; when it takes longer than one answer may wait, follows the work to its end. */
-async function planAgain(id: string, body: { locks: LockWire[]; version: number; seed: number }): Promise<PlanWire> {
+async function planAgain(id: string, body: { locks: LockWire[]; version: number; seed: number } & Easing): Promise<PlanWire> {
   const answer = await call('POST /plans/{id}/replan', { params: { id: id }, body });
   if (!isBegun(answer)) return answer;
   const done = await follow('POST /plans/{id}/replan', answer, () => undefined);
   const plan = await call('GET /plans/{id}', { params: { id: done.plan } });
-  return done.failed ? { ...plan, failed: { relax: done.failed } } : plan;
+  return done.failed ? { ...plan, failed: done.failed } : plan;
 }

@@ -7,7 +7,6 @@ export {
   gatherTicks,
   plans,
   type StoredLock,
-  type StoredObstacle,
   type StoredRequest,
   type StoredRound,
   type StoredSeat,

@@ -1,3 +1,4 @@
+import type { MissingSeats } from '../../core/planning/planTerm';
 import { index, integer, primaryKey, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
 
 export interface StoredSeat {
@@ -39,13 +40,8 @@ export interface StoredRequest {
   seconds?: number;
   preparationMinutes?: number;
   resting?: { learner: string; round: number }[];
-  obstacles?: readonly StoredObstacle[];
-}
-export interface StoredObstacle {
-  readonly relax: string;
-  readonly kind?: string;
-  readonly unseatedBefore: number;
-  readonly unseatedAfter: number;
+  timesEach?: number;
+  missing?: MissingSeats | null;
 }
 
 export const plans = sqliteTable(
@@ -56,7 +52,7 @@ export const plans = sqliteTable(
     request: text({ mode: 'json' }).$type<StoredRequest>().notNull(),
     rounds: text({ mode: 'json' }).$type<StoredRound[]>().notNull(),
     locks: text({ mode: 'json' }).$type<StoredLock[]>().notNull(),
-    status: text({ enum: ['optimal', 'good', 'stopped-early', 'infeasible'] }).notNull(),
+    status: text({ enum: ['optimal', 'good', 'stopped-early', 'partial', 'infeasible'] }).notNull(),
     objective: real().notNull(),
     bound: real().notNull(),
     edited: integer({ mode: 'boolean' }).notNull().default(false),

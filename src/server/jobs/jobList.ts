@@ -20,18 +20,21 @@ export interface OpenJob<T = unknown> {
 
 /** Finished jobs whose results are kept for those who have not asked yet. */
 const jobsKept = 40;
-const jobs = new Map<string, { readonly job: Job; readonly cancel: () => void }>();
+const jobs = new Map<string, { readonly job: Job; readonly cancel: () => void; readonly finish: () => boolean }>();
 
 export const stopped: Problem = { code: 'cancelled', message: 'Stopped on request.' };
 
 const isOver = (job: Job): boolean => job.status !== 'running' && job.status !== 'waiting';
 
-/** Begins a job that others may ask for by its id; `cancel` is what stopping it means. */
-export function openJob<T>(status: 'waiting' | 'running', cancel: (job: Job<T>) => void): OpenJob<T> {
+/**
+ * Begins a job that others may ask for by its id; `cancel` is what stopping it means, `finish` what asking for the best
+ * so far does, false where there is none to be had before the end.
+ */
+export function openJob<T>(status: 'waiting' | 'running', cancel: (job: Job<T>) => void, finish: () => boolean = () => false): OpenJob<T> {
   let done: () => void = () => undefined;
   const over = new Promise<void>((r) => (done = r));
   const job: Job<T> = { id: crypto.randomUUID(), status, progress: 0, finished: over.then((): Job<T> => job) };
-  jobs.set(job.id, { job, cancel: () => cancel(job) });
+  jobs.set(job.id, { job, cancel: () => cancel(job), finish });
   for (const [id, old] of jobs) {
     if (jobs.size <= jobsKept) break;
     if (isOver(old.job)) jobs.delete(id);
@@ -55,6 +58,12 @@ export function cancelJob(id: string): Job | undefined {
   if (!known) return undefined;
   if (!isOver(known.job)) known.cancel();
   return known.job;
+}
+
+/** Asks a job for the best so far: it ends soon, and as done. False where it has nothing to give before its end. */
+export function finishJob(id: string): boolean {
+  const known = jobs.get(id);
+  return known !== undefined && !isOver(known.job) && known.finish();
 }
 
 export function cancelAllJobs(): void {

@@ -15,7 +15,13 @@ interface Entry {
     readonly task: Task;
     /** Turns the worker's answer into the jobs' result (storing it, say). */
     readonly then: ((result: unknown) => unknown) | undefined;
+    /** What is worth keeping of work that was lost before its end. */
+    readonly salvage: ((final: readonly unknown[], problem: Problem) => Problem) | undefined;
   } | null;
+  /** What the worker gave before its end, by index. */
+  readonly parts: Map<number, { readonly part: unknown; readonly final: boolean }>;
+  /** Set, it asks the worker to end with the best so far. */
+  readonly stop: SharedArrayBuffer | undefined;
   /** What each asker waits for; several may wait for the same work. */
   readonly handles: OpenJob[];
   status: 'waiting' | 'running' | 'over';
@@ -44,12 +50,21 @@ const vanished: Problem = { code: 'worker-lost', message: 'The calculation was e
  * Puts a task in the queue; the answer comes through `job.finished`, which never rejects.
  * Tasks with the same `key` run once; each asker has a job of its own, and stopping one stops only that asker.
  */
-export function startJob<T>(task: Task, then?: (result: never) => T, key?: string): Job<T> {
+export function startJob<T>(
+  given: Task,
+  then?: (result: never) => T,
+  key?: string,
+  salvage?: (final: never, problem: Problem) => Problem,
+): Job<T> {
   const known = key === undefined ? undefined : shared.get(key);
+  const stop = given.kind === 'plan' ? new SharedArrayBuffer(4) : undefined;
+  const task: Task = given.kind === 'plan' ? { ...given, stop: stop! } : given;
   const entry: Entry = known ?? {
     kind: task.kind,
     key,
-    work: { task, then: then as ((result: unknown) => unknown) | undefined },
+    work: { task, then: then as ((result: unknown) => unknown) | undefined, salvage: salvage as never },
+    parts: new Map(),
+    stop,
     handles: [],
     status: 'waiting',
     progress: 0,
@@ -67,10 +82,35 @@ export function startJob<T>(task: Task, then?: (result: never) => T, key?: strin
 }
 
 function attend<T>(entry: Entry): Job<T> {
-  const { job, settle } = openJob<T>(entry.status === 'running' ? 'running' : 'waiting', (own) => leave(entry, own));
+  const { job, settle } = openJob<T>(
+    entry.status === 'running' ? 'running' : 'waiting',
+    (own) => leave(entry, own),
+    () => finishEarly(entry),
+  );
   job.progress = entry.progress;
   entry.handles.push({ job, settle });
   return job;
+}
+
+/** A worker that was asked to end has so long to do it; then what it gave so far is taken. */
+const patienceMs = 6000;
+
+/** Asks for the best so far; false where there is none to be had before the end. */
+function finishEarly(entry: Entry): boolean {
+  if (!entry.stop || entry.status === 'over') return false;
+  if (entry.status === 'waiting') {
+    end(entry, 'cancelled', stopped);
+    return true;
+  }
+  Atomics.store(new Int32Array(entry.stop), 0, 1);
+  setTimeout(() => {
+    if (entry.status !== 'running') return;
+    const parts = [...entry.parts].sort(([x], [y]) => x - y).map(([, p]) => p.part);
+    if (parts.length === 0) return end(entry, 'failed', vanished);
+    void entry.worker?.removeAllListeners();
+    conclude(entry, { type: 'done', result: parts });
+  }, patienceMs).unref();
+  return true;
 }
 
 function leave(entry: Entry, job: Job): void {
@@ -141,12 +181,20 @@ function receive(entry: Entry, message: FromWorker): void {
     for (const h of entry.handles) h.job.progress = message.share;
     return;
   }
+  if (message.type === 'part') {
+    entry.parts.set(message.index, message);
+    return;
+  }
+  conclude(entry, message);
+}
+
+function conclude(entry: Entry, message: Extract<FromWorker, { type: 'done' | 'failed' }>): void {
   const worker = entry.worker!;
   entry.worker = null;
   running--;
   release(worker, entry.kind);
   let outcome: { status: 'done'; result: unknown } | { status: 'failed'; problem: Problem };
-  if (message.type === 'failed') outcome = { status: 'failed', problem: message.problem };
+  if (message.type === 'failed') outcome = { status: 'failed', problem: salvaged(entry, message.problem) };
   else {
     try {
       const then = entry.work?.then;
@@ -190,13 +238,29 @@ function end(entry: Entry, status: 'failed' | 'cancelled', problem: Problem): vo
   entry.worker?.removeAllListeners();
   void entry.worker?.terminate();
   entry.worker = null;
+  const told = status === 'failed' ? salvaged(entry, problem) : problem;
   over(entry);
-  for (const h of entry.handles) h.settle(status, problem);
+  for (const h of entry.handles) h.settle(status, told);
   pump();
+}
+
+/** Keeps what was finished of lost work, and says so with the problem. */
+function salvaged(entry: Entry, problem: Problem): Problem {
+  const final = [...entry.parts].filter(([, p]) => p.final).sort(([x], [y]) => x - y);
+  if (final.length === 0 || !entry.work?.salvage) return problem;
+  try {
+    return entry.work.salvage(
+      final.map(([, p]) => p.part),
+      problem,
+    );
+  } catch {
+    return problem;
+  }
 }
 
 function over(entry: Entry): void {
   entry.status = 'over';
   entry.work = null;
+  entry.parts.clear();
   if (entry.key !== undefined && shared.get(entry.key) === entry) shared.delete(entry.key);
 }

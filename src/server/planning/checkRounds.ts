@@ -47,6 +47,8 @@ async function rebuild(db: Db, plan: PlanRow, today: string): Promise<{ built: B
     stock,
     plentiful,
     daysSincePlayed: daysSince(playedBefore(db, plan.date), plan.date),
+    ...(r.timesEach ? { timesEach: r.timesEach } : {}),
+    everyGame: true,
     locks: plan.locks,
     resting: r.resting ?? [],
   });

@@ -13,7 +13,7 @@ export function planningInput(
   db: Db,
   meetings: readonly TermMeeting[],
   today: string,
-  more: Pick<PlanningInput, 'locks' | 'resting' | 'seed' | 'secondsPerMeeting' | 'preparationMinutes'>,
+  more: Pick<PlanningInput, 'locks' | 'resting' | 'seed' | 'secondsPerMeeting' | 'preparationMinutes' | 'timesEach'>,
 ): PlanningInput {
   const offers = offersNow(db);
   const wanted = new Set(meetings.flatMap((m) => m.present));

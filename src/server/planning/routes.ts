@@ -15,13 +15,13 @@ import { completeRounds, editPlan, refusePlayed } from './editPlan';
 import { checkRounds } from './checkRounds';
 import { insteadOf } from './insteadOf';
 import { planById } from './planById';
-import { startPlan } from './startPlan';
+import { type PlannedJob, startPlan } from './startPlan';
 import { wirePlan } from './wirePlan';
 
 /** A plan that found no seats and left the last good session in its place says so beside it. */
-async function answerPlan(db: Db, id: string, failed: readonly string[] | null): Promise<Kept<PlanWire>> {
+async function answerPlan(db: Db, id: string, failed: PlannedJob['failed']): Promise<Kept<PlanWire>> {
   const wire = await wirePlan(db, planById(db, id));
-  return failed ? { ...wire, failed: { relax: failed } } : wire;
+  return failed ? { ...wire, failed } : wire;
 }
 
 export const planningRoutes = serve(plansWire, {
@@ -74,7 +74,7 @@ export const planningRoutes = serve(plansWire, {
     const plan = planById(db, params.id);
     refusePlayed(plan);
     sameVersion(plan, body.version);
-    const { obstacles: _, ...request } = plan.request;
+    const { missing: _, ...request } = plan.request;
     const present: string[] = body.present ?? request.present;
     const locks = (body.locks ?? plan.locks).filter((k: { learner: string }) => present.includes(k.learner));
     const job = startPlan(
@@ -88,6 +88,8 @@ export const planningRoutes = serve(plansWire, {
         ...(body.seconds === undefined ? {} : { seconds: body.seconds }),
         ...(body.tables === undefined ? {} : { tables: body.tables }),
         ...(body.helpers === undefined ? {} : { helpers: body.helpers }),
+        ...(body.preparationMinutes === undefined ? {} : { preparationMinutes: body.preparationMinutes }),
+        ...(body.timesEach === undefined ? {} : { timesEach: body.timesEach }),
       },
       today,
       now,

@@ -1,4 +1,6 @@
 import { eq } from 'drizzle-orm';
+import type { MissingSeatsWire } from '../../contract/wire/plans';
+import type { Kept } from '../../contract/wire/route';
 import type { PlannedMeeting } from '../../core/planning/planTerm';
 import type { Db } from '../db/db';
 import { ownOf } from '../db/graphOf';
@@ -11,13 +13,13 @@ import { measureMissing } from '../shelf/measure';
 import type { PlanRow } from './planById';
 import { planDefaults, type PlanRequest } from './planRequest';
 import { planningInput } from './planningInput';
-import { relaxSentences } from './relaxSentences';
 import { storePlan } from './storePlan';
+import { wireMissing } from './wireMissing';
 
 /** What a plan job ends with: the stored plan, and why nobody found a seat when the last good session was kept. */
 export interface PlannedJob {
   readonly plan: string;
-  readonly failed: readonly string[] | null;
+  readonly failed: Kept<MissingSeatsWire> | null;
 }
 
 /** Plans one session in a worker and stores it when done; versions that were never played are played first. */
@@ -43,12 +45,13 @@ export function startPlan(
     seed: r.seed,
     secondsPerMeeting: r.seconds,
     preparationMinutes: r.preparationMinutes,
+    ...(r.timesEach ? { timesEach: r.timesEach } : {}),
   };
   return startAfter(measureMissing(db), () =>
     startJob({ kind: 'plan', own: ownOf(db), input: planningInput(db, [meeting], today, more) }, ([planned]: PlannedMeeting[]) => {
-      // A plan made anew that seats nobody leaves the last good session as it is, with what stood in the way.
-      if (where.replace && planned!.status === 'infeasible')
-        return { plan: where.replace.id, failed: relaxSentences(db, planned!.obstacles) };
+      // A plan made anew that seats fewer leaves the last good session as it is, with what stood in the way.
+      if (where.replace && planned!.missing && !where.replace.request.missing)
+        return { plan: where.replace.id, failed: wireMissing(db, planned!.missing) };
       return { plan: storePlan(db, planned!, r, now, { ...where, forecast: false }), failed: null };
     }),
   );

@@ -67,7 +67,7 @@ export function storePlan(
       ...asked,
       present: asked.present.filter(here),
       ...(asked.resting ? { resting: asked.resting.filter((x) => here(x.learner)) } : {}),
-      obstacles: meeting.obstacles,
+      missing: meeting.missing,
     },
     rounds,
     locks: (locks ?? []).filter((k) => here(k.learner)),

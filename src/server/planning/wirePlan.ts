@@ -6,7 +6,7 @@ import { dosesOf, profileTask } from '../simulations/profileStore';
 import { materialsOf, type VariantRow } from '../shelf/shelfRows';
 import { playingShare } from '../../core/recommend/atTable';
 import { mechanismById } from '../../core/mechanisms/registry';
-import { relaxSentences } from './relaxSentences';
+import { wireMissing } from './wireMissing';
 import type { PlanRow } from './planById';
 import { titles } from '../shared/titles';
 
@@ -36,7 +36,7 @@ export async function wirePlan(db: Db, plan: PlanRow): Promise<Kept<PlanWire>> {
     bound: plan.bound,
     /** Share of the bound that the plan may at most fall short of. */
     gap,
-    ...(plan.status === 'infeasible' ? { relax: relaxSentences(db, plan.request.obstacles ?? []) } : {}),
+    missing: plan.request.missing && !plan.edited ? wireMissing(db, plan.request.missing) : null,
     rounds,
     locks: plan.locks,
     request: {

@@ -4,8 +4,8 @@ import { ownOf } from '../db/graphOf';
 import { checkTable } from '../../contract/parameters';
 import { DEFAULT_TIME, timeProblem } from '../../core/simulate/timeModel';
 import type { SimulateTask } from '../../workers/node/messages';
-import { ProblemError, notFound } from '../http/problemError';
-import { cancelJob, jobById, type Job } from '../jobs/jobList';
+import { ProblemError, notFound, refuse } from '../http/problemError';
+import { cancelJob, finishJob, jobById, type Job } from '../jobs/jobList';
 import { serve } from '../http/route';
 import { answerOf } from './answerOf';
 import { startSimulation } from './profileStore';
@@ -33,6 +33,12 @@ export const simulationRoutes = serve(simulationWire, {
     return answerOf(startSimulation(db, task), query.wait, (r) => r);
   },
   'GET /jobs/{id}': ({ params }) => wireJob(jobById(params.id) ?? null, params.id),
+  'POST /jobs/{id}/finish': ({ params }) => {
+    const job = jobById(params.id) ?? null;
+    if (job && (job.status === 'running' || job.status === 'waiting') && !finishJob(params.id))
+      throw refuse('conflict', 'This work has nothing to give before its end. Wait for it, or stop it.', 'id');
+    return wireJob(job, params.id);
+  },
   'DELETE /jobs/{id}': ({ params }) => wireJob(cancelJob(params.id) ?? null, params.id),
 });
 

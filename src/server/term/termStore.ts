@@ -171,7 +171,7 @@ export function startTermPlan(
   today: string,
   now: string,
   options: { seed: number; secondsPerMeeting: number },
-): Job<{ planned: number; kept: number }> {
+): Job<{ planned: number; kept: number; of: number }> {
   const term = currentTerm(db, today);
   if (!term) throw refuse('not-found', 'There is no term yet. Say first when you meet.', 'term');
   const all = db.select().from(plans).all();
@@ -199,8 +199,15 @@ export function startTermPlan(
     preparationMinutes: termPreparation,
   };
   return startAfter(measureMissing(db), () =>
-    startJob({ kind: 'plan', own: ownOf(db), input: planningInput(db, wanted, today, more) }, (planned: PlannedMeeting[]) =>
-      storeTerm(db, planned, wanted, options.seed, now),
+    startJob(
+      { kind: 'plan', own: ownOf(db), input: planningInput(db, wanted, today, more) },
+      (planned: PlannedMeeting[]) => ({ ...storeTerm(db, planned, wanted, options.seed, now), of: wanted.length }),
+      undefined,
+      // What was finished before the work was lost is kept.
+      (planned: PlannedMeeting[], problem) => {
+        const done = storeTerm(db, planned, wanted, options.seed, now).planned;
+        return { ...problem, message: `${problem.message} The first ${done} of ${wanted.length} meetings are planned and kept.` };
+      },
     ),
   );
 }

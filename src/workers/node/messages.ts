@@ -1,5 +1,7 @@
 import type { OwnAdditions } from '../../contract/graphWith';
+import type { PlanInstance, Schedule } from '../../core/planning/instance';
 import type { PlanningInput } from '../../core/planning/planTerm';
+import type { Found } from '../../core/planning/searchFrom';
 import type { Problem } from '../../core/shared/codes';
 import type { SeatRequest } from '../../core/simulate/seats';
 import type { Precision } from '../../core/simulate/simulation';
@@ -24,6 +26,24 @@ export interface PlanTask {
   readonly kind: 'plan';
   readonly own: OwnAdditions;
   readonly input: PlanningInput;
+  /** One number; other than 0 it says: end soon, with the best so far. */
+  readonly stop?: SharedArrayBuffer;
+}
+
+/** The second start of a search and the bound, beside the first. */
+export interface SearchTask {
+  readonly kind: 'search';
+  readonly instance: PlanInstance;
+  readonly first: Schedule;
+  readonly seed: number;
+  readonly start: number;
+  readonly moves: number;
+  readonly stop?: SharedArrayBuffer;
+}
+
+export interface SearchResult {
+  readonly found: Found;
+  readonly bound: number;
 }
 
 /** Luck, turn order and what evens a table. */
@@ -85,9 +105,11 @@ export interface CrashTask {
   readonly kind: 'crash';
 }
 
-export type Task = SimulateTask | FairnessTask | ChangesTask | GapTask | FitTask | StoryTask | PlanTask | CrashTask;
+export type Task = SimulateTask | FairnessTask | ChangesTask | GapTask | FitTask | StoryTask | PlanTask | SearchTask | CrashTask;
 
 export type FromWorker =
   | { readonly type: 'progress'; readonly share: number }
+  /** Something that is worth keeping already: one meeting of several, final or the best so far. */
+  | { readonly type: 'part'; readonly index: number; readonly part: unknown; readonly final: boolean }
   | { readonly type: 'done'; readonly result: unknown }
   | { readonly type: 'failed'; readonly problem: Problem };

@@ -1,9 +1,7 @@
 import './inlineMore';
 import { parentPort } from 'node:worker_threads';
-import { loadSolver } from '../../adapters/highs/solveModel';
 import { checkTable } from '../../contract/parameters';
 import { graphFor, noAdditions, type OwnAdditions } from '../../contract/graphWith';
-import { planTerm } from '../../core/planning/planTerm';
 import { Simulation } from '../../core/simulate/simulation';
 import { tellGame } from '../../core/simulate/storyLog';
 import { DEFAULT_TIME } from '../../core/simulate/timeModel';
@@ -13,6 +11,7 @@ import { onlySkill } from '../../core/skills/creditsOf';
 import type { SkillGraph } from '../../core/skills/skillGraph';
 import { searchFit } from '../../core/simulate/searchFit';
 import { searchChanges } from '../../core/simulate/searchChanges';
+import { planInTwo, searchBeside } from './planInTwo';
 import type { ChangesTask, FairnessTask, FromWorker, FitTask, GapTask, SimulateTask, StoryTask, Task } from './messages';
 
 const port = parentPort!;
@@ -43,15 +42,8 @@ async function run(task: Task): Promise<void> {
   if (task.kind === 'gap') return gap(task);
   if (task.kind === 'fit') return fit(task);
   if (task.kind === 'story') return story(task);
-  const solve = await loadSolver();
-  let last = 0;
-  const result = planTerm(graphOf(task.own), task.input, solve, (share) => {
-    const now = performance.now();
-    if (now - last < progressEveryMs) return;
-    last = now;
-    send({ type: 'progress', share });
-  });
-  send({ type: 'done', result });
+  if (task.kind === 'search') return send({ type: 'done', result: await searchBeside(task) });
+  send({ type: 'done', result: await planInTwo(graphOf(task.own), task, send) });
 }
 
 function fairness(task: FairnessTask): void {

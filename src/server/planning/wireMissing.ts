@@ -1,0 +1,22 @@
+import type { MissingSeatsWire } from '../../contract/wire/plans';
+import type { Kept } from '../../contract/wire/route';
+import type { MissingSeats } from '../../core/planning/planTerm';
+import { helpingSentence } from '../../text/sentences';
+import type { Db } from '../db/db';
+import { titles } from '../shared/titles';
+
+/** What would let everybody sit down, in words and as something to be done. */
+export function wireMissing(db: Db, { unseatedBefore, unseatedAfter, steps }: MissingSeats): Kept<MissingSeatsWire> {
+  const title = titles(db);
+  return {
+    unseated: unseatedBefore,
+    unseatedAfter,
+    steps: steps.map((step) => ({
+      text: helpingSentence(step, title),
+      relax: step.relax,
+      ...(step.by === undefined ? {} : { by: step.by }),
+      ...(step.kind === undefined ? {} : { kind: step.kind }),
+      ...(step.lock === undefined ? {} : { lock: step.lock }),
+    })),
+  };
+}
