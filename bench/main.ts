@@ -12,10 +12,9 @@ import { benchRecommend } from './recommend';
 import { benchScale } from './scale';
 
 const [what, ...rest] = process.argv.slice(2);
-const usualInstances = ['A1', 'A2', 'B1', 'B2', 'B3', 'C1'].map((n) => `bench/planning-instances/${n}.json`);
-
-if (what === 'plan') await benchPlan(rest.length > 0 ? rest : usualInstances);
-else if (what === 'engine') {
+if (what === 'plan') {
+  if (!(await benchPlan(rest))) process.exitCode = 1;
+} else if (what === 'engine') {
   benchEngine();
   benchFirstEstimate();
   await benchNative();
@@ -52,6 +51,6 @@ else if (what !== undefined) {
   await benchWorkers();
   benchRecommend();
   benchMastery(false);
-  await benchPlan(usualInstances, { table: true });
+  await benchPlan([]);
   benchPage();
 }

@@ -49,11 +49,12 @@ export function shelf(more: number, seed: number): Offer[] {
 }
 
 /** A meeting of all of them: four rounds, six tables, three helpers, of most things four. */
-export function shelfSession(more: number, seed = 1): BuiltSession {
+export function shelfSession(more: number, seed = 1, everyGame = false): BuiltSession {
   const offers = shelf(more, seed);
   const kinds = new Set(offers.flatMap((o) => o.materials.map((m) => m.kind)));
   return buildSession(graph, offers, inventedChildren(seed), {
     rounds: 4,
+    everyGame,
     minutes: 15,
     tables: 6,
     helpers: 3,

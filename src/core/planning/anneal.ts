@@ -54,12 +54,15 @@ function meanEffect(state: SearchState, rng: Rng, guide: Guide): number {
   const seat = state.seat.slice();
   let sum = 0;
   let count = 0;
-  // Every move is taken, and the next one begins from there: what is met on the way is typical of the session.
+  // Nearly every move is taken, and the next one begins from there: what is met on the way is typical of the session. A
+  // seat lost or won is far from typical.
+  const temperature = state.instance.aims?.rest ? Math.min(...state.instance.aims.rest) / 20 : Infinity;
   for (let i = 0; i < sampled; i++) {
     const before = state.total;
-    chooseMove(uniform(rng))(state, rng, Infinity, guide);
+    const unseated = state.restCount();
+    chooseMove(uniform(rng))(state, rng, temperature, guide);
     const effect = Math.abs(state.total - before);
-    if (effect > 1e-9) {
+    if (effect > 1e-9 && state.restCount() === unseated) {
       sum += effect;
       count++;
     }

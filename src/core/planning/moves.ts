@@ -236,7 +236,11 @@ export const closeTable: Move = (s, rng, temperature) => {
   const t = below(rng, s.S);
   if (s.game[r * s.S + t]! < 0 || s.lockedTable[r * s.S + t] === 1) return;
   const before = s.total;
-  while (s.size[r * s.S + t]! > 0) if (!sendAway(s, r, t)) return takeBack(s, before);
+  while (s.size[r * s.S + t]! > 0) {
+    if (sendAway(s, r, t)) continue;
+    if (!s.mayRest) return takeBack(s, before);
+    for (const m of [...learnersAt(s, r, t)]) s.place(m, r, -1);
+  }
   s.setGame(r, t, -1);
   settle(s, before, temperature, rng);
 };

@@ -93,7 +93,9 @@ export function prepare(instance: PlanInstance, solve: SolveModel, options: Pick
     if (first && checkPlan(instance, first).length === 0)
       return { ...whole, first, rest: outcome.status === 'optimal' ? 'none' : 'search' };
   }
-  const first = greedyPlan(instance, options.seed);
+  const nobody = seatsWanted(instance) === 0;
+  const first = nobody ? Array.from({ length: instance.rounds }, () => []) : greedyPlan(instance, options.seed);
+  if (nobody && first) return { ...whole, first, rest: 'none' };
   if (first) return { ...whole, first, rest: 'search' };
   return partly(instance, solve, options);
 }
@@ -125,7 +127,13 @@ function partly(instance: PlanInstance, solve: SolveModel, { seed, wholeOnly }: 
   const resting = withRests(instance);
   const first = schedule && checkPlan(resting, schedule).length === 0 ? schedule : greedyPlan(resting, seed);
   const unseated = values ? seats.unseatedIn(values) : seatsWanted(instance);
-  return { instance: resting, first, diagnosis: diagnose(instance, solve, unseated), partial: true, rest: first ? 'search' : 'none' };
+  return {
+    instance: resting,
+    first,
+    diagnosis: diagnose(instance, solve, unseated),
+    partial: true,
+    rest: first && instance.games.length > 0 ? 'search' : 'none',
+  };
 }
 
 /** Seats in all rounds for all who are there. */
@@ -141,11 +149,14 @@ export function withRests(instance: PlanInstance): PlanInstance {
   return { ...instance, aims: { ...instance.aims, rest } };
 }
 
+/** A session in which nobody sits is none. */
+const partialStatus = (schedule: Schedule): 'partial' | 'infeasible' => (schedule.flat().length > 0 ? 'partial' : 'infeasible');
+
 /** What is to be told without a search: proven best, or nothing to be had. */
 export function withoutSearch({ instance, first, partial, diagnosis }: Prepared): PlanOutcome {
   if (!first) return { status: 'infeasible', schedule: [], objective: 0, bound: 0, diagnosis };
   const objective = objectiveOf(instance, first);
-  return { status: partial ? 'partial' : 'optimal', schedule: first, objective, bound: objective, diagnosis };
+  return { status: partial ? partialStatus(first) : 'optimal', schedule: first, objective, bound: objective, diagnosis };
 }
 
 /** The linear bound over the session with its rounds summed out: at most so much is possible. */
@@ -176,6 +187,6 @@ export function joinFound(ready: Searchable, found: readonly Found[], bound: num
   const objective = objectiveOf(instance, best.schedule);
   const proven = Math.max(bound, objective);
   const optimal = objective >= proven - optimalTolerance * Math.max(1, Math.abs(proven));
-  const status = found.some((f) => f.stopped) ? 'stopped-early' : partial ? 'partial' : optimal ? 'optimal' : 'good';
+  const status = found.some((f) => f.stopped) ? 'stopped-early' : partial ? partialStatus(best.schedule) : optimal ? 'optimal' : 'good';
   return { status, schedule: best.schedule, objective, bound: proven, diagnosis: ready.diagnosis };
 }

@@ -146,7 +146,7 @@ describe('planning a term', () => {
       }),
       solve,
     );
-    expect(m!.status).toBe('partial');
+    expect(m!.status).toBe('infeasible');
     expect(m!.rounds.flatMap((r) => r.tables)).toEqual([]);
     expect(m!.missing).toMatchObject({ unseatedAfter: 0, steps: [{ relax: 'stock', kind: 'die', by: 1 }] });
     // One die more is all it takes.

@@ -91,12 +91,61 @@ describe('a session', () => {
   });
   it('keeps the session when planning again finds no seats, and says what would help', async () => {
     ready();
-    api().on('POST /plans/plan-1/replan', { ...session(), failed: { relax: ['One more table, and everyone has a seat.'] } });
+    const oneTable = { text: 'One more table.', relax: 'tables', by: 1 };
+    api().on('POST /plans/plan-1/replan', { ...session(), failed: { unseated: 2, unseatedAfter: 0, steps: [oneTable] } });
     show(<SessionView id="plan-1" />);
     await userEvent.click(await screen.findByRole('button', { name: 'Plan again' }));
-    expect(await screen.findByText('One more table, and everyone has a seat.')).toBeTruthy();
+    expect(await screen.findByText('One more table.')).toBeTruthy();
+    expect(screen.getByText('This alone would give everybody a seat:')).toBeTruthy();
     expect(screen.getByRole('button', { name: 'Wren, tens' })).toBeTruthy();
     expect(screen.getByText('Every rule is kept.')).toBeTruthy();
+  });
+  it('that seats not everybody names who rests, and does what would seat them with one click', async () => {
+    const plan = session();
+    const lock = { learner: 'wren', round: 0, game: 'two-lamps' };
+    const missing = {
+      unseated: 1,
+      unseatedAfter: 0,
+      steps: [
+        { text: '2 more helpers.', relax: 'helpers', by: 2 },
+        { text: 'Let go of Wren at Two Lamps in round 1.', relax: 'lock', lock },
+        { text: '3 more of “pair cards”.', relax: 'stock', by: 3, kind: 'pair-cards' },
+      ],
+    };
+    ready({ ...plan, status: 'partial', missing, locks: [lock, { ...lock, learner: 'fern' }] });
+    api()
+      .on('GET /kinds', page([{ id: 'pair-cards', title: 'Pair cards', quantity: 4, plentiful: false, smallParts: false, caution: null }]))
+      .on('PUT /kinds/pair-cards/stock', { id: 'pair-cards', change: 'c' })
+      .on('POST /plans/plan-1/replan', plan);
+    show(<SessionView id="plan-1" />);
+    const alert = within(await screen.findByRole('alert'));
+    expect(alert.getByRole('heading', { name: 'Not everybody has a seat' })).toBeTruthy();
+    expect(alert.getByText(/These together, and nothing less/)).toBeTruthy();
+    for (const r of plan.rounds) for (const l of r.resting) expect(alert.getByText(new RegExp(l, 'i'))).toBeTruthy();
+    await userEvent.click(alert.getByRole('button', { name: 'They are here after all: count them in and plan' }));
+    await waitFor(() => expect(api().writes.some((w) => w.path.endsWith('/replan'))).toBe(true));
+    expect(api().writes.find((w) => w.path.endsWith('/stock'))!.body).toEqual({ quantity: 7 });
+    expect(api().writes.find((w) => w.path.endsWith('/replan'))!.body).toMatchObject({
+      helpers: plan.request.helpers + 2,
+      locks: [{ ...lock, learner: 'fern' }],
+    });
+  });
+  it('in which nobody can sit offers games to take where nothing else would help', async () => {
+    ready(session({ status: 'infeasible', rounds: [], missing: { unseated: 3, unseatedAfter: 3, steps: [] } }));
+    show(<SessionView id="plan-1" />);
+    const alert = within(await screen.findByRole('alert'));
+    expect(alert.getByRole('link', { name: 'Take games from the library' }).getAttribute('href')).toContain('/shelf/library');
+    expect(alert.queryByRole('button', { name: /plan/i })).toBeNull();
+  });
+  it('says how near to the best it is only where that means something', async () => {
+    ready(session({ objective: 1, bound: 1.02 }));
+    const shown = show(<SessionView id="plan-1" />);
+    expect(await screen.findByText(/within 2\.0 % of the best/)).toBeTruthy();
+    shown.unmount();
+    ready(session({ objective: 1, bound: 1.3 }));
+    show(<SessionView id="plan-1" />);
+    await screen.findByText('Every rule is kept.');
+    expect(screen.queryByText(/% of the best/)).toBeNull();
   });
   it('swaps to the versions that were offered, under the game’s own name', async () => {
     ready();
