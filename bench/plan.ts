@@ -5,6 +5,7 @@ import { loadSolver } from '../src/adapters/highs/solveModel';
 import { boundModel } from '../src/core/planning/boundModel';
 import { checkPlan } from '../src/core/planning/checkPlan';
 import type { PlanInstance } from '../src/core/planning/instance';
+import { objectiveOf } from '../src/core/planning/objective';
 import type { SolveModel } from '../src/core/planning/linearModel';
 import { boundOf, isSearched, joinFound, movesPerSecond, type PlanOutcome, prepare, withoutSearch } from '../src/core/planning/planSession';
 import { searchFrom } from '../src/core/planning/searchFrom';
@@ -28,8 +29,8 @@ const sets: readonly { readonly set: string; readonly of: 'optimum' | 'bound'; r
   { set: 'D', of: 'bound', least: 0.97, moves: 8_000_000 },
 ];
 const real = [
-  { name: 'the library', more: 0, least: 0.96, moves: 1_000_000 },
-  { name: '2,000 games more', more: 2000, least: 0.95, moves: 2_000_000 },
+  { name: 'the library', more: 0, least: 0.96, moves: 600_000 },
+  { name: '2,000 games more', more: 2000, least: 0.95, moves: 1_000_000 },
 ];
 
 interface Run {
@@ -138,9 +139,17 @@ async function planShelves(options: PlanBenchOptions): Promise<boolean> {
       const { instance, options: ways } = shelfSession(more);
       const { user } = process.cpuUsage(began);
       const run = await plan(instance, solve, worker, options.seed, options.moves ?? moves);
-      const whole = shelfSession(more, 1, true).instance;
+      const { instance: whole, options: every } = shelfSession(more, 1, true);
       const bound = boundOf(whole, solve);
-      const share = run.outcome.objective / bound;
+      // The same plan, told by the model of the whole shelf: what counts there is what counts.
+      const there = new Map(every.map((o, g) => [`${o.game}|${o.offers[0]!.mixClass}|${o.beside}`, g]));
+      const schedule = run.outcome.schedule.map((round) =>
+        round.map((t) => {
+          const o = ways[t.game]!;
+          return { ...t, game: there.get(`${o.game}|${o.offers[0]!.mixClass}|${o.beside}`)! };
+        }),
+      );
+      const share = checkPlan(whole, schedule).length === 0 ? objectiveOf(whole, schedule) / bound : 0;
       all &&= share >= least;
       console.log(
         `  ${name}: ${whole.games.length} ways to share a game, ${ways.length} considered, built in ${(user / 1e6).toFixed(2)} CPU s  ${(share * 100).toFixed(2)} % (asked ${(least * 100).toFixed(0)})  ${share >= least ? 'reached' : 'MISSED'}  ${run.seconds.toFixed(1)} s, ${run.cpuSeconds.toFixed(1)} CPU s; first plan ${run.firstSeconds.toFixed(2)} s; shown within ${((run.outcome.bound / run.outcome.objective - 1) * 100).toFixed(1)} %; model ${boundModel(instance).cost.length} columns`,

@@ -31,8 +31,8 @@ export interface PlanOutcome {
 
 /** Independent searches of which the best is taken. */
 export const starts = 2;
-/** Moves of one start in the work that is called a second; a machine of today makes about so many in one. */
-export const movesPerSecond = 1_000_000;
+/** Moves of one start in the work that is called a second; with a whole shelf a machine of today makes about so many in one. */
+export const movesPerSecond = 400_000;
 
 /** Seats × games below which a round is solved exactly. */
 const exactSize = 420;

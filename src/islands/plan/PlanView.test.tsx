@@ -43,6 +43,50 @@ describe('the plan', () => {
     expect(api().writes[2]!.key).not.toBe(api().writes[0]!.key);
     expect(gone()).toBeNull();
   });
+  it('takes the best so far of a plan that is still worked at', async () => {
+    let ended = false;
+    api()
+      .on('GET /term', term)
+      .on('GET /learners', page([learner('wren')]))
+      .on('POST /plans', { job: 'j-1' })
+      .on('POST /jobs/j-1/finish', () => {
+        ended = true;
+        return { id: 'j-1', status: 'running', progress: 0.3 };
+      })
+      .on('GET /jobs/j-1', () =>
+        ended
+          ? { id: 'j-1', status: 'failed', progress: 0.3, problem: { code: 'worker-lost', message: 'It was lost all the same.' } }
+          : { id: 'j-1', status: 'running', progress: 0.3 },
+      );
+    show(<PlanView date="2026-11-10" />);
+    await userEvent.click(await screen.findByRole('button', { name: 'Work it out', hidden: true }));
+    const enough = await screen.findByRole('button', { name: 'Take the best so far', hidden: true });
+    await waitFor(() => expect(enough).toHaveProperty('disabled', false));
+    await userEvent.click(enough);
+    expect(await screen.findByText('It was lost all the same.')).toBeTruthy();
+    expect(ended).toBe(true);
+  });
+  it('stops planning the weeks ahead, keeps those that are done and says how many', async () => {
+    let ended = false;
+    api()
+      .on('GET /term', term)
+      .on('POST /term/plan', { job: 'j-2' })
+      .on('POST /jobs/j-2/finish', () => {
+        ended = true;
+        return { id: 'j-2', status: 'running', progress: 0.3 };
+      })
+      .on('GET /jobs/j-2', () =>
+        ended
+          ? { id: 'j-2', status: 'done', progress: 1, result: { planned: 3, kept: 0, of: 9 } }
+          : { id: 'j-2', status: 'running', progress: 0.3 },
+      );
+    show(<PlanView date={null} />);
+    await userEvent.click(await screen.findByRole('button', { name: 'Plan the weeks ahead' }));
+    const stop = await screen.findByRole('button', { name: 'Stop' });
+    await waitFor(() => expect(stop).toHaveProperty('disabled', false));
+    await userEvent.click(stop);
+    expect(await screen.findByText('Stopped: 3 of 9 meetings are planned and kept.')).toBeTruthy();
+  });
   it('takes a meeting off and back on', async () => {
     api().on('GET /term', term).on('PATCH /meetings/m-2026-11-13', { id: 'x', version: 2 });
     show(<PlanView date={null} />);

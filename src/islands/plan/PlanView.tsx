@@ -30,7 +30,7 @@ function Plan({ date }: { date: string | null }) {
   const [planning, setPlanning] = useState<{ date: string; meeting: MeetingWire | null } | null>(null);
   const [setting, setSetting] = useState(false);
   const [running, setRunning] = useState<number | null>(null);
-  const stopper = useRef<AbortController | null>(null);
+  const [job, setJob] = useState<string | null>(null);
   const asked = useRef(date);
   const off = useMutation({
     mutationFn: (m: MeetingWire) =>
@@ -54,17 +54,28 @@ function Plan({ date }: { date: string | null }) {
   const title = (id: string): string => games.data?.items.find((g) => g.id === id)?.title ?? id;
 
   async function planTerm(): Promise<void> {
-    stopper.current = new AbortController();
     setRunning(0);
     try {
       const begun = await call('POST /term/plan', { body: {} });
-      const { planned } = await follow('POST /term/plan', begun, setRunning, stopper.current.signal);
-      tell(`${planned} meetings are planned ahead.`);
+      setJob(begun.job);
+      const { planned, of } = await follow('POST /term/plan', begun, setRunning);
+      tell(planned < of ? `Stopped: ${planned} of ${of} meetings are planned and kept.` : `${planned} meetings are planned ahead.`);
       await client.invalidateQueries();
     } catch (error) {
       tell(messageOf(error), { bad: true });
+      await client.invalidateQueries();
     } finally {
       setRunning(null);
+      setJob(null);
+    }
+  }
+
+  /** What is planned by then is kept. */
+  async function stopTerm(id: string): Promise<void> {
+    try {
+      await call('POST /jobs/{id}/finish', { params: { id } });
+    } catch (error) {
+      tell(messageOf(error), { bad: true });
     }
   }
 
@@ -90,7 +101,9 @@ function Plan({ date }: { date: string | null }) {
             ) : (
               <>
                 <Progress share={running} label="planning" />
-                <Button onClick={() => stopper.current?.abort()}>Stop</Button>
+                <Button disabled={job === null} title="Keeps what is planned by then" onClick={() => void stopTerm(job!)}>
+                  Stop
+                </Button>
               </>
             )}
           </>

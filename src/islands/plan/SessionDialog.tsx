@@ -27,6 +27,7 @@ export function SessionDialog({ date, meeting, onClose }: { date: string; meetin
     helpers: meeting?.helpers ?? 2,
   });
   const [running, setRunning] = useState<number | null>(null);
+  const [job, setJob] = useState<string | null>(null);
   const [problem, setProblem] = useState<ApiError | null>(null);
   const key = useWriteKey();
   const stopper = useRef<AbortController | null>(null);
@@ -39,11 +40,21 @@ export function SessionDialog({ date, meeting, onClose }: { date: string; meetin
     try {
       const body = { date: day, present, ...shape, seconds: 2 };
       const started = await call('POST /plans', { query: { wait: 0 }, body, key });
+      if (isBegun(started)) setJob(started.job);
       const id = isBegun(started) ? (await follow('POST /plans', started, setRunning, stopper.current.signal)).plan : started.id;
       location.href = link(`/plan/${id}`);
     } catch (error) {
       setProblem(error instanceof ApiError ? error : new ApiError({ code: 'unknown', message: messageOf(error) }, 0));
       setRunning(null);
+      setJob(null);
+    }
+  }
+  /** The best plan so far is taken, and the page goes on to it. */
+  async function enough(id: string): Promise<void> {
+    try {
+      await call('POST /jobs/{id}/finish', { params: { id } });
+    } catch (error) {
+      setProblem(error instanceof ApiError ? error : null);
     }
   }
   const number = (name: keyof typeof shape, label: string, min: number, max: number) => (
@@ -98,6 +109,9 @@ export function SessionDialog({ date, meeting, onClose }: { date: string; meetin
           {running !== null && (
             <>
               <Progress share={running} label="working it out" />
+              <Button disabled={job === null} onClick={() => void enough(job!)}>
+                Take the best so far
+              </Button>
               <Button onClick={() => stopper.current?.abort()}>Stop</Button>
             </>
           )}
