@@ -310,6 +310,12 @@ it('every route answers as described', async () => {
   expect(term.meetings.find((m: any) => m.date === today).state).toBe('played');
   const { id: last, version } = term.meetings.at(-1);
   await go('PATCH', '/meetings/{id}', { path: `/meetings/${last}`, body: { off: true, offBecause: 'holiday', version } });
+  const wishes = await go('GET', '/wishes');
+  expect(wishes).toMatchObject({ fewerGames: false, longestWait: null, version: 0 });
+  const wished = await go('PUT', '/wishes', {
+    body: { ...wishes, mix: true, together: [present.slice(0, 2), present.slice(0, 2).reverse()] },
+  });
+  expect(wished).toMatchObject({ mix: true, together: [[present[1], present[0]]], version: 1 });
   const { job } = await go('POST', '/term/plan', { body: { secondsPerMeeting: 0.1 } });
   await expect.poll(async () => (await go('GET', '/jobs/{id}', { path: `/jobs/${job}` })).status, { timeout: 170_000 }).toBe('done');
   // What is over stays as it ended, however often it is asked to end.

@@ -54,6 +54,8 @@ const missingSeats = obj({
     }),
   ),
 });
+const changes = obj({ seats: int, of: int, price: num });
+
 export type MissingSeatsWire = Static<typeof missingSeats>;
 
 const plan = obj({
@@ -68,6 +70,8 @@ const plan = obj({
   missing: nullable(missingSeats),
   /** Planning again found no seats, and the session stands as it was. */
   failed: opt(missingSeats),
+  /** Planned again with few changes: how many seats are others, of how many, and the share of worth given up for the rest. */
+  changes: opt(changes),
   rounds: arr(round),
   locks: arr(lock),
   request: obj({
@@ -87,7 +91,7 @@ const plan = obj({
 
 export type PlanWire = Static<typeof plan>;
 
-const planned = obj({ plan: str, failed: nullable(missingSeats) });
+const planned = obj({ plan: str, failed: nullable(missingSeats), changes: nullable(changes) });
 
 const shortPlan = obj({
   id: str,
@@ -281,6 +285,8 @@ export const plansWire = define({
         helpers: int,
         preparationMinutes: within(0, 10_000),
         timesEach: whole(1, 4),
+        /** Seats stay where they can. */
+        fewChanges: bool,
         version: int,
       },
       ['version'],

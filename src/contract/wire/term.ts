@@ -57,7 +57,25 @@ const termBody = closed(
 
 export type TermBody = Static<typeof termBody>;
 
+const pair = Type.Unsafe<[string, string]>(Type.Array(str, { minItems: 2, maxItems: 2 }));
+const wishesFields = {
+  fewerGames: bool,
+  longestWait: nullable(within(0.3, 1)),
+  mix: bool,
+  together: arr(pair, 200),
+  apart: arr(pair, 200),
+};
+/** What is wished for every session that is planned. */
+const wishes = obj({ ...wishesFields, version: int });
+export type WishesWire = Static<typeof wishes>;
+
 export const termWire = define({
+  'GET /wishes': { summary: 'What is wished for every session that is planned: companions, few games, short waits', response: wishes },
+  'PUT /wishes': {
+    summary: 'Say what is wished for every session that is planned',
+    body: closed({ ...wishesFields, version: int }, ['fewerGames', 'longestWait', 'mix', 'together', 'apart', 'version']),
+    response: wishes,
+  },
   'GET /term': { summary: 'The term with its meetings', response: term },
   'PUT /term': { summary: 'Say when you meet', body: termBody, response: obj({ id: str, meetings: int }) },
   'PATCH /meetings/{id}': {

@@ -6,6 +6,7 @@ import { groupBy } from '../recommend/recommend';
 import { expectedSuccess, gainOf, gateOf, lengthSlack, likedGain, tooHardAlone, valueOf } from '../recommend/valueOf';
 import type { SkillGraph } from '../skills/skillGraph';
 import type { PlanInstance, PlanLock } from './instance';
+import { mostForWait, type WishContext, type Wishes, withWishes } from './wishes';
 
 /** A game as one way of sharing a table: variants whose players can sit together. */
 export interface TableOption {
@@ -31,6 +32,10 @@ export interface SessionSettings {
   readonly plentiful: ReadonlySet<string>;
   /** Days since each time a learner played a game, by `learner|game`. */
   readonly daysSincePlayed: ReadonlyMap<string, readonly number[]>;
+  readonly wishes?: Wishes;
+  readonly rested?: WishContext['rested'];
+  readonly satTogether?: WishContext['satTogether'];
+  readonly keep?: WishContext['keep'];
   readonly locks: readonly { readonly learner: string; readonly round: number; readonly game: string }[];
   readonly resting: readonly { readonly learner: string; readonly round: number }[];
 }
@@ -100,7 +105,7 @@ export function buildSession(
   const stretched = best.map((row) => row.map((c) => c.beside));
   const gapSkills = learners.map((l, i) => servedNeeds(l, chosen[i]!, settings.minutes));
   const locks = locksOf(settings.locks, learners, options, chosen);
-  const instance: PlanInstance = {
+  const plain: PlanInstance = {
     learners: learners.length,
     rounds: settings.rounds,
     tables: settings.tables,
@@ -112,7 +117,7 @@ export function buildSession(
     games: options.map((o) => ({
       // Nobody sits alone while others play, even where a game could be played alone.
       min: Math.max(Math.min(leastTogether, learners.length), ...o.offers.map((v) => v.players[0])),
-      max: Math.min(...o.offers.map((v) => v.players[1])),
+      max: mostForWait(o.offers, Math.min(...o.offers.map((v) => v.players[1])), settings.wishes?.longestWait),
       materials: materialsOf(o.offers).map(([k, q]): [number, number] => [kindIndex.get(k)!, q]),
       helper: o.beside || o.offers.some((v) => v.helper === 'needed') ? 1 : 0,
       preparation: Math.max(...o.offers.map((v) => v.preparationMinutes)),
@@ -137,6 +142,8 @@ export function buildSession(
       return l < 0 ? [] : [[l, round]];
     }),
   };
+  const gameIds = options.map((o) => o.game);
+  const instance = withWishes(plain, gameIds, { ...settings, learners: learners.map((l) => l.learner) });
   return { instance, options, chosen, gapSkills, stretched, kinds };
 }
 

@@ -39,6 +39,8 @@ const exactSize = 420;
 const exactNodes = 2000;
 const greedyTries = 40;
 const enoughTries = 8;
+/** On larger sessions the first legal plan is enough to begin with: seats × games. */
+const largeSize = 10_000;
 const optimalTolerance = 1e-6;
 /** A missing seat costs so many times the best that anybody could play, and so much more for each round rested lately. */
 const restWorths = 20;
@@ -111,7 +113,7 @@ function greedyPlan(instance: PlanInstance, seed: number): Schedule | null {
       best = schedule;
       bestValue = state.total;
     }
-    if (best && i >= enoughTries) break;
+    if (best && (i >= enoughTries || instance.learners * instance.rounds * instance.games.length > largeSize)) break;
   }
   return best;
 }

@@ -14,8 +14,10 @@ import { expectedSuccess } from '../recommend/valueOf';
 import type { SkillGraph } from '../skills/skillGraph';
 import { buildSession, type BuiltSession, type SessionSettings } from './buildSession';
 import type { SolveModel } from './linearModel';
+import { pairKey, type Wishes } from './wishes';
 import type { Diagnosis } from './diagnose';
 import type { PlanInstance } from './instance';
+import { objectiveOf } from './objective';
 import { movesPerSecond, type PlanOutcome, planSession } from './planSession';
 
 export interface TermLearner extends NeedyLearner {
@@ -47,6 +49,12 @@ export interface PlanningInput {
   /** How often a child may play the same game in one session; once where nothing is said. */
   readonly timesEach?: number;
   readonly played: readonly WirePlayed[];
+  readonly wishes?: Wishes;
+  /** How often two sat together lately, by `pairKey`, and in how many rounds each had no seat. */
+  readonly satTogether?: readonly (readonly [string, number])[];
+  readonly rested?: readonly (readonly [string, number])[];
+  /** Seats of the first meeting as they were, by round: learner and game. As few as can be are changed. */
+  readonly keep?: readonly (readonly (readonly [learner: string, game: string])[])[];
   readonly locks: SessionSettings['locks'];
   readonly resting: SessionSettings['resting'];
   readonly seed: number;
@@ -93,6 +101,8 @@ export interface PlannedMeeting {
   readonly status: PlanOutcome['status'];
   readonly objective: number;
   readonly bound: number;
+  /** Where seats were to be kept: how many are others now, and the share of worth given up for the rest. */
+  readonly changes: { readonly seats: number; readonly of: number; readonly price: number } | null;
   /** Why not all have a seat, and the smallest set of things that together would bring it; null where all have. */
   readonly missing: MissingSeats | null;
   readonly rounds: readonly {
@@ -135,6 +145,8 @@ export function* termSteps(
   const met = metInPlay(input.played, offers);
   const state = new Map(input.learners.map((l) => [l.id, { learner: l, skills: renewed(l.skills, met.get(l.id)) }]));
   const played = [...input.played];
+  const satTogether = new Map(input.satTogether ?? []);
+  const rested = new Map(input.rested ?? []);
   const firstDate = input.meetings[0]?.date ?? '';
   const finished: PlannedMeeting[] = [];
   for (const [i, meeting] of input.meetings.entries()) {
@@ -143,6 +155,7 @@ export function* termSteps(
     const needs = present.map(({ learner, skills }) =>
       learnerNeeds(graph, { ...learner, age: learner.age + years }, standingOn(graph, skills, meeting.date)),
     );
+    const keep = i === 0 ? input.keep?.map((round) => new Map(round)) : undefined;
     const settings: SessionSettings = {
       ...meeting,
       preparationMinutes: input.preparationMinutes,
@@ -150,6 +163,10 @@ export function* termSteps(
       stock: new Map(input.stock),
       plentiful: new Set(input.plentiful),
       daysSincePlayed: daysSince(played, meeting.date),
+      ...(input.wishes ? { wishes: input.wishes } : {}),
+      satTogether,
+      rested,
+      ...(keep ? { keep } : {}),
       locks: i === 0 ? input.locks : [],
       resting: i === 0 ? input.resting : [],
     };
@@ -174,14 +191,24 @@ export function* termSteps(
       if (seatsAll(anyway)) [built, outcome] = [free, anyway];
       else outcome = yield ask(built, false);
     }
-    const planned = read(built)(outcome);
+    let planned = read(built)(outcome);
+    if (keep) {
+      // What it costs to keep seats is known only beside a plan that need not.
+      const free = yield ask({ ...built, instance: withoutKeep(built.instance) }, false);
+      planned = { ...planned, changes: changesFrom(keep, built, outcome, free, needs) };
+    }
     finished.push(planned);
     done?.(i, planned);
     if (outcome.status === 'stopped-early') break;
+    for (const round of planned.rounds) for (const l of round.resting) rested.set(l, (rested.get(l) ?? 0) + 1);
     for (const round of planned.rounds)
       for (const table of round.tables)
-        for (const seat of table.seats) {
+        for (const [n, seat] of table.seats.entries()) {
           const { learner, variant } = seat;
+          for (const other of table.seats.slice(n + 1)) {
+            const pair = pairKey(learner, other.learner);
+            satTogether.set(pair, (satTogether.get(pair) ?? 0) + 1);
+          }
           played.push({ learner, variant, game: table.game, players: table.seats.length, minutes: meeting.minutes, date: meeting.date });
           practise(
             graph,
@@ -193,6 +220,28 @@ export function* termSteps(
         }
   }
   return finished;
+}
+
+function withoutKeep(instance: PlanInstance): PlanInstance {
+  const { keep: _, ...aims } = instance.aims ?? {};
+  return { ...instance, aims };
+}
+
+function changesFrom(
+  keep: readonly ReadonlyMap<string, string>[],
+  built: BuiltSession,
+  outcome: PlanOutcome,
+  free: PlanOutcome,
+  needs: readonly LearnerNeeds[],
+): PlannedMeeting['changes'] {
+  const now = outcome.schedule.map(
+    (round) => new Map(round.flatMap((t) => t.learners.map((l) => [needs[l]!.learner, built.options[t.game]!.game] as const))),
+  );
+  const seats = now.flatMap((round, r) => [...round].filter(([l, game]) => keep[r]?.get(l) !== game)).length;
+  const plain = withoutKeep(built.instance);
+  const worth = (o: PlanOutcome): number => (o.schedule.length > 0 ? objectiveOf(plain, o.schedule) : 0);
+  const best = worth(free);
+  return { seats, of: now.reduce((sum, round) => sum + round.size, 0), price: best > 0 ? Math.max(0, 1 - worth(outcome) / best) : 0 };
 }
 
 const seatsAll = (outcome: PlanOutcome): boolean => outcome.status !== 'partial' && outcome.status !== 'infeasible';
@@ -253,6 +302,7 @@ function readMeeting(
     status: outcome.status,
     objective: outcome.objective,
     bound: outcome.bound,
+    changes: null,
     missing: outcome.diagnosis && missingSeats(outcome.diagnosis, built, needs),
     rounds: outcome.schedule.map((tables) => {
       const seated = new Set(tables.flatMap((t) => t.learners));

@@ -12,6 +12,7 @@ import { dayWords, spanWords } from '../shared/words';
 import styles from './plan.module.css';
 import { SessionDialog } from './SessionDialog';
 import { TermDialog } from './TermDialog';
+import { WishesDialog } from './WishesDialog';
 
 export default function PlanView({ date }: { date: string | null }) {
   return (
@@ -31,6 +32,7 @@ function Plan({ date }: { date: string | null }) {
   const [setting, setSetting] = useState(false);
   const [running, setRunning] = useState<number | null>(null);
   const [job, setJob] = useState<string | null>(null);
+  const [wishing, setWishing] = useState(false);
   const asked = useRef(date);
   const off = useMutation({
     mutationFn: (m: MeetingWire) =>
@@ -93,6 +95,7 @@ function Plan({ date }: { date: string | null }) {
         {t.term && (
           <>
             <Button onClick={() => setSetting(true)}>When we meet</Button>
+            <Button onClick={() => setWishing(true)}>How we plan</Button>
             <LinkButton href={link('/api/v1/term/calendar')} download="term.ics">
               Calendar file
             </LinkButton>
@@ -191,6 +194,7 @@ function Plan({ date }: { date: string | null }) {
         </p>
       )}
       {planning && <SessionDialog date={planning.date} meeting={planning.meeting} onClose={() => setPlanning(null)} />}
+      {wishing && <WishesDialog onClose={() => setWishing(false)} />}
       {setting && (
         <TermDialog
           term={t}

@@ -3,6 +3,7 @@ import { screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { describe, expect, it } from 'vitest';
 import { game, islandTest, learner, page, Refusal, session, variant } from '../island.testing';
+import { changesSentence } from './planAgain';
 import SessionView from './SessionView';
 
 const { api, show, gone } = islandTest();
@@ -100,6 +101,20 @@ describe('a session', () => {
     expect(screen.getByRole('button', { name: 'Wren, tens' })).toBeTruthy();
     expect(screen.getByText('Every rule is kept.')).toBeTruthy();
   });
+  it('is mended with few changes, and says how many and what that costs', async () => {
+    ready();
+    api().on('POST /plans/plan-1/replan', { ...session(), changes: { seats: 3, of: 12, price: 0.021 } });
+    show(<SessionView id="plan-1" />);
+    await userEvent.click(await screen.findByRole('button', { name: 'Mend it' }));
+    expect(
+      await screen.findByText('3 seats of 12 changed; by this plan’s scoring 2 % under what planning it freely would give.'),
+    ).toBeTruthy();
+    expect(api().writes.find((w) => w.path.endsWith('/replan'))!.body).toMatchObject({ fewChanges: true });
+  });
+  it.each([
+    [{ seats: 0, of: 12, price: 0 }, 'Nothing had to change.'],
+    [{ seats: 1, of: 12, price: 0.004 }, 'One seat of 12 changed; by this plan’s scoring as good as planning it freely.'],
+  ])('tells a small change in words (%#)', (changes, words) => expect(changesSentence(changes)).toBe(words));
   it('that seats not everybody names who rests, and does what would seat them with one click', async () => {
     const plan = session();
     const lock = { learner: 'wren', round: 0, game: 'two-lamps' };

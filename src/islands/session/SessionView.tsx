@@ -1,4 +1,4 @@
-import type { LockWire, MissingSeatsWire, PlanWire } from '../../contract/wire/plans';
+import type { MissingSeatsWire } from '../../contract/wire/plans';
 import { DndContext, type DragEndEvent, PointerSensor, useSensor, useSensors } from '@dnd-kit/core';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useMemo, useState } from 'react';
@@ -6,14 +6,16 @@ import { Button } from '../../ui/Button';
 import { Failure, Loading } from '../../ui/Empty';
 import { LinkButton } from '../../ui/LinkButton';
 import { isTyping } from '../frame/keys';
-import { ApiError, call, follow, isBegun, link } from '../shared/api';
+import { ApiError, call, link } from '../shared/api';
 import { useLeaveGuard } from '../shared/useLeaveGuard';
 import { App, messageOf, useTell } from '../shared/App';
 import panel from '../shared/panel.module.css';
 import { dayWords } from '../shared/words';
 import { Board } from './Board';
+import { Clash } from './Clash';
 import { type Draft, draftOf, moveLearner } from './edit';
 import { type Easing, Missing, type Wanted } from './Missing';
+import { changesSentence, countIn, planAgain } from './planAgain';
 import styles from './session.module.css';
 import { TablePanel } from './TablePanel';
 
@@ -96,16 +98,22 @@ function Session({ id }: { id: string }) {
     onError: refused,
   });
   const replan = useMutation({
-    mutationFn: async ({ easing, counted }: { easing: Easing; counted: Wanted }) => {
+    mutationFn: async ({ easing, counted, fewChanges = false }: { easing: Easing; counted: Wanted; fewChanges?: boolean }) => {
       for (const { kind, by } of counted) await countIn(kind, by);
       let version = stored!.version;
       if (dirty) version = (await call('PUT /plans/{id}', { params: { id: id }, body: { ...draft!, version } })).version;
-      return planAgain(id, { locks: draft!.locks, version, seed: stored!.request.seed + 1, ...easing });
+      return planAgain(id, {
+        locks: draft!.locks,
+        version,
+        seed: stored!.request.seed + (fewChanges ? 0 : 1),
+        ...(fewChanges ? { fewChanges } : {}),
+        ...easing,
+      });
     },
     onSuccess: (answer) => {
       void client.invalidateQueries();
       setFailed(answer.failed ?? null);
-      if (!answer.failed) tell('Planned again around what is fixed.');
+      if (!answer.failed) tell(answer.changes ? changesSentence(answer.changes) : 'Planned again around what is fixed.');
     },
     onError: refused,
   });
@@ -168,6 +176,13 @@ function Session({ id }: { id: string }) {
         </Button>
         <LinkButton href={link(`/prep?plan=${id}`)}>Gather</LinkButton>
         <Button
+          title="Keeps what is fixed, and every other seat where it can"
+          disabled={replan.isPending || p.playedAt !== null}
+          onClick={() => replan.mutate({ easing: {}, counted: [], fewChanges: true })}
+        >
+          Mend it
+        </Button>
+        <Button
           title="Keeps every table that is fixed"
           disabled={replan.isPending || p.playedAt !== null}
           onClick={() => replan.mutate({ easing: {}, counted: [] })}
@@ -179,23 +194,15 @@ function Session({ id }: { id: string }) {
         </Button>
       </div>
       {clash && (
-        <section className={styles.infeasible} role="alert">
-          <h2>Two of you at once</h2>
-          <p>{clash}</p>
-          <div className={panel.row}>
-            <Button
-              kind="main"
-              onClick={() => {
-                setClash(null);
-                void client.invalidateQueries();
-              }}
-            >
-              Take theirs
-            </Button>
-            <Button onClick={() => void keepMine()}>Keep mine over theirs</Button>
-            <Button onClick={() => setClash(null)}>Look again first</Button>
-          </div>
-        </section>
+        <Clash
+          message={clash}
+          onTheirs={() => {
+            setClash(null);
+            void client.invalidateQueries();
+          }}
+          onMine={() => void keepMine()}
+          onLook={() => setClash(null)}
+        />
       )}
       {failed && (
         <Missing
@@ -286,18 +293,3 @@ function Session({ id }: { id: string }) {
 const boundShownWithin = 0.05;
 
 const howToMove = 'Press Enter to pick the child up, then Tab to “put here” at a table and press Enter. Escape lets the child go.';
-
-/** Things that are there after all are counted with the others. */
-async function countIn(kind: string, by: number): Promise<void> {
-  const now = (await call('GET /kinds', { query: { limit: 5000 } })).items.find((k) => k.id === kind);
-  if (now) await call('PUT /kinds/{id}/stock', { params: { id: kind }, body: { quantity: now.quantity + by } });
-}
-
-/** Plans again; when it takes longer than one answer may wait, follows the work to its end. */
-async function planAgain(id: string, body: { locks: LockWire[]; version: number; seed: number } & Easing): Promise<PlanWire> {
-  const answer = await call('POST /plans/{id}/replan', { params: { id: id }, body });
-  if (!isBegun(answer)) return answer;
-  const done = await follow('POST /plans/{id}/replan', answer, () => undefined);
-  const plan = await call('GET /plans/{id}', { params: { id: done.plan } });
-  return done.failed ? { ...plan, failed: done.failed } : plan;
-}

@@ -214,10 +214,16 @@ function conclude(entry: Entry, message: Extract<FromWorker, { type: 'done' | 'f
   pump();
 }
 
-/** A worker is kept for the next task, unless it solved a plan: the solver's memory only grows, and a new worker is there in no time. */
+/** Plans that a worker makes before it is renewed: the solver's memory only grows, and what ended threads leave behind is given back late. */
+const plansEach = 10;
+const plansMade = new WeakMap<Worker, number>();
+
+/** A worker is kept for the next task, until it has made so many plans. */
 function release(worker: Worker, kind: Task['kind']): void {
   worker.removeAllListeners();
-  if (kind === 'plan' || idle.length >= poolSize) {
+  const made = (plansMade.get(worker) ?? 0) + (kind === 'plan' ? 1 : 0);
+  plansMade.set(worker, made);
+  if (made >= plansEach || idle.length >= poolSize) {
     void worker.terminate();
     return;
   }

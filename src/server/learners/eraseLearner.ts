@@ -6,6 +6,7 @@ import { evidence, idempotency, learners, plans, type StoredRequest, type Stored
 import { refuse } from '../http/problemError';
 import { forgetState } from '../evidence/learnerState';
 import { forgetFinishedJobs } from '../jobs/jobList';
+import { wishesWithout } from '../planning/wishesStore';
 import { learnerById } from './learnerStore';
 
 export interface Erased {
@@ -49,6 +50,7 @@ export function eraseLearner(db: Db, id: string, confirm: string): Erased {
           .set({ body: { erased: true } })
           .where(eq(idempotency.key, row.key))
           .run();
+    wishesWithout(tx, id);
     tx.delete(learners).where(eq(learners.id, id)).run();
     return rows;
   });
@@ -74,6 +76,9 @@ const requestWithout = (r: StoredRequest, id: string): StoredRequest => ({
   ...r,
   present: r.present.filter((l) => l !== id),
   ...(r.resting ? { resting: r.resting.filter((x) => x.learner !== id) } : {}),
+  ...(r.missing
+    ? { missing: { ...r.missing, steps: r.missing.steps.filter((s) => s.lock?.learner !== id && s.beside?.learner !== id) } }
+    : {}),
 });
 
 /** The sentence without the name as a word of its own; names that hold it (Al in Alder) stay. */

@@ -14,7 +14,8 @@ import { offersOf, stockOf } from '../shelf/offers';
 import { type Titles, titles } from '../shared/titles';
 import type { PlanRow } from './planById';
 import { planDefaults } from './planRequest';
-import { metBefore, playedBefore } from './playedBefore';
+import { companyBefore, metBefore, playedBefore } from './playedBefore';
+import { wishesForPlanning } from './wishesStore';
 
 export interface PlanCheck {
   readonly violations: readonly {
@@ -49,6 +50,8 @@ async function rebuild(db: Db, plan: PlanRow, today: string): Promise<{ built: B
     daysSincePlayed: daysSince(playedBefore(db, plan.date), plan.date),
     ...(r.timesEach ? { timesEach: r.timesEach } : {}),
     everyGame: true,
+    wishes: wishesForPlanning(db),
+    satTogether: new Map(companyBefore(db, plan.date).satTogether),
     locks: plan.locks,
     resting: r.resting ?? [],
   });

@@ -6,14 +6,15 @@ import type { Db } from '../db/db';
 import { allEstimates } from '../evidence/learnerState';
 import { allLearners } from '../learners/learnerStore';
 import { offersNow, stockOf } from '../shelf/offers';
-import { playedBefore } from './playedBefore';
+import { companyBefore, playedBefore } from './playedBefore';
+import { wishesForPlanning } from './wishesStore';
 
 /** Everything the worker needs, as plain data. */
 export function planningInput(
   db: Db,
   meetings: readonly TermMeeting[],
   today: string,
-  more: Pick<PlanningInput, 'locks' | 'resting' | 'seed' | 'secondsPerMeeting' | 'preparationMinutes' | 'timesEach'>,
+  more: Pick<PlanningInput, 'locks' | 'resting' | 'seed' | 'secondsPerMeeting' | 'preparationMinutes' | 'timesEach' | 'keep'>,
 ): PlanningInput {
   const offers = offersNow(db);
   const wanted = new Set(meetings.flatMap((m) => m.present));
@@ -43,6 +44,8 @@ export function planningInput(
     stock: [...stock],
     plentiful: [...plentiful],
     played: playedBefore(db, day),
+    wishes: wishesForPlanning(db),
+    ...companyBefore(db, day),
     ...more,
   };
 }

@@ -93,9 +93,12 @@ export const planningRoutes = serve(plansWire, {
       },
       today,
       now,
-      { replace: plan },
+      { replace: plan, ...(body.fewChanges ? { fewChanges: true } : {}) },
     );
-    return answerOf(job, query.wait ?? 30, ({ plan: id, failed }) => answerPlan(db, id, failed));
+    return answerOf(job, query.wait ?? 30, async ({ plan: id, failed, changes }) => ({
+      ...(await answerPlan(db, id, failed)),
+      ...(changes ? { changes } : {}),
+    }));
   },
   'POST /plans/{id}/played': ({ db, params, body, now, today }) => {
     const plan = planById(db, params.id);

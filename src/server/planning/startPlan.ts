@@ -20,6 +20,8 @@ import { wireMissing } from './wireMissing';
 export interface PlannedJob {
   readonly plan: string;
   readonly failed: Kept<MissingSeatsWire> | null;
+  /** How much is other than it was, where little was to change. */
+  readonly changes: PlannedMeeting['changes'];
 }
 
 /** Plans one session in a worker and stores it when done; versions that were never played are played first. */
@@ -28,7 +30,7 @@ export function startPlan(
   request: PlanRequest,
   today: string,
   now: string,
-  where: { readonly replace?: PlanRow; readonly id?: string } = {},
+  where: { readonly replace?: PlanRow; readonly id?: string; readonly fewChanges?: boolean } = {},
 ): Job<PlannedJob> {
   const r = {
     ...request,
@@ -46,16 +48,21 @@ export function startPlan(
     secondsPerMeeting: r.seconds,
     preparationMinutes: r.preparationMinutes,
     ...(r.timesEach ? { timesEach: r.timesEach } : {}),
+    ...(where.fewChanges && where.replace ? { keep: seatsOf(where.replace) } : {}),
   };
   return startAfter(measureMissing(db), () =>
     startJob({ kind: 'plan', own: ownOf(db), input: planningInput(db, [meeting], today, more) }, ([planned]: PlannedMeeting[]) => {
       // A plan made anew that seats fewer leaves the last good session as it is, with what stood in the way.
       if (where.replace && planned!.missing && !where.replace.request.missing)
-        return { plan: where.replace.id, failed: wireMissing(db, planned!.missing) };
-      return { plan: storePlan(db, planned!, r, now, { ...where, forecast: false }), failed: null };
+        return { plan: where.replace.id, failed: wireMissing(db, planned!.missing), changes: null };
+      return { plan: storePlan(db, planned!, r, now, { ...where, forecast: false }), failed: null, changes: planned!.changes };
     }),
   );
 }
+
+/** Who plays what, round by round. */
+const seatsOf = (plan: PlanRow): [string, string][][] =>
+  plan.rounds.map((r) => r.tables.flatMap((t) => t.seats.map((s): [string, string] => [s.learner, t.game])));
 
 function checkRequest(db: Db, r: PlanRequest): void {
   if (r.tables < 1) throw refuse('no-tables', 'There is no table to sit at. Give at least one.', 'tables');

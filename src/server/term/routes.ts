@@ -3,6 +3,7 @@ import { termWire } from '../../contract/wire/term';
 import { plans, type StoredTable } from '../db/schema';
 import { refuse } from '../http/problemError';
 import { type Occasion, Reply, serve } from '../http/route';
+import { putWishes, wishesNow } from '../planning/wishesStore';
 import { titles } from '../shared/titles';
 import { momentNow } from '../shared/clock';
 import { currentTerm, meetingsOf, planFor, putTerm, startTermPlan, termView, updateMeeting } from './termStore';
@@ -39,6 +40,8 @@ function calendar({ db, today }: Occasion, withNames: boolean): Reply<string> {
 }
 
 export const termRoutes = serve(termWire, {
+  'GET /wishes': ({ db }) => wishesNow(db),
+  'PUT /wishes': ({ db, body }) => putWishes(db, body),
   'GET /term': ({ db, today }) => termView(db, today),
   'PUT /term': ({ db, body, now }) => putTerm(db, body, now),
   'PATCH /meetings/{id}': ({ db, params, body: { version, ...change }, now }) => updateMeeting(db, params.id, change, version, now),

@@ -19,14 +19,13 @@ const isStopped = (stop: SharedArrayBuffer | undefined): boolean => stop !== und
  */
 export async function planInTwo(graph: SkillGraph, task: PlanTask, send: (message: FromWorker) => void): Promise<PlannedMeeting[]> {
   const solve = await loadSolver();
-  const beside = new Beside();
   try {
     const steps = termSteps(graph, task.input, (index, part) => send({ type: 'part', index, part, final: true }));
     let step = steps.next();
     while (!step.done) step = steps.next(await planOne(step.value, task, solve, beside, send));
     return step.value;
   } finally {
-    beside.end();
+    beside.rest();
   }
 }
 
@@ -88,22 +87,29 @@ function search(task: SearchTask, solve: SolveModel): SearchResult {
 /** The worker beside: begun when it is first asked, and asked one thing at a time. */
 class Beside {
   private worker: Worker | null = null;
+  private busy = false;
 
   /** Null where the worker could not be had or was lost. */
   ask(task: SearchTask): Promise<SearchResult | null> {
     return new Promise((resolve) => {
       try {
         const worker = (this.worker ??= new Worker(new URL(import.meta.url)));
+        this.busy = true;
+        const answer = (result: SearchResult | null): void => {
+          this.busy = false;
+          resolve(result);
+        };
         const lost = (): void => {
           this.worker = null;
-          resolve(null);
+          answer(null);
         };
         worker.removeAllListeners();
+        worker.ref();
         worker.on('error', lost);
         worker.on('exit', lost);
         worker.on('message', (message: FromWorker) => {
-          if (message.type === 'done') resolve(message.result as SearchResult);
-          if (message.type === 'failed') resolve(null);
+          if (message.type === 'done') answer(message.result as SearchResult);
+          if (message.type === 'failed') answer(null);
         });
         worker.postMessage(task);
       } catch {
@@ -112,8 +118,23 @@ class Beside {
     });
   }
 
-  end(): void {
-    this.worker?.removeAllListeners();
-    void this.worker?.terminate();
+  /** It waits for the next plan, and is no reason to stay; one that is still at something nobody waits for goes. */
+  rest(): void {
+    const { worker } = this;
+    if (!worker) return;
+    worker.removeAllListeners();
+    const gone = (): void => {
+      if (this.worker === worker) this.worker = null;
+    };
+    worker.on('error', gone);
+    worker.on('exit', gone);
+    worker.unref();
+    if (!this.busy) return;
+    this.busy = false;
+    this.worker = null;
+    void worker.terminate();
   }
 }
+
+/** Kept from plan to plan; it ends with the worker it belongs to. */
+const beside = new Beside();

@@ -1,0 +1,29 @@
+import type { LockWire, PlanWire } from '../../contract/wire/plans';
+import { call, follow, isBegun } from '../shared/api';
+import type { Easing } from './Missing';
+
+/** What was changed, and what it costs that no more was. */
+export function changesSentence({ seats, of, price }: NonNullable<PlanWire['changes']>): string {
+  if (seats === 0) return 'Nothing had to change.';
+  const many = seats === 1 ? 'One seat' : `${seats} seats`;
+  const cost = price < 0.005 ? 'as good as planning it freely' : `${(price * 100).toFixed(0)} % under what planning it freely would give`;
+  return `${many} of ${of} changed; by this plan’s scoring ${cost}.`;
+}
+
+/** Things that are there after all are counted with the others. */
+export async function countIn(kind: string, by: number): Promise<void> {
+  const now = (await call('GET /kinds', { query: { limit: 5000 } })).items.find((k) => k.id === kind);
+  if (now) await call('PUT /kinds/{id}/stock', { params: { id: kind }, body: { quantity: now.quantity + by } });
+}
+
+/** Plans again; when it takes longer than one answer may wait, follows the work to its end. */
+export async function planAgain(
+  id: string,
+  body: { locks: LockWire[]; version: number; seed: number; fewChanges?: boolean } & Easing,
+): Promise<PlanWire> {
+  const answer = await call('POST /plans/{id}/replan', { params: { id: id }, body });
+  if (!isBegun(answer)) return answer;
+  const done = await follow('POST /plans/{id}/replan', answer, () => undefined);
+  const plan = await call('GET /plans/{id}', { params: { id: done.plan } });
+  return { ...plan, ...(done.failed ? { failed: done.failed } : {}), ...(done.changes ? { changes: done.changes } : {}) };
+}

@@ -1,0 +1,62 @@
+import { afterAll, afterEach, beforeEach, describe, expect, it } from 'vitest';
+import { kinds } from '../db/schema';
+import { createLearner } from '../learners/learnerStore';
+import { closePool } from '../jobs/pool';
+import { takeFromLibrary } from '../shelf/libraryRoutes';
+import { ask, Workspace } from '../workspace.testing';
+
+const today = '2026-11-10';
+const now = '2026-11-10T10:00:00.000Z';
+const day = `today=${today}`;
+const children = ['Wren', 'Fern', 'Moss', 'Robin', 'Hazel', 'Alder'];
+const present = children.map((c) => c.toLowerCase());
+let place: Workspace;
+beforeEach(() => {
+  place = new Workspace();
+  for (const [i, nickname] of children.entries())
+    createLearner(place.db, { nickname, born: `${2016 + (i % 4)}-03`, group: 'Lamps' }, today, now);
+  for (const game of ['two-lamps-lit', 'high-signal', 'relay-of-products', 'milepost']) takeFromLibrary(place.db, game, now);
+  place.db.update(kinds).set({ quantity: 6 }).run();
+});
+afterEach(() => place.remove());
+afterAll(closePool);
+
+/** Who plays what, round by round. */
+// eslint-disable-next-line @typescript-eslint/no-explicit-any
+const seats = (plan: any): string[] =>
+  // eslint-disable-next-line @typescript-eslint/no-explicit-any
+  plan.rounds.flatMap((r: any, i: number) => r.tables.flatMap((t: any) => t.seats.map((s: any) => `${i} ${s.learner} ${t.game}`)));
+
+describe('a session that is mended', () => {
+  it('keeps what it can, and tells what changed and what that costs', async () => {
+    const made = (await ask('POST', `/plans?${day}`, { present, rounds: 2, minutes: 15, tables: 3, helpers: 2, seconds: 0.2 })).body;
+    const before = seats(made);
+    expect(before).toHaveLength(12);
+    // One child changes games with another, and is fixed there.
+    const [a, b] = made.rounds[0].tables;
+    const mended = (
+      await ask('POST', `/plans/${made.id}/replan?${day}`, {
+        version: made.version,
+        fewChanges: true,
+        seconds: 0.2,
+        locks: [{ learner: a.seats[0].learner, round: 0, game: b.game }],
+      })
+    ).body;
+    expect(mended.failed).toBeUndefined();
+    const after = seats(mended);
+    expect(after).toContain(`0 ${a.seats[0].learner} ${b.game}`);
+    const other = after.filter((s) => !before.includes(s)).length;
+    expect(other).toBeGreaterThan(0);
+    expect(other).toBeLessThan(6);
+    expect(mended.changes).toMatchObject({ seats: other, of: 12 });
+    expect(mended.changes.price).toBeGreaterThanOrEqual(0);
+    expect(mended.changes.price).toBeLessThan(1);
+  });
+  it('changes nothing where nothing has to', async () => {
+    const made = (await ask('POST', `/plans?${day}`, { present, rounds: 2, minutes: 15, tables: 3, helpers: 2, seconds: 0.2 })).body;
+    const same = (await ask('POST', `/plans/${made.id}/replan?${day}`, { version: made.version, fewChanges: true, seconds: 0.2 })).body;
+    expect(seats(made)).toHaveLength(12);
+    expect(seats(same).sort()).toEqual(seats(made).sort());
+    expect(same.changes.seats).toBe(0);
+  });
+});
