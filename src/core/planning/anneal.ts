@@ -1,7 +1,8 @@
 import { type Rng, uniform } from '../shared/rng';
 import { Guide } from './guide';
 import type { Schedule } from './instance';
-import { type Move, moveKinds } from './moves';
+import type { Move } from './moves/move';
+import { moveKinds } from './moves/moveKinds';
 import { scheduleFrom, type SearchState } from './searchState';
 
 /** Moves whose effect is looked at to find out what a change is worth here. */

@@ -1,14 +1,14 @@
 import { describe, expect, it } from 'vitest';
-import { createRng } from '../shared/rng';
-import { anneal } from './anneal';
-import { checkPlan } from './checkPlan';
-import { greedy } from './greedy';
-import { Guide } from './guide';
-import type { PlanInstance } from './instance';
-import { tight, withAims } from './instances.testing';
-import { moveKinds } from './moves';
-import { objectiveOf } from './objective';
-import type { SearchState } from './searchState';
+import { createRng } from '../../shared/rng';
+import { anneal } from '../anneal';
+import { checkPlan } from '../checkPlan';
+import { greedy } from '../greedy';
+import { Guide } from '../guide';
+import type { PlanInstance } from '../instance';
+import { tight, withAims } from '../instances.testing';
+import { moveKinds } from './moveKinds';
+import { objectiveOf } from '../objective';
+import type { SearchState } from '../searchState';
 
 const seeds = Array.from({ length: 8 }, (_, i) => 200 + i);
 const begin = (instance: PlanInstance, seed: number): SearchState | null => {
