@@ -250,6 +250,17 @@ it('every route answers as described', async () => {
     resting: r.resting,
   }));
   expect((await go('POST', '/plans/{id}/check', { path: `/plans/${plan.id}/check`, body: { rounds } })).violations).toEqual([]);
+  const [joined] = rounds[0].tables;
+  const stranger = present.find((l: string) => !joined.seats.some((s: any) => s.learner === l))!;
+  const whatIf = await go('POST', '/plans/{id}/whatif', {
+    path: `/plans/${plan.id}/whatif`,
+    query: { wait: '60' },
+    body: { rounds, round: 0, table: 0, learner: stranger },
+  });
+  expect(whatIf.children).toHaveLength(joined.seats.length + 1);
+  expect(whatIf.children.filter((c: any) => c.now === null).map((c: any) => c.learner)).toEqual([stranger]);
+  const winning = whatIf.children.flatMap((c: any) => (c.then.win ? [c.then.win.mean] : []));
+  if (winning.length > 0) expect(winning.reduce((sum: number, w: number) => sum + w, 0)).toBeLessThanOrEqual(1.0001);
   const instead = await go('POST', '/plans/{id}/instead', {
     path: `/plans/${plan.id}/instead`,
     body: { rounds, round: 0, table: 0, limit: 5 },

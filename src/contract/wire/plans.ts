@@ -226,7 +226,44 @@ const review = obj({
 
 export type ReviewWire = Static<typeof review>;
 
+const seatThen = obj({
+  variantTitle: str,
+  /** What the seat would be for, in words. */
+  skill: nullable(str),
+  chances: num,
+  success: num,
+  /** Share of the round that is waiting for a turn; null where nobody counted. */
+  waiting: nullable(num),
+  /** Somebody would have to sit beside. */
+  beside: bool,
+  /** Chance to win, simulated; null where nobody wins or nobody has said how it is played. */
+  win: nullable(obj({ mean: num, standardError: num })),
+});
+const whatIf = obj({
+  title: str,
+  /** Games played for the chances to win. */
+  games: int,
+  children: arr(obj({ learner: str, now: nullable(seatThen), then: seatThen })),
+});
+export type WhatIfWire = Static<typeof whatIf>;
+
 export const plansWire = define({
+  'POST /plans/{id}/whatif': {
+    summary: 'What everybody at a table would practise, wait and win if one child sat there, against now',
+    query: waitQuery,
+    body: closed(
+      {
+        rounds: editedRounds,
+        round: whole(0, mostRounds - 1),
+        table: whole(0, mostTables - 1),
+        learner: str,
+      },
+      ['rounds', 'round', 'table', 'learner'],
+    ),
+    response: whatIf,
+    job: whatIf,
+    waits: true,
+  },
   'GET /plans': { summary: 'Plans, newest date first', query: { ...pageQuery, date: day }, response: list(shortPlan) },
   'POST /plans': {
     summary: 'Plan a session; 202 with a job when it takes long',

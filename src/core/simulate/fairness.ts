@@ -56,7 +56,8 @@ export function fairnessOf(mechanism: Mechanism, seats: readonly Seat<object>[],
   };
 }
 
-function winsOf(mechanism: Mechanism, seats: readonly Seat<object>[], seed: number, games: number): Estimate[] {
+/** Each seat's chance to win at this very table. */
+export function winsOf(mechanism: Mechanism, seats: readonly Seat<object>[], seed: number, games: number): Estimate[] {
   const sim = new Simulation(mechanism, seats, null, { seed, games });
   while (!sim.advance());
   return seats.map((_, s) => {

@@ -22,6 +22,8 @@ interface BoardProps {
   grabbed: { round: number; learner: string } | null;
   onGrab: (at: { round: number; learner: string } | null) => void;
   onPut: (round: number, learner: string, table: number | 'rest') => void;
+  /** A child that was picked up is held over a table. */
+  onHover: (at: { round: number; table: number; learner: string } | null) => void;
   onChange: (draft: Draft) => void;
 }
 
@@ -86,6 +88,7 @@ function Cell({
   grabbed,
   onGrab,
   onPut,
+  onHover,
   onChange,
   round,
   index,
@@ -157,7 +160,13 @@ function Cell({
         })}
       </div>
       {grabbed && grabbed.round === round && !table.seats.some((s) => s.learner === grabbed.learner) && (
-        <button type="button" className={styles.putHere} onClick={() => onPut(round, grabbed.learner, index)}>
+        <button
+          type="button"
+          className={styles.putHere}
+          onFocus={() => onHover({ round, table: index, learner: grabbed.learner })}
+          onMouseEnter={() => onHover({ round, table: index, learner: grabbed.learner })}
+          onClick={() => onPut(round, grabbed.learner, index)}
+        >
           put {nickname(grabbed.learner)} here
         </button>
       )}

@@ -101,6 +101,39 @@ describe('a session', () => {
     expect(screen.getByRole('button', { name: 'Wren, tens' })).toBeTruthy();
     expect(screen.getByText('Every rule is kept.')).toBeTruthy();
   });
+  it('says what would be if a child held over a table sat there, for all of them, against now', async () => {
+    ready();
+    const seat = (more: object) => ({
+      variantTitle: 'fives',
+      skill: 'Pairs of five',
+      chances: 8.2,
+      success: 0.81,
+      waiting: 0.75,
+      beside: false,
+      win: { mean: 0.25, standardError: 0.02 },
+      ...more,
+    });
+    api().on('POST /plans/plan-1/whatif', {
+      title: 'Two Lamps',
+      games: 300,
+      children: [
+        { learner: 'wren', now: seat({ waiting: 0.5, win: { mean: 0.6, standardError: 0.02 } }), then: seat({}) },
+        { learner: 'moss', now: null, then: seat({ skill: null, win: null, waiting: null, beside: true }) },
+      ],
+    });
+    show(<SessionView id="plan-1" />);
+    (await screen.findByRole('button', { name: /^Moss, / })).focus();
+    await userEvent.keyboard('{Enter}');
+    screen.getAllByRole('button', { name: 'put Moss here' })[0]!.focus();
+    const panel = within(await screen.findByRole('complementary', { name: 'What if Moss sat here' }));
+    expect(await panel.findByText('About 8 chances for “pairs of five”, 81 % likely right.')).toBeTruthy();
+    expect(panel.getByText('Waits 75 % of the round instead of 50 %. Wins about 25 % (± 2) instead of 60 %.')).toBeTruthy();
+    expect(panel.getByText('Nothing that is needed; good company.')).toBeTruthy();
+    expect(panel.getByText(/300 games played by the machine/)).toBeTruthy();
+    expect(api().asked.find((a) => a.path.endsWith('/whatif'))!.body).toMatchObject({ round: 0, table: 0, learner: 'moss' });
+    await userEvent.keyboard('{Escape}');
+    expect(screen.queryByRole('complementary', { name: 'What if Moss sat here' })).toBeNull();
+  });
   it('is mended with few changes, and says how many and what that costs', async () => {
     ready();
     api().on('POST /plans/plan-1/replan', { ...session(), changes: { seats: 3, of: 12, price: 0.021 } });

@@ -1,5 +1,5 @@
 import type { MissingSeatsWire } from '../../contract/wire/plans';
-import { DndContext, type DragEndEvent, PointerSensor, useSensor, useSensors } from '@dnd-kit/core';
+import { DndContext, type DragEndEvent, type DragOverEvent, PointerSensor, useSensor, useSensors } from '@dnd-kit/core';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useMemo, useState } from 'react';
 import { Button } from '../../ui/Button';
@@ -18,6 +18,7 @@ import { type Easing, Missing, type Wanted } from './Missing';
 import { changesSentence, countIn, planAgain } from './planAgain';
 import styles from './session.module.css';
 import { TablePanel } from './TablePanel';
+import { WhatIf } from './WhatIf';
 
 export default function SessionView({ id }: { id: string }) {
   return (
@@ -46,6 +47,7 @@ function Session({ id }: { id: string }) {
   const [failed, setFailed] = useState<MissingSeatsWire | null>(null);
   const [clash, setClash] = useState<string | null>(null);
   const [grabbed, setGrabbed] = useState<{ round: number; learner: string } | null>(null);
+  const [hovered, setHovered] = useState<{ round: number; table: number; learner: string } | null>(null);
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }));
   const stored = plan.data;
   useEffect(() => {
@@ -59,7 +61,10 @@ function Session({ id }: { id: string }) {
   const step = (by: -1 | 1): void => setAt((n) => Math.min(history.length - 1, Math.max(0, n + by)));
   useEffect(() => {
     const onKey = (event: KeyboardEvent): void => {
-      if (event.key === 'Escape') setGrabbed(null);
+      if (event.key === 'Escape') {
+        setGrabbed(null);
+        setHovered(null);
+      }
       if (!(event.ctrlKey || event.metaKey) || isTyping(event.target) || document.querySelector('dialog[open]')) return;
       const key = event.key.toLowerCase();
       const by = key === 'z' && !event.shiftKey ? -1 : key === 'y' || (key === 'z' && event.shiftKey) ? 1 : 0;
@@ -132,7 +137,15 @@ function Session({ id }: { id: string }) {
   const violations = asPlayed ? [] : (check.data?.violations ?? []);
   const worth = dirty ? (check.data?.objective ?? p.objective) : p.objective;
 
+  function held(event: DragOverEvent): void {
+    const from = event.active.data.current as { round: number; learner: string } | undefined;
+    const to = event.over?.data.current as { round: number; table: number | 'rest' } | undefined;
+    const there = from && to && from.round === to.round && to.table !== 'rest' ? draft!.rounds[to.round]!.tables[to.table] : undefined;
+    const elsewhere = there && !there.seats.some((s) => s.learner === from!.learner);
+    setHovered(elsewhere ? { round: to!.round, table: to!.table as number, learner: from!.learner } : null);
+  }
   function dropped(event: DragEndEvent): void {
+    setHovered(null);
     const from = event.active.data.current as { round: number; learner: string } | undefined;
     const to = event.over?.data.current as { round: number; table: number | 'rest' } | undefined;
     if (!from || !to || from.round !== to.round) return;
@@ -141,6 +154,7 @@ function Session({ id }: { id: string }) {
   function put(round: number, learner: string, table: number | 'rest'): void {
     const here = draft!.rounds[round]!.tables.findIndex((t) => t.seats.some((s) => s.learner === learner));
     setGrabbed(null);
+    setHovered(null);
     // The button that was pressed goes; the child it was about stays under the fingers.
     requestAnimationFrame(() => document.querySelector<HTMLElement>(`[data-round="${round}"][data-learner="${learner}"]`)?.focus());
     if (here === table) return;
@@ -161,7 +175,14 @@ function Session({ id }: { id: string }) {
     }
   }
   return (
-    <DndContext id="session" sensors={sensors} onDragEnd={dropped} accessibility={{ screenReaderInstructions: { draggable: howToMove } }}>
+    <DndContext
+      id="session"
+      sensors={sensors}
+      onDragOver={held}
+      onDragEnd={dropped}
+      onDragCancel={() => setHovered(null)}
+      accessibility={{ screenReaderInstructions: { draggable: howToMove } }}
+    >
       <div className={panel.head}>
         <h1>{dayWords(p.date)}</h1>
         <span>
@@ -275,12 +296,21 @@ function Session({ id }: { id: string }) {
               chosen={chosen}
               onChoose={setChosen}
               grabbed={grabbed}
-              onGrab={setGrabbed}
+              onGrab={(at) => {
+                setGrabbed(at);
+                setHovered(null);
+              }}
               onPut={put}
+              onHover={setHovered}
               onChange={change}
             />
-            {chosen && draft.rounds[chosen.round]?.tables[chosen.table] && (
-              <TablePanel plan={p} draft={draft} at={chosen} nickname={nickname} gameTitle={gameTitle} onChange={change} />
+            {hovered ? (
+              <WhatIf plan={id} draft={draft} at={hovered} learner={hovered.learner} nickname={nickname} />
+            ) : (
+              chosen &&
+              draft.rounds[chosen.round]?.tables[chosen.table] && (
+                <TablePanel plan={p} draft={draft} at={chosen} nickname={nickname} gameTitle={gameTitle} onChange={change} />
+              )
             )}
           </div>
         </>

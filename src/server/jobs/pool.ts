@@ -171,7 +171,7 @@ const startFailed = (error: unknown): string =>
 function newWorker(): Worker {
   const file = join(projectPath('ZEITGEBER_WORKERS', 'dist/workers'), 'task.worker.mjs');
   if (!existsSync(file)) throw new WorkersMissing();
-  return new Worker(file);
+  return new Worker(file, { resourceLimits: { maxYoungGenerationSizeMb: 16 } });
 }
 
 function receive(entry: Entry, message: FromWorker): void {
@@ -216,6 +216,8 @@ function conclude(entry: Entry, message: Extract<FromWorker, { type: 'done' | 'f
 
 /** Plans that a worker makes before it is renewed: the solver's memory only grows, and what ended threads leave behind is given back late. */
 const plansEach = 10;
+/** One that waits for the next plan longer than this ends. */
+const planIdleMs = 3000;
 const plansMade = new WeakMap<Worker, number>();
 
 /** A worker is kept for the next task, until it has made so many plans. */
@@ -231,6 +233,13 @@ function release(worker: Worker, kind: Task['kind']): void {
     const at = idle.indexOf(worker);
     if (at >= 0) idle.splice(at, 1);
   };
+  // Whoever plans, plans again soon or not for long: what a solver holds is not held for nothing.
+  if (made > 0)
+    setTimeout(() => {
+      if (!idle.includes(worker) || plansMade.get(worker) !== made) return;
+      gone();
+      void worker.terminate();
+    }, planIdleMs).unref();
   worker.on('error', gone);
   worker.on('exit', gone);
   worker.unref();

@@ -16,6 +16,7 @@ import { checkRounds } from './checkRounds';
 import { insteadOf } from './insteadOf';
 import { planById } from './planById';
 import { type PlannedJob, startPlan } from './startPlan';
+import { startWhatIf } from './whatIf';
 import { wirePlan } from './wirePlan';
 
 /** A plan that found no seats and left the last good session in its place says so beside it. */
@@ -70,6 +71,8 @@ export const planningRoutes = serve(plansWire, {
     const plan = planById(db, params.id);
     return insteadOf(db, { ...plan, locks: body.locks ?? plan.locks }, body.rounds, body, body.limit, today);
   },
+  'POST /plans/{id}/whatif': async ({ db, params, body, query, today }) =>
+    answerOf(await startWhatIf(db, planById(db, params.id), body.rounds, body, today), query.wait, (found) => found),
   'POST /plans/{id}/replan': ({ db, params, body, query, today, now }) => {
     const plan = planById(db, params.id);
     refusePlayed(plan);

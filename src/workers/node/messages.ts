@@ -90,6 +90,15 @@ export interface FitTask {
   readonly seed: number;
 }
 
+/** How likely each is to win at each of several tables; nothing for a table of one, or a game that nobody can win. */
+export interface WinsTask {
+  readonly kind: 'wins';
+  readonly mechanism: string | null;
+  readonly tables: readonly (readonly SeatRequest[])[];
+  readonly seed: number;
+  readonly games: number;
+}
+
 /** One game, told. */
 export interface StoryTask {
   readonly kind: 'story';
@@ -105,7 +114,7 @@ export interface CrashTask {
   readonly kind: 'crash';
 }
 
-export type Task = SimulateTask | FairnessTask | ChangesTask | GapTask | FitTask | StoryTask | PlanTask | SearchTask | CrashTask;
+export type Task = SimulateTask | FairnessTask | ChangesTask | GapTask | FitTask | StoryTask | PlanTask | SearchTask | WinsTask | CrashTask;
 
 export type FromWorker =
   | { readonly type: 'progress'; readonly share: number }

@@ -6,13 +6,13 @@ import { Simulation } from '../../core/simulate/simulation';
 import { tellGame } from '../../core/simulate/storyLog';
 import { DEFAULT_TIME } from '../../core/simulate/timeModel';
 import { simulationResult } from '../../core/simulate/simulationResult';
-import { fairnessOf } from '../../core/simulate/fairness';
+import { fairnessOf, winsOf } from '../../core/simulate/fairness';
 import { onlySkill } from '../../core/skills/creditsOf';
 import type { SkillGraph } from '../../core/skills/skillGraph';
 import { searchFit } from '../../core/simulate/searchFit';
 import { searchChanges } from '../../core/simulate/searchChanges';
 import { planInTwo, searchBeside } from './planInTwo';
-import type { ChangesTask, FairnessTask, FromWorker, FitTask, GapTask, SimulateTask, StoryTask, Task } from './messages';
+import type { ChangesTask, FairnessTask, FromWorker, FitTask, GapTask, SimulateTask, StoryTask, Task, WinsTask } from './messages';
 
 const port = parentPort!;
 const send = (message: FromWorker): void => port.postMessage(message);
@@ -42,6 +42,7 @@ async function run(task: Task): Promise<void> {
   if (task.kind === 'gap') return gap(task);
   if (task.kind === 'fit') return fit(task);
   if (task.kind === 'story') return story(task);
+  if (task.kind === 'wins') return wins(task);
   if (task.kind === 'search') return send({ type: 'done', result: await searchBeside(task) });
   send({ type: 'done', result: await planInTwo(graphOf(task.own), task, send) });
 }
@@ -50,6 +51,16 @@ function fairness(task: FairnessTask): void {
   const table = checkTable(task.mechanism, task.parameters, task.seats);
   if (!table.ok) return send({ type: 'failed', problem: table.problem });
   send({ type: 'done', result: fairnessOf(table.value.mechanism, table.value.seats, task.seed, task.games) });
+}
+
+function wins(task: WinsTask): void {
+  const result = task.tables.map((seats) => {
+    const table = task.mechanism === null || seats.length < 2 ? null : checkTable(task.mechanism, {}, seats);
+    if (!table?.ok) return null;
+    const found = winsOf(table.value.mechanism, table.value.seats, task.seed, task.games);
+    return found.every((w) => w.mean === 0) ? null : found;
+  });
+  send({ type: 'done', result });
 }
 
 function story(task: StoryTask): void {
