@@ -35,7 +35,11 @@ export async function benchScale(filled: string | undefined): Promise<void> {
   await cpuOf('/maps?limit=5000');
   await closePool();
   closeDb();
-  const run = spawnSync(process.execPath, [process.argv[1]!, 'scale', directory], { stdio: 'inherit' });
+  // Begun as `npm start` and `npm run demo` begin it (scripts/lean.mjs).
+  const run = spawnSync(process.execPath, [process.argv[1]!, 'scale', directory], {
+    stdio: 'inherit',
+    env: { ...process.env, MALLOC_ARENA_MAX: '2' },
+  });
   rmSync(directory, { recursive: true, force: true });
   if (run.status !== 0) throw new Error('The process that reads it ended early.');
 }

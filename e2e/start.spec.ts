@@ -60,3 +60,18 @@ test('throwing the demo away without a keyboard needs a word', async () => {
   expect(code).toBe(1);
   expect(text).toContain('asks first');
 });
+
+test('who ends the command ends the program behind it too, however it is done', async () => {
+  const args = ['scripts/start.mjs', '--port', String(port + 3), '--data', 'test-results/behind'];
+  const answers = (): Promise<boolean> =>
+    fetch(`http://127.0.0.1:${port + 3}/api/v1/health`).then(
+      (r) => r.ok,
+      () => false,
+    );
+  for (const signal of ['SIGTERM', 'SIGKILL'] as const) {
+    const child = spawn(process.execPath, args, { env: { ...process.env } });
+    await expect.poll(answers, { timeout: 60_000 }).toBe(true);
+    child.kill(signal);
+    await expect.poll(answers, { timeout: 10_000 }).toBe(false);
+  }
+});

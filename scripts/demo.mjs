@@ -3,7 +3,10 @@ import { existsSync, rmSync } from 'node:fs';
 import { resolve } from 'node:path';
 import { createInterface } from 'node:readline/promises';
 import { ensureInstalled, stop } from './ensureInstalled.mjs';
+import { leanly } from './lean.mjs';
 import { checkPort, readOptions, serve } from './serve.mjs';
+
+await leanly();
 
 const options = readOptions(process.argv.slice(2), {}, 'npm run demo -- [options]');
 ensureInstalled();

@@ -1,5 +1,8 @@
 import { ensureInstalled } from './ensureInstalled.mjs';
+import { leanly } from './lean.mjs';
 import { checkPort, readOptions, serve } from './serve.mjs';
+
+await leanly();
 
 // A shelf of one's own, apart from the demo's.
 const options = readOptions(process.argv.slice(2), { data: '.zeitgeber/shelf' });
