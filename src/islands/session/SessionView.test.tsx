@@ -3,7 +3,7 @@ import { screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { describe, expect, it } from 'vitest';
 import { game, islandTest, learner, page, Refusal, session, variant } from '../island.testing';
-import { changesSentence } from './planAgain';
+import { changesSentence, worthSentence } from './planAgain';
 import SessionView from './SessionView';
 
 const { api, show, gone } = islandTest();
@@ -134,16 +134,44 @@ describe('a session', () => {
     await userEvent.keyboard('{Escape}');
     expect(screen.queryByRole('complementary', { name: 'What if Moss sat here' })).toBeNull();
   });
-  it('is mended with few changes, and says how many and what that costs', async () => {
-    ready();
-    api().on('POST /plans/plan-1/replan', { ...session(), changes: { seats: 3, of: 12, price: 0.021 } });
+  it('is mended with few changes, shows who sits elsewhere and what that costs, and goes back to the first', async () => {
+    const first = session();
+    const rest = {
+      ...first.rounds[0]!,
+      tables: first.rounds[0]!.tables.map((t, i) => (i === 0 ? { ...t, game: 'high-signal', title: 'High Signal' } : t)),
+    };
+    const second = { ...first, version: 8, rounds: [rest, ...first.rounds.slice(1)] };
+    let now: object = first;
+    ready(first);
+    api()
+      .on('GET /plans/plan-1', () => now)
+      .on('POST /plans/plan-1/replan', () => {
+        now = second;
+        return { ...second, changes: { seats: 2, of: 12, price: 0.021 } };
+      });
     show(<SessionView id="plan-1" />);
     await userEvent.click(await screen.findByRole('button', { name: 'Mend it' }));
-    expect(
-      await screen.findByText('3 seats of 12 changed; by this plan’s scoring 2 % under what planning it freely would give.'),
-    ).toBeTruthy();
+    const compare = within(await screen.findByRole('region', { name: 'Before and now' }));
+    expect(compare.getByText('2 seats of 12 changed; by this plan’s scoring 2 % under what planning it freely would give.')).toBeTruthy();
+    expect(compare.getAllByRole('listitem').map((li) => li.textContent)).toEqual([
+      'Round 1: Wren Two Lamps → High Signal',
+      'Round 1: Fern Two Lamps → High Signal',
+    ]);
     expect(api().writes.find((w) => w.path.endsWith('/replan'))!.body).toMatchObject({ fewChanges: true });
+    expect(save()).toHaveProperty('disabled', true);
+    await userEvent.click(compare.getByRole('button', { name: 'Back to how it was' }));
+    // What was there before is a draft again, to be saved or not.
+    expect(await screen.findByRole('button', { name: 'Two Lamps' })).toBeTruthy();
+    expect(save()).toHaveProperty('disabled', false);
+    await userEvent.click(screen.getByRole('button', { name: 'Redo' }));
+    expect(await screen.findByRole('button', { name: 'High Signal' })).toBeTruthy();
+    expect(save()).toHaveProperty('disabled', true);
   });
+  it.each([
+    [10, 10.02, 'By this plan’s scoring it is as good as before.'],
+    [10, 11, 'By this plan’s scoring it is 10 % better than before.'],
+    [10, 9.4, 'By this plan’s scoring it is 6 % less good than before.'],
+  ])('tells what planning again brought (%#)', (before, after, words) => expect(worthSentence(before, after)).toBe(words));
   it.each([
     [{ seats: 0, of: 12, price: 0 }, 'Nothing had to change.'],
     [{ seats: 1, of: 12, price: 0.004 }, 'One seat of 12 changed; by this plan’s scoring as good as planning it freely.'],

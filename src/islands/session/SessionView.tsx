@@ -5,7 +5,6 @@ import { useEffect, useMemo, useState } from 'react';
 import { Button } from '../../ui/Button';
 import { Failure, Loading } from '../../ui/Empty';
 import { LinkButton } from '../../ui/LinkButton';
-import { isTyping } from '../frame/keys';
 import { ApiError, call, link } from '../shared/api';
 import { useLeaveGuard } from '../shared/useLeaveGuard';
 import { App, messageOf, useTell } from '../shared/App';
@@ -13,11 +12,13 @@ import panel from '../shared/panel.module.css';
 import { dayWords } from '../shared/words';
 import { Board } from './Board';
 import { Clash } from './Clash';
-import { type Draft, draftOf, moveLearner } from './edit';
+import { Compare } from './Compare';
+import { draftOf, moveLearner, seatChanges } from './edit';
 import { type Easing, Missing, type Wanted } from './Missing';
-import { changesSentence, countIn, planAgain } from './planAgain';
+import { changesSentence, countIn, planAgain, worthSentence } from './planAgain';
 import styles from './session.module.css';
 import { TablePanel } from './TablePanel';
+import { useDrafts } from './useDrafts';
 import { WhatIf } from './WhatIf';
 
 export default function SessionView({ id }: { id: string }) {
@@ -41,44 +42,25 @@ function Session({ id }: { id: string }) {
   const variants = useQuery({ queryKey: ['variants'], queryFn: () => call('GET /variants', { query: { limit: 5000, retired: 'true' } }) });
   const games = useQuery({ queryKey: ['games', 'all'], queryFn: () => call('GET /games', { query: { limit: 5000, retired: 'true' } }) });
   const kinds = useQuery({ queryKey: ['kinds'], queryFn: () => call('GET /kinds', { query: { limit: 5000 } }) });
-  const [history, setHistory] = useState<Draft[]>([]);
-  const [at, setAt] = useState(-1);
   const [chosen, setChosen] = useState<{ round: number; table: number } | null>({ round: 0, table: 0 });
   const [failed, setFailed] = useState<MissingSeatsWire | null>(null);
+  const [compared, setCompared] = useState<string | null>(null);
   const [clash, setClash] = useState<string | null>(null);
   const [grabbed, setGrabbed] = useState<{ round: number; learner: string } | null>(null);
   const [hovered, setHovered] = useState<{ round: number; table: number; learner: string } | null>(null);
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }));
   const stored = plan.data;
-  useEffect(() => {
-    if (!stored) return;
-    setHistory([draftOf(stored)]);
-    setAt(0);
-  }, [stored]);
-  const draft = history[at] ?? null;
-  const dirty = at > 0;
+  const { draft, before, dirty, canUndo, canRedo, step, change } = useDrafts(stored);
   useLeaveGuard(dirty);
-  const step = (by: -1 | 1): void => setAt((n) => Math.min(history.length - 1, Math.max(0, n + by)));
   useEffect(() => {
     const onKey = (event: KeyboardEvent): void => {
-      if (event.key === 'Escape') {
-        setGrabbed(null);
-        setHovered(null);
-      }
-      if (!(event.ctrlKey || event.metaKey) || isTyping(event.target) || document.querySelector('dialog[open]')) return;
-      const key = event.key.toLowerCase();
-      const by = key === 'z' && !event.shiftKey ? -1 : key === 'y' || (key === 'z' && event.shiftKey) ? 1 : 0;
-      if (by === 0) return;
-      event.preventDefault();
-      setAt((n) => Math.min(history.length - 1, Math.max(0, n + by)));
+      if (event.key !== 'Escape') return;
+      setGrabbed(null);
+      setHovered(null);
     };
     addEventListener('keydown', onKey);
     return () => removeEventListener('keydown', onKey);
-  }, [history.length]);
-  const change = (next: Draft): void => {
-    setHistory((h) => [...h.slice(0, at + 1), next]);
-    setAt((n) => n + 1);
-  };
+  }, []);
   const check = useQuery({
     queryKey: ['check', id, draft],
     queryFn: () => call('POST /plans/{id}/check', { params: { id: id }, body: { rounds: draft!.rounds, locks: draft!.locks } }),
@@ -118,7 +100,10 @@ function Session({ id }: { id: string }) {
     onSuccess: (answer) => {
       void client.invalidateQueries();
       setFailed(answer.failed ?? null);
-      if (!answer.failed) tell(answer.changes ? changesSentence(answer.changes) : 'Planned again around what is fixed.');
+      if (answer.failed) return;
+      const words = answer.changes ? changesSentence(answer.changes) : worthSentence(stored!.objective, answer.objective);
+      if (seatChanges(draft!, draftOf(answer)).length === 0) tell(words);
+      else setCompared(words);
     },
     onError: refused,
   });
@@ -189,10 +174,10 @@ function Session({ id }: { id: string }) {
           <b className={panel.num}>{p.request.present.length}</b> present, <b className={panel.num}>{p.request.helpers}</b> helpers
         </span>
         <span className={panel.spring} />
-        <Button disabled={at <= 0} onClick={() => step(-1)}>
+        <Button disabled={!canUndo} onClick={() => step(-1)}>
           Undo
         </Button>
-        <Button disabled={at >= history.length - 1} onClick={() => step(1)}>
+        <Button disabled={!canRedo} onClick={() => step(1)}>
           Redo
         </Button>
         <LinkButton href={link(`/prep?plan=${id}`)}>Gather</LinkButton>
@@ -236,6 +221,20 @@ function Session({ id }: { id: string }) {
           busy={replan.isPending}
           onPlan={(easing, counted) => replan.mutate({ easing, counted })}
           onClose={() => setFailed(null)}
+        />
+      )}
+      {compared && !dirty && before && (
+        <Compare
+          before={before}
+          after={draft}
+          words={compared}
+          nickname={nickname}
+          gameTitle={gameTitle}
+          onBack={() => {
+            setCompared(null);
+            step(-1);
+          }}
+          onClose={() => setCompared(null)}
         />
       )}
       {!failed && !dirty && p.missing && (

@@ -115,3 +115,19 @@ export function markOf(game: string, variantIndex: number): string {
   for (const c of game) h = (h * 31 + c.charCodeAt(0)) % 997;
   return marks[(h + variantIndex) % marks.length]!;
 }
+
+/** Who plays what else in one draft than in another, round by round; nothing for somebody who only changed tables of one game. */
+export function seatChanges(before: Draft, after: Draft): { round: number; learner: string; from: string | null; to: string | null }[] {
+  const gamesOf = (r: EditRound | undefined): Map<string, string | null> =>
+    new Map([
+      ...(r?.tables ?? []).flatMap((t) => t.seats.map((s): [string, string] => [s.learner, t.game])),
+      ...(r?.resting ?? []).map((l): [string, null] => [l, null]),
+    ]);
+  return after.rounds.flatMap((r, round) => {
+    const was = gamesOf(before.rounds[round]);
+    return [...gamesOf(r)].flatMap(([learner, to]) => {
+      const from = was.get(learner) ?? null;
+      return from === to ? [] : [{ round, learner, from, to }];
+    });
+  });
+}

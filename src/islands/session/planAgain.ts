@@ -10,6 +10,13 @@ export function changesSentence({ seats, of, price }: NonNullable<PlanWire['chan
   return `${many} of ${of} changed; by this plan’s scoring ${cost}.`;
 }
 
+/** What planning again brought, by the plan's own scoring. */
+export function worthSentence(before: number, after: number): string {
+  const more = before > 0 ? after / before - 1 : 0;
+  if (Math.abs(more) < 0.005) return 'By this plan’s scoring it is as good as before.';
+  return `By this plan’s scoring it is ${Math.abs(more * 100).toFixed(0)} % ${more > 0 ? 'better' : 'less good'} than before.`;
+}
+
 /** Things that are there after all are counted with the others. */
 export async function countIn(kind: string, by: number): Promise<void> {
   const now = (await call('GET /kinds', { query: { limit: 5000 } })).items.find((k) => k.id === kind);
