@@ -1,5 +1,5 @@
 import { spawnSync } from 'node:child_process';
-import { mkdtempSync, rmSync } from 'node:fs';
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { shippedGraph } from '../src/contract/shippedData';
@@ -35,10 +35,11 @@ export async function benchScale(filled: string | undefined): Promise<void> {
   await cpuOf('/maps?limit=5000');
   await closePool();
   closeDb();
+  const lean = JSON.parse(readFileSync('scripts/lean.json', 'utf8')) as { flags: string[]; environment: Record<string, string> };
   // Begun as `npm start` and `npm run demo` begin it (scripts/lean.mjs).
-  const run = spawnSync(process.execPath, [process.argv[1]!, 'scale', directory], {
+  const run = spawnSync(process.execPath, [...lean.flags, process.argv[1]!, 'scale', directory], {
     stdio: 'inherit',
-    env: { ...process.env, MALLOC_ARENA_MAX: '2' },
+    env: { ...process.env, ...lean.environment },
   });
   rmSync(directory, { recursive: true, force: true });
   if (run.status !== 0) throw new Error('The process that reads it ended early.');

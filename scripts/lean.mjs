@@ -1,22 +1,28 @@
 import { spawn } from 'node:child_process';
+import { readFileSync } from 'node:fs';
+import { calledFrom } from './root.mjs';
+
+/** A heap that grows in small steps, and few of them for threads. */
+const lean = JSON.parse(readFileSync(new URL('lean.json', import.meta.url), 'utf8'));
 
 /**
- * Begins this script anew where the C library is told to keep few heaps: what ended threads leave behind (each plan has
- * some) is given back instead of being kept for threads to come, which is a hundred megabytes and more. Only the GNU C
- * library knows the word; it has to be said before a process begins. Goes on in the new process, and ends when it ends.
+ * Begins this script anew as a lean process. What ended threads leave behind (each plan has some) is given back instead
+ * of being kept for threads to come: the GNU C library knows that word, and it has to be said before a process begins.
+ * Together that is some hundred megabytes. Goes on in the new process, and ends when it ends.
  */
 export async function leanly() {
-  if (process.platform !== 'linux' || process.env.MALLOC_ARENA_MAX) {
-    if (process.env.ZEITGEBER_LEAN && process.channel) {
+  if (process.platform === 'win32' || process.env.ZEITGEBER_LEAN) {
+    if (process.channel) {
       // Whoever began this process was killed: nothing is left running behind its back.
       process.once('disconnect', () => process.exit(1));
       process.channel.unref();
     }
     return;
   }
-  const child = spawn(process.execPath, [...process.execArgv, ...process.argv.slice(1)], {
+  const child = spawn(process.execPath, [...lean.flags, ...process.execArgv, ...process.argv.slice(1)], {
+    cwd: calledFrom,
     stdio: ['inherit', 'inherit', 'inherit', 'ipc'],
-    env: { ...process.env, MALLOC_ARENA_MAX: '2', ZEITGEBER_LEAN: '1' },
+    env: { ...process.env, ...lean.environment },
   });
   for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, () => child.kill(signal));
   await new Promise((done) => child.once('exit', (code, signal) => done(process.exit(code ?? (signal === 'SIGINT' ? 130 : 143)))));

@@ -30,6 +30,17 @@ export interface SolverOptions {
 /** What core asks of a solver; the adapter brings one. */
 export type SolveModel = (model: LinearModel, options: SolverOptions) => SolverOutcome;
 
+/** A solver that fell over has no answer; whoever asked goes on with what there is. */
+export function carefully(solve: SolveModel): SolveModel {
+  return (model, options) => {
+    try {
+      return solve(model, options);
+    } catch {
+      return { status: 'none', values: null, bound: Number.NaN, objective: Number.NaN };
+    }
+  };
+}
+
 /** Builds a model row by row; nobody else writes solver input. */
 export class ModelBuilder {
   private readonly cost: number[] = [];

@@ -5,7 +5,7 @@ import { diagnose, type Diagnosis } from './diagnose';
 import { exactModel } from './exactModel';
 import { greedy } from './greedy';
 import type { PlanInstance, Schedule } from './instance';
-import type { SolveModel } from './linearModel';
+import { carefully, type SolveModel } from './linearModel';
 import { learnerValue, objectiveOf } from './objective';
 import { type Found, searchFrom } from './searchFrom';
 import { seatModel } from './seatModel';
@@ -71,7 +71,8 @@ export const isSearched = (ready: Prepared): ready is Searchable => ready.rest =
  * seats free. Where not all find a seat, the plan seats as many as can be and says what would seat the others.
  * Every result is checked independently before it is returned.
  */
-export function planSession(instance: PlanInstance, solve: SolveModel, options: PlanOptions): PlanOutcome {
+export function planSession(instance: PlanInstance, anySolve: SolveModel, options: PlanOptions): PlanOutcome {
+  const solve = carefully(anySolve);
   const ready = prepare(instance, solve, options);
   if (!isSearched(ready)) return withoutSearch(ready);
   const found: Found[] = [];
@@ -80,7 +81,7 @@ export function planSession(instance: PlanInstance, solve: SolveModel, options: 
       options.onProgress?.((start + share) / starts, Math.max(best, ...found.map((f) => f.objective))) ?? true;
     found.push(searchFrom(ready.instance, solve, ready.first, { ...options, start, onProgress }));
   }
-  return joinFound(ready, found, boundOf(ready.instance, solve));
+  return joinFound(ready, found, quickBound(ready.instance, solve));
 }
 
 /** A first legal plan. Where there is none for everybody, one that leaves as few as can be without a seat. */
@@ -167,6 +168,13 @@ export function boundOf(instance: PlanInstance, solve: SolveModel): number {
   const linear = solve({ ...model, integer: model.integer.map(() => false) }, { seconds: hangingSeconds });
   return linear.status === 'optimal' ? linear.bound + mostTogether(instance) : looseBound(instance);
 }
+
+/** Learners × games beyond which the linear bound would take longer than the search. */
+const mostBound = 30_000;
+
+/** The linear bound where it comes in no time, else the loose one, which nobody is shown. */
+export const quickBound = (instance: PlanInstance, solve: SolveModel): number =>
+  instance.learners * instance.games.length > mostBound ? looseBound(instance) : boundOf(instance, solve);
 
 /** A bound that needs no solver: for each learner as many of the best games as there are rounds, each as if it were alone. */
 export function looseBound(instance: PlanInstance): number {

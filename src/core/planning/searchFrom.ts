@@ -57,8 +57,13 @@ export function searchFrom(instance: PlanInstance, solve: SolveModel, from: Sche
   return { schedule: best, objective: bestValue, stopped };
 }
 
-/** All tables as they stand, all seats free. */
+/** Seats to choose among, beyond which the programme takes longer than it brings. */
+const mostSeats = 3000;
+
+/** All tables as they stand, all seats free; the schedule itself where that is too many. */
 export function reseat(instance: PlanInstance, solve: SolveModel, schedule: Schedule): Schedule {
+  const seats = instance.learners * schedule.reduce((sum, round) => sum + new Set(round.map((t) => t.game)).size, 0);
+  if (seats > mostSeats) return schedule;
   const fixed = exactModel(instance, { menu: schedule.map((round) => round.map((t) => t.game)) });
   const outcome = solve(fixed.model, { seconds: hangingSeconds, nodes: reseatNodes, relativeGap: 1e-5 });
   return outcome.values ? fixed.scheduleOf(outcome.values) : schedule;

@@ -1,7 +1,7 @@
 import { Worker } from 'node:worker_threads';
 import { loadSolver } from '../../adapters/highs/solveModel';
-import type { SolveModel } from '../../core/planning/linearModel';
-import { boundOf, isSearched, joinFound, looseBound, type PlanOutcome, prepare, withoutSearch } from '../../core/planning/planSession';
+import { carefully, type SolveModel } from '../../core/planning/linearModel';
+import { isSearched, joinFound, looseBound, type PlanOutcome, prepare, quickBound, withoutSearch } from '../../core/planning/planSession';
 import { type PlannedMeeting, type SessionTask, termSteps } from '../../core/planning/planTerm';
 import { searchFrom } from '../../core/planning/searchFrom';
 import type { SkillGraph } from '../../core/skills/skillGraph';
@@ -18,7 +18,7 @@ const isStopped = (stop: SharedArrayBuffer | undefined): boolean => stop !== und
  * beside. The same comes out as from one thread.
  */
 export async function planInTwo(graph: SkillGraph, task: PlanTask, send: (message: FromWorker) => void): Promise<PlannedMeeting[]> {
-  const solve = await loadSolver();
+  const solve = carefully(await loadSolver());
   try {
     const steps = termSteps(graph, task.input, (index, part) => send({ type: 'part', index, part, final: true }));
     let step = steps.next();
@@ -75,13 +75,13 @@ async function planOne(
 
 /** What the worker beside does. */
 export async function searchBeside(task: SearchTask): Promise<SearchResult> {
-  return search(task, await loadSolver());
+  return search(task, carefully(await loadSolver()));
 }
 
 function search(task: SearchTask, solve: SolveModel): SearchResult {
   const { instance, first, seed, start, moves, stop } = task;
   const found = searchFrom(instance, solve, first, { seed, start, moves, onProgress: () => !isStopped(stop) });
-  return { found, bound: found.stopped ? looseBound(instance) : boundOf(instance, solve) };
+  return { found, bound: found.stopped ? looseBound(instance) : quickBound(instance, solve) };
 }
 
 /** The worker beside: begun when it is first asked, and asked one thing at a time. */
