@@ -122,15 +122,17 @@ function WishesForm({ start, onClose }: { start: WishesWire; onClose: () => void
               )),
             )}
           </ul>
-          <div className={panel.grid2}>
+          <div className={styles.pair}>
             {choose('first', 'One child')}
             {choose('second', 'Another')}
-          </div>
-          <div className={panel.row}>
-            <select aria-label="how they sit" value={pair.as} onChange={(e) => setPair({ ...pair, as: e.target.value as Pairs })}>
-              <option value="together">{pairWords.together}</option>
-              <option value="apart">{pairWords.apart}</option>
-            </select>
+            <Field label="They">
+              {(p) => (
+                <select {...p} value={pair.as} onChange={(e) => setPair({ ...pair, as: e.target.value as Pairs })}>
+                  <option value="together">{pairWords.together}</option>
+                  <option value="apart">{pairWords.apart}</option>
+                </select>
+              )}
+            </Field>
             <Button disabled={!canAdd} onClick={add}>
               Add
             </Button>

@@ -129,6 +129,7 @@ describe('a session', () => {
     expect(await panel.findByText('About 8 chances for “pairs of five”, 81 % likely right.')).toBeTruthy();
     expect(panel.getByText('Waits 75 % of the round instead of 50 %. Wins about 25 % (± 2) instead of 60 %.')).toBeTruthy();
     expect(panel.getByText('Nothing that is needed; good company.')).toBeTruthy();
+    expect(panel.getAllByRole('listitem').map((li) => li.textContent!.slice(0, 4))).toEqual(['Moss', 'Wren']);
     expect(panel.getByText(/300 games played by the machine/)).toBeTruthy();
     expect(api().asked.find((a) => a.path.endsWith('/whatif'))!.body).toMatchObject({ round: 0, table: 0, learner: 'moss' });
     await userEvent.keyboard('{Escape}');

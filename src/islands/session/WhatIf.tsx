@@ -39,7 +39,7 @@ export function WhatIf({
         <>
           <p>{found.data.title}</p>
           <ul className={panel.list}>
-            {found.data.children.map(({ learner: l, now, then }) => (
+            {heldFirst(found.data.children, learner).map(({ learner: l, now, then }) => (
               <li key={l}>
                 <b className={panel.num}>{nickname(l)}</b> <span className={panel.soft}>{then.variantTitle}</span>
                 <p className={styles.why}>{practice(then)}</p>
@@ -55,6 +55,12 @@ export function WhatIf({
     </aside>
   );
 }
+
+/** The child that is held comes first, the others as they sit. */
+const heldFirst = (children: WhatIfWire['children'], held: string): WhatIfWire['children'] => [
+  ...children.filter((c) => c.learner === held),
+  ...children.filter((c) => c.learner !== held),
+];
 
 const percent = (share: number): string => `${Math.round(share * 100)} %`;
 
