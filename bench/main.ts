@@ -10,6 +10,7 @@ import { benchLoop } from './planning';
 import { benchImports } from './imports';
 import { benchRecommend } from './recommend';
 import { benchScale } from './scale';
+import { benchSession } from './session';
 
 const [what, ...rest] = process.argv.slice(2);
 if (what === 'plan') {
@@ -36,11 +37,12 @@ else if (what === 'planning') {
     cohorts: list('cohorts'),
     sets: list('sets'),
   });
-} else if (what === 'imports') benchImports();
+} else if (what === 'session') await benchSession();
+else if (what === 'imports') benchImports();
 else if (what === 'scale') await benchScale(rest[0]);
 else if (what !== undefined) {
   console.error(
-    `There is no benchmark "${what}". Use: npm run bench, npm run bench -- engine, npm run bench -- mastery, npm run bench -- imports, npm run bench -- scale, or npm run bench -- plan FILE…`,
+    `There is no benchmark "${what}". Use: npm run bench, npm run bench -- engine, npm run bench -- mastery, npm run bench -- imports, npm run bench -- scale, npm run bench -- session, or npm run bench -- plan FILE…`,
   );
   process.exit(1);
 } else {

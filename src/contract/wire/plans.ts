@@ -247,6 +247,9 @@ const whatIf = obj({
 });
 export type WhatIfWire = Static<typeof whatIf>;
 
+/** Different games to fetch, and how many of them nobody who is there has played yet. */
+const gamesOut = obj({ different: int, fresh: int });
+
 export const plansWire = define({
   'POST /plans/{id}/whatif': {
     summary: 'What everybody at a table would practise, wait and win if one child sat there, against now',
@@ -278,7 +281,7 @@ export const plansWire = define({
   'PUT /plans/{id}': {
     summary: 'Save a plan edited by hand; broken rules are told, not forbidden',
     body: closed({ rounds: editedRounds, locks: arr(lockBody, mostRounds * mostPresent), version: int }, ['rounds', 'version']),
-    response: obj({ id: str, version: int, violations: arr(violation), objective: num, short: arr(str) }),
+    response: obj({ id: str, version: int, violations: arr(violation), objective: num, short: arr(str), games: gamesOut }),
     waits: true,
   },
   'DELETE /plans/{id}': { summary: 'Throw a plan away', response: ok },
@@ -291,6 +294,7 @@ export const plansWire = define({
       rounds: arr(storedRound),
       /** Learners whose session is worth less than half of the best there would be for each alone. */
       short: arr(str),
+      games: gamesOut,
     }),
     waits: true,
   },

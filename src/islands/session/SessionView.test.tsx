@@ -14,7 +14,13 @@ const ready = (plan: object = session()): void => {
     .on('GET /learners', page(['wren', 'fern', 'moss'].map((id) => learner(id))))
     .on('GET /games', page([game('two-lamps'), game('levers'), game('high-signal')]))
     .on('GET /variants', page([variant('tens', 'two-lamps'), variant('fives', 'levers'), variant('one card', 'high-signal')]))
-    .on('POST /plans/plan-1/check', (body: { rounds: unknown }) => ({ violations: [], objective: 2, rounds: body.rounds, short: ['moss'] }))
+    .on('POST /plans/plan-1/check', (body: { rounds: unknown }) => ({
+      violations: [],
+      objective: 2,
+      rounds: body.rounds,
+      short: ['moss'],
+      games: { different: 5, fresh: 2 },
+    }))
     .on('POST /plans/plan-1/instead', {
       breaking: 2,
       items: [
@@ -218,6 +224,7 @@ describe('a session', () => {
     ready(session({ objective: 1, bound: 1.02 }));
     const shown = show(<SessionView id="plan-1" />);
     expect(await screen.findByText(/within 2\.0 % of the best/)).toBeTruthy();
+    expect(await screen.findByText('5 different games to fetch, 2 of them new to everybody here.')).toBeTruthy();
     shown.unmount();
     ready(session({ objective: 1, bound: 1.3 }));
     show(<SessionView id="plan-1" />);

@@ -15,7 +15,7 @@ import { Clash } from './Clash';
 import { Compare } from './Compare';
 import { draftOf, moveLearner, seatChanges } from './edit';
 import { type Easing, Missing, type Wanted } from './Missing';
-import { changesSentence, countIn, planAgain, worthSentence } from './planAgain';
+import { changesSentence, countIn, gamesSentence, planAgain, worthSentence } from './planAgain';
 import styles from './session.module.css';
 import { TablePanel } from './TablePanel';
 import { useDrafts } from './useDrafts';
@@ -282,6 +282,7 @@ function Session({ id }: { id: string }) {
               alone.
             </p>
           )}
+          {!asPlayed && check.data && <p className={`${panel.soft} ${panel.small}`}>{gamesSentence(check.data.games)}</p>}
           <div className={styles.columns}>
             <Board
               plan={p}

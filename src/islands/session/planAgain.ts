@@ -10,6 +10,13 @@ export function changesSentence({ seats, of, price }: NonNullable<PlanWire['chan
   return `${many} of ${of} changed; by this plan’s scoring ${cost}.`;
 }
 
+/** What has to be fetched and explained. */
+export function gamesSentence({ different, fresh }: { readonly different: number; readonly fresh: number }): string {
+  const all = different === 1 ? 'One game' : `${different} different games`;
+  if (fresh === 0) return `${all} to fetch; somebody here has played ${different === 1 ? 'it' : 'each of them'} before.`;
+  return `${all} to fetch, ${fresh === different ? (fresh === 1 ? 'and it is' : 'all of them') : `${fresh} of them`} new to everybody here.`;
+}
+
 /** What planning again brought, by the plan's own scoring. */
 export function worthSentence(before: number, after: number): string {
   const more = before > 0 ? after / before - 1 : 0;

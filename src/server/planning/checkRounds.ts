@@ -1,6 +1,6 @@
 import { buildSession, type BuiltSession } from '../../core/planning/buildSession';
 import { checkPlan } from '../../core/planning/checkPlan';
-import type { Schedule } from '../../core/planning/instance';
+import { familyOf, type Schedule } from '../../core/planning/instance';
 import { daysSince } from '../../core/planning/planTerm';
 import { leastShareOfBest, sharesOfBest } from '../../core/planning/shareOfBest';
 import { objectiveOf } from '../../core/planning/objective';
@@ -28,6 +28,8 @@ export interface PlanCheck {
   readonly objective: number;
   /** Learners whose session is worth less than half of the best for each alone. */
   readonly short: readonly string[];
+  /** Different games to fetch, and how many of them nobody who is there has played yet. */
+  readonly games: { readonly different: number; readonly fresh: number };
 }
 
 /** The rebuilt instance of a stored plan, so that edits are checked by the same rules. */
@@ -123,5 +125,11 @@ function check(built: BuiltSession, order: readonly string[], title: Titles, rou
   }
   const safe = schedule.map((r) => r.map((t) => ({ ...t, learners: t.learners.filter((l) => instance.value[l]![t.game]! >= 0) })));
   const shares = sharesOfBest(instance, safe);
-  return { violations, objective: objectiveOf(instance, safe), short: order.filter((_, l) => shares[l]! < leastShareOfBest) };
+  const out = new Map(schedule.flat().map((t) => [familyOf(instance, t.game), instance.games[t.game]!.fresh === true]));
+  return {
+    violations,
+    objective: objectiveOf(instance, safe),
+    short: order.filter((_, l) => shares[l]! < leastShareOfBest),
+    games: { different: out.size, fresh: [...out.values()].filter(Boolean).length },
+  };
 }
