@@ -4,6 +4,7 @@ import { Worker } from 'node:worker_threads';
 import type { Problem } from '../../core/shared/codes';
 import type { FromWorker, Task } from '../../workers/node/messages';
 import { projectPath } from '../shared/projectPath';
+import { giveBack } from './giveBack';
 import { cancelAllJobs, type Job, type OpenJob, openJob, problemOf, stopped } from './jobList';
 
 /** Work that runs once, for everybody who asked for it. */
@@ -238,7 +239,9 @@ function release(worker: Worker, kind: Task['kind']): void {
     setTimeout(() => {
       if (!idle.includes(worker) || plansMade.get(worker) !== made) return;
       gone();
-      void worker.terminate();
+      void worker.terminate().then(() => {
+        if (running === 0) giveBack();
+      });
     }, planIdleMs).unref();
   worker.on('error', gone);
   worker.on('exit', gone);
