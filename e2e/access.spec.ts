@@ -197,6 +197,7 @@ test('every dialog is open to everybody, closes by Escape, and gives the focus b
     [`/learners/${child}`, 'Sheet of ten'],
     [`/learners/${child}`, 'Erase'],
     ['/plan', 'When we meet'],
+    ['/plan', 'How we plan'],
     ['/plan', 'Plan a session'],
     ['/learners/skills', 'Add a skill'],
     ['/plan', 'Keys'],
