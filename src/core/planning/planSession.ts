@@ -37,6 +37,9 @@ export const movesPerSecond = 400_000;
 /** Seats × games below which a round is solved exactly. */
 const exactSize = 420;
 const exactNodes = 2000;
+/** Fewest seats missing: what the search does not do better anyway is not waited for. */
+const partlyNodes = 50;
+const partlySeconds = 4;
 const greedyTries = 40;
 const enoughTries = 8;
 /** On larger sessions the first legal plan is enough to begin with: seats × games. */
@@ -122,7 +125,7 @@ function greedyPlan(instance: PlanInstance, seed: number): Schedule | null {
 /** The fewest rounds without a seat that can be, by the solver; then it is known whether everybody can be seated after all. */
 function partly(instance: PlanInstance, solve: SolveModel, { seed, wholeOnly }: Pick<PlanOptions, 'seed' | 'wholeOnly'>): Prepared {
   const seats = seatModel(instance, { relax: false });
-  const { values } = solve(seats.model, { seconds: hangingSeconds, nodes: exactNodes });
+  const { values } = solve(seats.model, { seconds: partlySeconds, nodes: partlyNodes });
   const schedule = values ? seats.scheduleOf(values) : null;
   if (schedule && checkPlan(instance, schedule).length === 0)
     return { instance, first: schedule, diagnosis: null, partial: false, rest: 'search' };
@@ -198,5 +201,8 @@ export function joinFound(ready: Searchable, found: readonly Found[], bound: num
   const proven = Math.max(bound, objective);
   const optimal = objective >= proven - optimalTolerance * Math.max(1, Math.abs(proven));
   const status = found.some((f) => f.stopped) ? 'stopped-early' : partial ? partialStatus(best.schedule) : optimal ? 'optimal' : 'good';
-  return { status, schedule: best.schedule, objective, bound: proven, diagnosis: ready.diagnosis };
+  const seated = best.schedule.flat().reduce((sum, t) => sum + t.learners.length, 0);
+  // The search may have seated more than was known before it.
+  const diagnosis = ready.diagnosis && { ...ready.diagnosis, unseatedBefore: seatsWanted(instance) - seated };
+  return { status, schedule: best.schedule, objective, bound: proven, diagnosis };
 }

@@ -106,6 +106,6 @@ export function Missing({
 }
 
 function hope(steps: number, unseatedAfter: number): string {
-  const what = steps === 1 ? 'This alone would' : 'These together, and nothing less, would';
+  const what = steps === 1 ? 'This alone would' : 'These together would';
   return unseatedAfter === 0 ? `${what} give everybody a seat:` : `${what} help most, though not everybody would find a seat:`;
 }
