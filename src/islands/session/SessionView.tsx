@@ -243,7 +243,7 @@ function Session({ id }: { id: string }) {
           lead={
             p.status === 'infeasible'
               ? 'Nobody can be seated under these rules.'
-              : 'This is the plan that seats most; who rests changes from round to round.'
+              : 'This plan seats as many as were found to fit; rests go round where they can.'
           }
           plan={p}
           locks={draft.locks}
