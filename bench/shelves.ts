@@ -14,7 +14,7 @@ const youngest = 5;
 const oldest = 11;
 /** Logits a step is nearer for each year that a child is beyond the age it is wanted at. */
 const perYear = 1.6;
-const piecesEach = 4;
+const piecesEach = 40;
 
 /** Twenty-four invented children of five to eleven, each with ups and downs of their own. */
 export function inventedChildren(seed: number): LearnerNeeds[] {
@@ -48,7 +48,7 @@ export function shelf(more: number, seed: number): Offer[] {
   return [...library, ...others];
 }
 
-/** A meeting of all of them: four rounds, six tables, three helpers, of most things four. */
+/** A meeting of all of them: four rounds, six tables, three helpers, of every thing forty. */
 export function shelfSession(more: number, seed = 1, everyGame = false): BuiltSession {
   const offers = shelf(more, seed);
   const kinds = new Set(offers.flatMap((o) => o.materials.map((m) => m.kind)));
@@ -59,7 +59,7 @@ export function shelfSession(more: number, seed = 1, everyGame = false): BuiltSe
     tables: 6,
     helpers: 3,
     preparationMinutes: 60,
-    stock: new Map([...kinds].map((k) => [k, piecesEach * 10])),
+    stock: new Map([...kinds].map((k) => [k, piecesEach])),
     plentiful: new Set(),
     daysSincePlayed: new Map(),
     locks: [],

@@ -66,11 +66,6 @@ export class LearnerWorth {
     this.plain.fill(0);
   }
 
-  /** What a learner's games are worth as they stand, without prices. */
-  of(learner: number): number {
-    return this.plain[learner]!;
-  }
-
   /** What one game alone would be worth to a learner. */
   alone(learner: number, game: number): number {
     const row = learner * this.G + game;

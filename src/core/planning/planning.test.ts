@@ -289,6 +289,11 @@ describe('the independent check', () => {
     const game = good[0]!.find((t) => t.learners.length > 0)!;
     const barred = { ...b1, value: b1.value.map((row, l) => row.map((v, g) => (l === game.learners[0] && g === game.game ? -1 : v))) };
     expect(rules(good, barred)).toContain('eligible');
+    const [one, other] = good[0]!.find((t) => t.learners.length > 1)!.learners;
+    expect(rules(good, { ...b1, aims: { apart: [[other!, one!]] } })).toEqual(['apart']);
+    const loud = { ...b1, games: b1.games.map((g) => ({ ...g, loud: true })) };
+    expect(rules(good, { ...loud, aims: { loud: b1.tables } })).toEqual([]);
+    expect(rules(good, { ...loud, aims: { loud: Math.max(...good.map((r) => r.length)) - 1 } })).toEqual(['loud']);
     expect(rules(good, { ...b1, locks: [{ learner: game.learners[0]!, round: 1, game: game.game }] })).toContain('lock');
   });
 

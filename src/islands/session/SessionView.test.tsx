@@ -226,7 +226,7 @@ describe('a session', () => {
     expect(await screen.findByText(/within 2\.0 % of the best/)).toBeTruthy();
     expect(await screen.findByText('5 different games to fetch, 2 of them new to everybody here.')).toBeTruthy();
     shown.unmount();
-    ready(session({ objective: 1, bound: 1.3 }));
+    ready(session({ objective: 1, bound: 1.06 }));
     show(<SessionView id="plan-1" />);
     await screen.findByText('Every rule is kept.');
     expect(screen.queryByText(/% of the best/)).toBeNull();
