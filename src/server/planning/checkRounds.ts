@@ -1,21 +1,14 @@
-import { buildSession, type BuiltSession } from '../../core/planning/buildSession';
+import type { BuiltSession } from '../../core/planning/buildSession';
 import { checkPlan } from '../../core/planning/checkPlan';
 import { familyOf, type Schedule } from '../../core/planning/instance';
-import { daysSince } from '../../core/planning/planTerm';
 import { leastShareOfBest, sharesOfBest } from '../../core/planning/shareOfBest';
 import { objectiveOf } from '../../core/planning/objective';
 import { violationSentence } from '../../text/sentences';
 import type { Db } from '../db/db';
-import { graphOf } from '../db/graphOf';
 import type { StoredRound } from '../db/schema';
-import { masteryOf, needsOf } from '../evidence/evidenceStore';
-import { allLearners } from '../learners/learnerStore';
-import { offersOf, stockOf } from '../shelf/offers';
 import { type Titles, titles } from '../shared/titles';
 import type { PlanRow } from './planById';
-import { planDefaults } from './planRequest';
-import { companyBefore, metBefore, playedBefore } from './playedBefore';
-import { wishesForPlanning } from './wishesStore';
+import { sceneOf } from './planScene';
 
 export interface PlanCheck {
   readonly violations: readonly {
@@ -32,34 +25,6 @@ export interface PlanCheck {
   readonly games: { readonly different: number; readonly fresh: number };
 }
 
-/** The rebuilt instance of a stored plan, so that edits are checked by the same rules. */
-async function rebuild(db: Db, plan: PlanRow, today: string): Promise<{ built: BuiltSession; order: string[] }> {
-  const r = plan.request;
-  const offers = await offersOf(db);
-  const rows = allLearners(db).filter((l) => r.present.includes(l.id));
-  const day = plan.date < today ? plan.date : today;
-  const met = metBefore(db, plan.date, offers);
-  const needs = rows.map((l) => needsOf(graphOf(db), l, masteryOf(db, l, day), plan.date, met.get(l.id)));
-  const { stock, plentiful } = stockOf(db);
-  const built = buildSession(graphOf(db), offers, needs, {
-    rounds: r.rounds,
-    minutes: r.minutes,
-    tables: r.tables,
-    helpers: r.helpers,
-    preparationMinutes: r.preparationMinutes ?? planDefaults.preparationMinutes,
-    stock,
-    plentiful,
-    daysSincePlayed: daysSince(playedBefore(db, plan.date), plan.date),
-    ...(r.timesEach ? { timesEach: r.timesEach } : {}),
-    everyGame: true,
-    wishes: wishesForPlanning(db),
-    satTogether: new Map(companyBefore(db, plan.date).satTogether),
-    locks: plan.locks,
-    resting: r.resting ?? [],
-  });
-  return { built, order: rows.map((l) => l.id) };
-}
-
 /** Every rule on a stored or edited set of rounds, in words. */
 export async function checkRounds(db: Db, plan: PlanRow, rounds: readonly StoredRound[], today: string): Promise<PlanCheck> {
   return (await checkerOf(db, plan, today))(rounds);
@@ -67,15 +32,19 @@ export async function checkRounds(db: Db, plan: PlanRow, rounds: readonly Stored
 
 /** The same for many sets of rounds of one plan, whose instance is built once. */
 export async function checkerOf(db: Db, plan: PlanRow, today: string): Promise<(rounds: readonly StoredRound[]) => PlanCheck> {
-  const { built, order } = await rebuild(db, plan, today);
+  const { built, order } = await sceneOf(db, plan, today);
+  const session = built(plan.locks);
   const title = titles(db);
-  return (rounds) => check(built, order, title, rounds);
+  return (rounds) => check(session, order, title, rounds);
 }
 
 function check(built: BuiltSession, order: readonly string[], title: Titles, rounds: readonly StoredRound[]): PlanCheck {
   const resting = rounds.flatMap((r, round) => r.resting.map((l): [number, number] => [order.indexOf(l), round])).filter(([l]) => l >= 0);
   const instance = { ...built.instance, resting };
   const violations: PlanCheck['violations'][number][] = [];
+  const waysOf = new Map<string, number[]>();
+  for (const [g, o] of built.options.entries())
+    for (const key of new Set(o.offers.map((v) => `${o.game}|${v.variant}`))) waysOf.set(key, [...(waysOf.get(key) ?? []), g]);
   const schedule: Schedule = rounds.map((r, round) =>
     r.tables.flatMap((t) => {
       if (t.seats.length === 0) return [];
@@ -83,10 +52,7 @@ function check(built: BuiltSession, order: readonly string[], title: Titles, rou
       const suited = (g: number): boolean => learners.every((l) => built.chosen[l]![g]);
       const options = new Set(
         t.seats.map((s) => {
-          const ways = [...built.options.keys()].filter((g) => {
-            const o = built.options[g]!;
-            return o.game === t.game && o.offers.some((v) => v.variant === s.variant);
-          });
+          const ways = waysOf.get(`${t.game}|${s.variant}`) ?? [];
           // With somebody beside only where one of them needs it.
           return ways.find(suited) ?? ways.at(-1) ?? -1;
         }),

@@ -8,16 +8,12 @@ import { gateOf, tooHardAlone, valueOf } from '../../core/recommend/valueOf';
 import type { SkillGraph } from '../../core/skills/skillGraph';
 import type { Db } from '../db/db';
 import { games, plans, type StoredLock, type StoredRound, type StoredSeat } from '../db/schema';
-import { masteryOf, needsOf } from '../evidence/evidenceStore';
 import { refuse } from '../http/problemError';
-import { allLearners } from '../learners/learnerStore';
-import { offersOf } from '../shelf/offers';
 import { Commit } from '../http/route';
-import { metBefore } from './playedBefore';
-import { graphOf } from '../db/graphOf';
 import { sameVersion, wrote } from '../shared/versions';
 import { checkRounds, type PlanCheck } from './checkRounds';
 import { planById, type PlanRow } from './planById';
+import { sceneOf } from './planScene';
 
 export interface EditedRound {
   tables: { game: string; seats: { learner: string; variant?: string }[] }[];
@@ -34,20 +30,11 @@ export async function completeRounds(db: Db, plan: PlanRow, edited: readonly Edi
       .all()
       .map((g) => g.id),
   );
-  const offers = await offersOf(db);
-  const graph = graphOf(db);
+  const { graph, ofGame: versionsOf, needs } = await sceneOf(db, plan, today);
   const before = new Map<string, StoredSeat>();
   plan.rounds.forEach((r, i) => r.tables.forEach((t) => t.seats.forEach((s) => before.set(`${i}|${t.game}|${s.learner}|${s.variant}`, s))));
   const minutes = plan.request.minutes;
-  const rows = new Map(allLearners(db).map((l) => [l.id, l]));
-  const met = metBefore(db, plan.date, offers);
-  const known = new Map<string, LearnerNeeds>();
-  const needsNow = (id: string): LearnerNeeds => {
-    const row = rows.get(id)!;
-    const needs = known.get(id) ?? needsOf(graph, row, masteryOf(db, row, today), plan.date, met.get(id));
-    known.set(id, needs);
-    return needs;
-  };
+  const needsNow = (id: string): LearnerNeeds => needs.get(id)!;
   return edited.map((r, i) => {
     const seatedHere = [...r.tables.flatMap((t) => t.seats.map((s) => s.learner)), ...r.resting];
     for (const l of seatedHere) if (!present.has(l)) throw refuse('unknown-value', `"${l}" is not part of this session.`, `rounds.${i}`);
@@ -59,7 +46,7 @@ export async function completeRounds(db: Db, plan: PlanRow, edited: readonly Edi
         .filter((t) => t.seats.length > 0)
         .map((t) => {
           if (!gameIds.has(t.game)) throw refuse('unknown-value', `There is no game "${t.game}".`, `rounds.${i}.tables`);
-          const ofGame = offers.filter((o) => o.game === t.game).map((o) => atTable(o, t.seats.length, minutes));
+          const ofGame = (versionsOf.get(t.game) ?? []).map((o) => atTable(o, t.seats.length, minutes));
           const stated = t.seats.map((s) => ofGame.find((o) => o.variant === s.variant));
           const fixed = stated.find((o) => o !== undefined)?.mixClass;
           const open = t.seats.filter((_, n) => !stated[n]).map((s) => needsNow(s.learner));

@@ -7,19 +7,15 @@ import type { LearnerNeeds } from '../../core/recommend/learnerNeeds';
 import { gateOf, tooHardAlone } from '../../core/recommend/valueOf';
 import type { Estimate } from '../../core/simulate/simulationResult';
 import type { Db } from '../db/db';
-import { graphOf } from '../db/graphOf';
 import type { StoredTable } from '../db/schema';
-import { masteryOf, needsOf } from '../evidence/evidenceStore';
 import { refuse } from '../http/problemError';
 import type { Job } from '../jobs/jobList';
 import { startJob } from '../jobs/pool';
-import { learnerById } from '../learners/learnerStore';
-import { offersOf } from '../shelf/offers';
 import { titles } from '../shared/titles';
 import { variantById } from '../shelf/shelfRows';
 import { completeRounds, type EditedRound } from './editPlan';
 import type { PlanRow } from './planById';
-import { metBefore } from './playedBefore';
+import { sceneOf } from './planScene';
 
 const games = 300;
 const seed = 5;
@@ -58,17 +54,9 @@ export async function startWhatIf(
   const others = table.seats.filter((s) => s.learner !== at.learner);
   const [now] = (await completeRounds(db, plan, only(table.seats), today))[at.round]!.tables;
   const [then] = (await completeRounds(db, plan, only([...others, { learner: at.learner }]), today))[at.round]!.tables;
-  const offers = await offersOf(db);
-  const met = metBefore(db, plan.date, offers);
-  const graph = graphOf(db);
+  const { graph, offers, needs } = await sceneOf(db, plan, today);
   const minutes = plan.request.minutes;
-  const needs = new Map<string, LearnerNeeds>();
-  const needsNow = (id: string): LearnerNeeds => {
-    const row = learnerById(db, id);
-    const known = needs.get(id) ?? needsOf(graph, row, masteryOf(db, row, today), plan.date, met.get(id));
-    needs.set(id, known);
-    return known;
-  };
+  const needsNow = (id: string): LearnerNeeds => needs.get(id)!;
   const seatsOf = (t: StoredTable | undefined): SeatNow[] =>
     (t?.seats ?? []).map(({ learner, variant }) => {
       const offer = offers.find((o) => o.variant === variant);
