@@ -75,7 +75,7 @@ function stuckOf(m: GroupMember): Stuck[] {
     else bySkill.set(e.skill, [e]);
   }
   return [...bySkill].flatMap(([skill, inAnyOrder]) => {
-    const notes = inAnyOrder.sort((x, y) => (x.at < y.at ? 1 : -1));
+    const notes = inAnyOrder.toSorted((x, y) => (x.at < y.at ? 1 : -1));
     const end = notes.findIndex((n) => n.result !== 'stuck');
     const times = end < 0 ? notes.length : end;
     return times < stuckInARow ? [] : [{ learner: m.id, skill, times, since: notes[times - 1]!.at.slice(0, 10) }];

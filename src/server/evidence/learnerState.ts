@@ -8,6 +8,7 @@ import type { SkillGraph } from '../../core/skills/skillGraph';
 import type { Db } from '../db/db';
 import { graphOf } from '../db/graphOf';
 import { evidence, learnerStates } from '../db/schema';
+import { keptWhile, notesStamp } from '../db/stamps';
 import type { LearnerRow } from '../learners/learnerStore';
 import { zoneHere } from '../shared/clock';
 import { asEvidence, type EvidenceRow } from './evidenceRow';
@@ -98,15 +99,19 @@ function countOf(db: Db, learnerId: string): Counted {
 /** From so many children on, counting everybody's notes at once is quicker than one by one. */
 const many = 30;
 
-/** Estimates of many children: at some size, counting their notes one by one costs more than the maps. */
-export function allEstimates(db: Db, learners: readonly LearnerRow[], today: string): Map<string, SkillEstimate[]> {
-  if (learners.length < many) return new Map(learners.map((l) => [l.id, estimatesOf(db, l, today)]));
+const countOfAll = keptWhile(notesStamp, (db): ReadonlyMap<string, Counted> => {
   const rows = db
     .select({ learner: evidence.learnerId, ...counted })
     .from(evidence)
     .groupBy(evidence.learnerId)
     .all();
-  const byLearner = new Map(rows.map((r) => [r.learner, r]));
+  return new Map(rows.map((r) => [r.learner, r]));
+});
+
+/** Estimates of many children: at some size, counting their notes one by one costs more than the maps. */
+export function allEstimates(db: Db, learners: readonly LearnerRow[], today: string): Map<string, SkillEstimate[]> {
+  if (learners.length < many) return new Map(learners.map((l) => [l.id, estimatesOf(db, l, today)]));
+  const byLearner = countOfAll(db);
   return new Map(learners.map((l) => [l.id, estimatesOf(db, l, today, byLearner.get(l.id) ?? { notes: 0, last: 0 })]));
 }
 

@@ -13,6 +13,7 @@ import { needsOf } from '../evidence/evidenceStore';
 import { offersNow } from '../shelf/offers';
 import { allEstimates } from '../evidence/learnerState';
 import { evidence, groups } from '../db/schema';
+import { keptWhile, notesStamp } from '../db/stamps';
 import { notFound, refuse } from '../http/problemError';
 import { projectPath } from '../shared/projectPath';
 import { type Occasion, Reply, serve } from '../http/route';
@@ -83,7 +84,7 @@ function asked({ db, query: q, today }: Pick<Occasion, 'db' | 'today'> & { reado
 }
 
 /** What the map reads of the notes that stand: of skills a child was stuck on last. At some size all of them cost more than the map. */
-function notesByLearner(db: Db): ReadonlyMap<string, GroupNote[]> {
+const notesByLearner = keptWhile(notesStamp, (db): ReadonlyMap<string, readonly GroupNote[]> => {
   const read = and(isNull(evidence.retractedAt), isNotNull(evidence.result));
   const stuckLast = db
     .select({ learner: evidence.learnerId, skill: evidence.skill })
@@ -105,7 +106,7 @@ function notesByLearner(db: Db): ReadonlyMap<string, GroupNote[]> {
     else notes.set(learner, [note]);
   }
   return notes;
-}
+});
 
 /** One row a learner and skill, for a spreadsheet. */
 function csv(db: Db, context: Pick<Occasion, 'today'> & { readonly query: GroupQuery }): string {

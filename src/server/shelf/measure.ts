@@ -2,7 +2,7 @@ import { isNull } from 'drizzle-orm';
 import type { Db } from '../db/db';
 import { graphOf } from '../db/graphOf';
 import { games, variants } from '../db/schema';
-import { shelfStamp } from '../db/shelfStamp';
+import { shelfStamp } from '../db/stamps';
 import type { SkillGraph } from '../../core/skills/skillGraph';
 import type { Job } from '../jobs/jobList';
 import { startGroup } from '../jobs/startGroup';

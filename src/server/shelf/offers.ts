@@ -6,7 +6,7 @@ import { groupBy } from '../../core/recommend/recommend';
 import type { SkillGraph } from '../../core/skills/skillGraph';
 import type { Db } from '../db/db';
 import { games, kinds, variantMaterials } from '../db/schema';
-import { shelfStamp } from '../db/shelfStamp';
+import { shelfStamp } from '../db/stamps';
 import { faultOf, faultsNoted, knownDoses, profileTask, usualSeats } from '../simulations/profileStore';
 import { settleMeasures, variantsInUse } from './measure';
 import type { VariantRow } from './shelfRows';

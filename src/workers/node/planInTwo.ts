@@ -93,7 +93,7 @@ class Beside {
   ask(task: SearchTask): Promise<SearchResult | null> {
     return new Promise((resolve) => {
       try {
-        const worker = (this.worker ??= new Worker(new URL(import.meta.url)));
+        const worker = (this.worker ??= new Worker(new URL(import.meta.url), { resourceLimits: { maxYoungGenerationSizeMb: 16 } }));
         this.busy = true;
         const answer = (result: SearchResult | null): void => {
           this.busy = false;

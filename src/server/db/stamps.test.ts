@@ -9,8 +9,8 @@ import { setRetired, setStock } from '../shelf/shelfStore';
 import { createVariant, updateVariant } from '../shelf/variantStore';
 import { makeReady } from '../workspace/makeReady';
 import { Workspace } from '../workspace.testing';
-import { learnerStates, simulations, variantMaterials, variants } from './schema';
-import { shelfStamp } from './shelfStamp';
+import { evidence, learnerStates, simulations, variantMaterials, variants } from './schema';
+import { keptWhile, notesStamp, shelfStamp } from './stamps';
 
 const today = '2026-11-10';
 const now = '2026-11-10T10:00:00.000Z';
@@ -66,6 +66,37 @@ describe('the stamp of the shelf', () => {
     createVariant(place.db, 'two-lamps-lit', { title: 'new' });
     expect(offersNow(place.db)).toHaveLength(before.length + 1);
     expect(offersNow(place.db).some((o) => o.minutes === 99)).toBe(false);
+  });
+});
+
+describe('the stamp of the notes', () => {
+  const count = keptWhile(notesStamp, (db) => db.select().from(evidence).all().length);
+  const note = () => addEvidence(place.db, [{ learner: 'wren', kind: 'note', skill: 'make-ten', result: 'alone' }], today, now);
+  it('keeps what was read until a note is written, taken back or goes', () => {
+    let reads = 0;
+    const counted = keptWhile(notesStamp, () => ++reads);
+    expect([counted(place.db), counted(place.db)]).toEqual([1, 1]);
+    setStock(place.db, 'pip-die', 3);
+    expect(counted(place.db)).toBe(1);
+    note();
+    expect(counted(place.db)).toBe(2);
+    place.db.update(evidence).set({ retractedAt: now }).run();
+    expect(counted(place.db)).toBe(3);
+    place.db.delete(evidence).run();
+    expect([counted(place.db), counted(place.db)]).toEqual([4, 4]);
+  });
+  it('keeps nothing that was read inside a transaction that did not hold', () => {
+    expect(count(place.db)).toBe(0);
+    expect(() =>
+      place.db.transaction(() => {
+        note();
+        expect(count(place.db)).toBe(1);
+        throw new Error('no');
+      }),
+    ).toThrow('no');
+    note();
+    note();
+    expect(count(place.db)).toBe(2);
   });
 });
 
