@@ -28,6 +28,8 @@ export interface LibraryGame {
   readonly bin: string;
   readonly mechanism: string;
   readonly rules: readonly string[];
+  /** How it goes on in the room; quietly at a table where nothing is said. */
+  readonly room?: 'lively' | 'floor';
   readonly variants: readonly LibraryVariant[];
 }
 

@@ -22,6 +22,7 @@ export function shippedOffers(): Offer[] {
         ages: v.ages,
         minutes: profile?.minutes[1] ?? v.minutes,
         helper: v.helper,
+        room: game.room ?? 'calm',
         preparationMinutes: v.preparationMinutes,
         materials: [],
         doses,

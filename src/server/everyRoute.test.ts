@@ -250,6 +250,9 @@ it('every route answers as described', async () => {
     resting: r.resting,
   }));
   expect((await go('POST', '/plans/{id}/check', { path: `/plans/${plan.id}/check`, body: { rounds } })).violations).toEqual([]);
+  const price = await go('POST', '/plans/{id}/price', { path: `/plans/${plan.id}/price`, query: { wait: '60' }, body: { aim: 'games' } });
+  expect(price).toMatchObject({ aim: 'games', games: expect.any(Number), gamesWithout: expect.any(Number) });
+  expect(price.share).toBeGreaterThanOrEqual(0);
   const [joined] = rounds[0].tables;
   const stranger = present.find((l: string) => !joined.seats.some((s: any) => s.learner === l))!;
   const whatIf = await go('POST', '/plans/{id}/whatif', {

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { shippedGraph } from '../contract/shippedData';
 import type { Exclusion } from '../core/recommend/recommend';
 import type { Violation } from '../core/planning/checkPlan';
-import type { HelpingStep, SeatBecause } from '../core/planning/planTerm';
+import type { HelpingStep, SeatBecause } from '../core/planning/plannedMeeting';
 import { exclusionReason, lower, helpingSentence, seatSentence, suggestionReasons, violationSentence } from './sentences';
 
 const graph = shippedGraph();
@@ -68,7 +68,7 @@ describe('sentences', () => {
     [{ rule: 'lock', learner: 0, round: 0, game: 0 }, /no longer sits/],
     [{ rule: 'rounds', used: 2, have: 3 }, /2 rounds planned/],
     [{ rule: 'apart', learner: 0, other: 1, round: 1 }, /l0 and l1 share a table in round 2/],
-    [{ rule: 'loud', round: 0, used: 2, have: 1 }, /2 loud or floor tables in round 1; you want 1/],
+    [{ rule: 'loud', round: 0, used: 2, have: 1 }, /2 lively or floor tables in round 1; you want 1/],
   ])('tell a broken rule (%#)', (v, want) =>
     expect(violationSentence(v, { learner: (i) => `l${i}`, game: (i) => `g${i}`, kind: (i) => `K${i}` })).toMatch(want),
   );

@@ -1,7 +1,7 @@
 import type { SkillGraph } from '../core/skills/skillGraph';
 import type { Exclusion, Suggestion } from '../core/recommend/recommend';
 import type { Violation } from '../core/planning/checkPlan';
-import type { HelpingStep, SeatBecause, SeatName } from '../core/planning/planTerm';
+import type { HelpingStep, SeatBecause, SeatName } from '../core/planning/plannedMeeting';
 
 /** What a person reads for codes and numbers of the core; one place, ready for other languages. */
 
@@ -125,7 +125,7 @@ export function violationSentence(
     case 'apart':
       return `${names.learner(v.learner)} and ${names.learner(v.other)} share a table in ${round(v.round)}; they are to sit apart.`;
     case 'loud':
-      return `${v.used} loud or floor tables in ${round(v.round)}; you want ${v.have} at most.`;
+      return `${v.used} lively or floor tables in ${round(v.round)}; you want ${v.have} at most.`;
     case 'lock':
       return `${names.learner(v.learner)} no longer sits at the fixed table in ${round(v.round)}.`;
     case 'rounds':

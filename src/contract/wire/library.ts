@@ -2,7 +2,7 @@ import { type Static, Type } from '@sinclair/typebox';
 import type { Operation } from '../../core/items/item';
 import { define } from './route';
 import { anything, arr, bool, estimate, int, list, nullable, num, obj, pageQuery, pair, record, str } from './schema';
-import { helper, material, span } from './things';
+import { helper, material, room, span } from './things';
 
 const libraryGame = obj({
   id: str,
@@ -22,6 +22,7 @@ const libraryGame = obj({
       minutes: num,
       preparationMinutes: num,
       helper,
+      room,
       materials: arr(material),
       /** Measured when the version was shipped. */
       profile: nullable(

@@ -1,3 +1,4 @@
+import { pricedAims } from '../../core/planning/wishes';
 import { material } from './things';
 import { type Static, Type } from '@sinclair/typebox';
 import { define } from './route';
@@ -66,6 +67,8 @@ const plan = obj({
   bound: num,
   /** Share of the bound that the plan may at most fall short of. */
   gap: num,
+  /** Ways to share a game that were looked at closely, where the shelf has more; the bound is one over those. */
+  considered: nullable(int),
   /** What would make room, where nobody could be seated. */
   missing: nullable(missingSeats),
   /** Planning again found no seats, and the session stands as it was. */
@@ -137,6 +140,11 @@ const editedRounds = arr(
   ),
   mostRounds,
 );
+
+/** What an aim beside practice costs: the share of all practice it takes, and games to fetch with and without it. */
+const aimPrice = obj({ aim: oneOf(...pricedAims), share: num, games: int, gamesWithout: int });
+
+export type AimPriceWire = Static<typeof aimPrice>;
 
 /** Games in place of one at a table. */
 const instead = obj({
@@ -251,6 +259,14 @@ export type WhatIfWire = Static<typeof whatIf>;
 const gamesOut = obj({ different: int, fresh: int });
 
 export const plansWire = define({
+  'POST /plans/{id}/price': {
+    summary: 'What an aim beside practice costs this session: planned as long without it, nothing stored',
+    query: waitQuery,
+    body: closed({ aim: oneOf(...pricedAims) }, ['aim']),
+    response: aimPrice,
+    job: aimPrice,
+    waits: true,
+  },
   'POST /plans/{id}/whatif': {
     summary: 'What everybody at a table would practise, wait and win if one child sat there, against now',
     query: waitQuery,
@@ -281,7 +297,7 @@ export const plansWire = define({
   'PUT /plans/{id}': {
     summary: 'Save a plan edited by hand; broken rules are told, not forbidden',
     body: closed({ rounds: editedRounds, locks: arr(lockBody, mostRounds * mostPresent), version: int }, ['rounds', 'version']),
-    response: obj({ id: str, version: int, violations: arr(violation), objective: num, short: arr(str), games: gamesOut }),
+    response: obj({ id: str, version: int, violations: arr(violation), objective: num, practice: num, short: arr(str), games: gamesOut }),
     waits: true,
   },
   'DELETE /plans/{id}': { summary: 'Throw a plan away', response: ok },
@@ -291,6 +307,7 @@ export const plansWire = define({
     response: obj({
       violations: arr(violation),
       objective: num,
+      practice: num,
       rounds: arr(storedRound),
       /** Learners whose session is worth less than half of the best there would be for each alone. */
       short: arr(str),

@@ -24,7 +24,7 @@ import {
   within,
   oneOf,
 } from './schema';
-import { dose, fileBody, helper, material, remark, skill, source, span, strand } from './things';
+import { dose, fileBody, helper, material, remark, room, skill, source, span, strand } from './things';
 import { profile, shortProfile, fitHelp, gapHelp, suits } from './practice';
 import { mechanism } from './families';
 
@@ -45,6 +45,7 @@ const variantFields = {
   players: closed({ min: Type.Integer(), max: Type.Integer() }, ['min', 'max']),
   minutes: num,
   helper,
+  room,
   preparationMinutes: within(0, 1000),
   materials: arr(closed({ kind: name, quantity: whole(-1_000_000, 1_000_000) }, ['kind', 'quantity']), 60),
   declared: arr(closed({ skill: str, perTenMinutes: within(0, 200), counted: whole(1, 10_000) }, ['skill', 'perTenMinutes'])),
@@ -86,6 +87,7 @@ const variant = obj({
   minutes: num,
   materials: arr(material),
   helper,
+  room,
   preparationMinutes: num,
   declared: arr(obj({ skill: str, perTenMinutes: num, counted: opt(int) })),
   retired: bool,

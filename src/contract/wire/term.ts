@@ -62,6 +62,8 @@ const wishesFields = {
   fewerGames: bool,
   longestWait: nullable(within(0.3, 1)),
   mix: bool,
+  /** At most one lively or floor table a round. */
+  oneLively: bool,
   together: arr(pair, 200),
   apart: arr(pair, 200),
 };
@@ -73,7 +75,7 @@ export const termWire = define({
   'GET /wishes': { summary: 'What is wished for every session that is planned: companions, few games, short waits', response: wishes },
   'PUT /wishes': {
     summary: 'Say what is wished for every session that is planned',
-    body: closed({ ...wishesFields, version: int }, ['fewerGames', 'longestWait', 'mix', 'together', 'apart', 'version']),
+    body: closed({ ...wishesFields, version: int }, ['fewerGames', 'longestWait', 'mix', 'oneLively', 'together', 'apart', 'version']),
     response: wishes,
   },
   'GET /term': { summary: 'The term with its meetings', response: term },

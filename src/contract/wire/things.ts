@@ -7,6 +7,8 @@ import { arr, bool, closed, int, nullable, num, obj, oneOf, opt, pair, str, whol
 
 export const source = oneOf('made', 'bought', 'free');
 export const helper = oneOf('alone', 'nearby', 'needed');
+/** How it goes on in the room: quietly at a table, with voices and movement, or on the floor. */
+export const room = oneOf('calm', 'lively', 'floor');
 /** Where the practice in a version is known from; being measured, or its family cannot play it. */
 export const offerSource = oneOf('calculated', 'declared', 'none', 'measuring', 'faulty');
 export const material = obj({ kind: str, quantity: int });

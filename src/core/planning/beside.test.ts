@@ -57,6 +57,31 @@ const settings = (more: Partial<SessionSettings> = {}): SessionSettings => ({
 const wayOf = (game: string, beside: boolean, of: ReturnType<typeof buildSession>): number =>
   of.options.findIndex((o) => o.game === game && o.beside === beside);
 
+describe('a game that is lively or on the floor', () => {
+  it('is known as one, whichever of its versions is', () => {
+    const lively = { ...offers[0]!, variant: 'lamps-loud', room: 'lively' as const };
+    const built = buildSession(graph, [...offers, lively, { ...offer('frogs', 'add-in-5'), room: 'calm' }], [small, tall], settings());
+    expect(built.options.map((o, g) => [o.game, built.instance.games[g]!.loud === true])).toEqual([
+      ['lamps', true],
+      ['relay', false],
+      ['frogs', false],
+      ['relay', false],
+    ]);
+  });
+});
+
+describe('a large shelf', () => {
+  const many = Array.from({ length: 300 }, (_, i) => offer(`game-${i}`, i % 2 === 0 ? 'add-in-5' : 'times-6-9'));
+  it('is looked at closely in part, and says how much was passed over; all of it where that is asked', () => {
+    const some = buildSession(graph, many, [small, tall], settings());
+    expect(some.passedOver).toBeGreaterThan(0);
+    // Ways with somebody beside come on top of the games looked at.
+    expect(some.options.filter((o) => !o.beside)).toHaveLength(300 - some.passedOver);
+    expect(buildSession(graph, many, [small, tall], settings({ everyGame: true })).passedOver).toBe(0);
+    expect(buildSession(graph, many.slice(0, 240), [small, tall], settings()).passedOver).toBe(0);
+  });
+});
+
 describe('a game that is too hard alone', () => {
   it('is open with somebody beside, who is counted as a helper', () => {
     const built = buildSession(graph, offers, [small, tall], settings());

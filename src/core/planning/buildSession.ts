@@ -50,6 +50,8 @@ export interface BuiltSession {
   /** Seats at which somebody has to sit beside: the game is hard for this child, and nothing easier is to be had of it. */
   readonly stretched: readonly (readonly boolean[])[];
   readonly kinds: readonly string[];
+  /** Ways to share a game that a session on a large shelf does not look at closely. */
+  readonly passedOver: number;
 }
 
 /** Steps of a learner that the model holds at most: those that games here could do most for. */
@@ -122,6 +124,7 @@ export function buildSession(
       helper: o.beside || o.offers.some((v) => v.helper === 'needed') ? 1 : 0,
       preparation: Math.max(...o.offers.map((v) => v.preparationMinutes)),
       family: families.get(o.game)!,
+      ...(o.offers.some((v) => (v.room ?? 'calm') !== 'calm') ? { loud: true } : {}),
     })),
     gaps: gapSkills.map((list, l) => list.map((k) => learners[l]!.need[k]! * unitGain)),
     value: learners.map((l, i) =>
@@ -144,7 +147,7 @@ export function buildSession(
   };
   const gameIds = options.map((o) => o.game);
   const instance = withWishes(plain, gameIds, { ...settings, learners: learners.map((l) => l.learner) });
-  return { instance, options, chosen, gapSkills, stretched, kinds };
+  return { instance, options, chosen, gapSkills, stretched, kinds, passedOver: alone.length - keepers.length };
 }
 
 /** On a shelf with more ways of sharing a game than this, a session considers those that could do most for somebody. */

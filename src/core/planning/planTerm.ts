@@ -1,7 +1,4 @@
 import { daysBetween } from '../shared/days';
-import { rightAt } from '../mastery/field';
-import { ladderOf, nextSupport } from '../mastery/nextSupport';
-import { firmAt, FORECAST } from '../mastery/parameters';
 import { type Standing, standingOn } from '../mastery/standing';
 import { afterPractice } from '../recommend/afterPractice';
 import { atTable } from '../recommend/atTable';
@@ -9,16 +6,15 @@ import { learnerNeeds, type LearnerNeeds, type NeedyLearner } from '../recommend
 import type { Offer } from '../recommend/offer';
 import { metFrom, metInPlay, type Play, renewed } from '../recommend/metInPlay';
 import { practised } from '../recommend/practised';
-import { mainSkill } from '../recommend/recommend';
-import { expectedSuccess } from '../recommend/valueOf';
 import type { SkillGraph } from '../skills/skillGraph';
 import { buildSession, type BuiltSession, type SessionSettings } from './buildSession';
 import type { SolveModel } from './linearModel';
 import { pairKey, type Wishes } from './wishes';
-import type { Diagnosis } from './diagnose';
 import type { PlanInstance } from './instance';
 import { objectiveOf } from './objective';
+import type { PlannedMeeting } from './plannedMeeting';
 import { movesPerSecond, type PlanOutcome, planSession } from './planSession';
+import { readMeeting } from './readMeeting';
 
 export interface TermLearner extends NeedyLearner {
   /** Where each skill stands, by index. */
@@ -59,61 +55,6 @@ export interface PlanningInput {
   readonly resting: SessionSettings['resting'];
   readonly seed: number;
   readonly secondsPerMeeting: number;
-}
-
-export interface PlannedSeat {
-  readonly learner: string;
-  readonly variant: string;
-  /** Skill that weighs most, its chances in the round, expected success. */
-  readonly skill: string | null;
-  readonly because: SeatBecause;
-  /** The tool to lay out: the one this child keeps, else the lightest that keeps success in the band. */
-  readonly tool: string | null;
-  readonly chances: number;
-  readonly success: number;
-  readonly stretched: boolean;
-}
-
-/** One thing that would help: a number of the session that is larger, things to be had, or something that is let go. */
-export interface HelpingStep {
-  readonly relax: 'tables' | 'helpers' | 'preparation' | 'stock' | 'lock' | 'repeats';
-  readonly by?: number;
-  readonly kind?: string;
-  readonly lock?: SeatName;
-  /** What the fixed seat cannot be kept beside. */
-  readonly beside?: SeatName;
-}
-
-export interface SeatName {
-  readonly learner: string;
-  readonly round: number;
-  readonly game: string;
-}
-
-export interface MissingSeats {
-  readonly unseatedBefore: number;
-  readonly unseatedAfter: number;
-  readonly steps: readonly HelpingStep[];
-}
-
-export interface PlannedMeeting {
-  readonly date: string;
-  readonly status: PlanOutcome['status'];
-  readonly objective: number;
-  readonly bound: number;
-  /** Where seats were to be kept: how many are others now, and the share of worth given up for the rest. */
-  readonly changes: { readonly seats: number; readonly of: number; readonly price: number } | null;
-  /** Why not all have a seat, and the smallest set of things that together would bring it; null where all have. */
-  readonly missing: MissingSeats | null;
-  readonly rounds: readonly {
-    readonly tables: readonly {
-      readonly game: string;
-      readonly seats: readonly PlannedSeat[];
-      /** The child whose note would tell most for what comes next; null where no seat is for a step. */
-      readonly lookFor: string | null;
-    }[];
-    readonly resting: readonly string[];
-  }[];
 }
 
 /** One session that is to be planned, by whoever drives `termSteps`. */
@@ -287,105 +228,4 @@ function practise(graph: SkillGraph, skills: Standing[], offer: Offer, needs: Le
     const chances = (offer.doses[k]! * minutes) / 10;
     if (chances >= leastChances) skills[k] = afterPractice(graph, k, skills[k]!, date, chances, needs, chances >= metFrom);
   }
-}
-
-function readMeeting(
-  graph: SkillGraph,
-  meeting: TermMeeting,
-  built: BuiltSession,
-  outcome: PlanOutcome,
-  needs: readonly LearnerNeeds[],
-  at: (variant: string, players: number) => Offer,
-): PlannedMeeting {
-  return {
-    date: meeting.date,
-    status: outcome.status,
-    objective: outcome.objective,
-    bound: outcome.bound,
-    changes: null,
-    missing: outcome.diagnosis && missingSeats(outcome.diagnosis, built, needs),
-    rounds: outcome.schedule.map((tables) => {
-      const seated = new Set(tables.flatMap((t) => t.learners));
-      return {
-        tables: tables.map((t) => ({
-          game: built.options[t.game]!.game,
-          lookFor: lookForAt(
-            t.learners.map((l) => ({ needs: needs[l]!, offer: built.chosen[l]![t.game]! })),
-            meeting.minutes,
-          ),
-          seats: t.learners.map((l): PlannedSeat => {
-            const offer = at(built.chosen[l]![t.game]!.variant, t.learners.length);
-            return {
-              learner: needs[l]!.learner,
-              variant: offer.variant,
-              ...seatReason(graph, offer, needs[l]!, meeting.minutes),
-              stretched: built.stretched[l]![t.game]!,
-            };
-          }),
-        })),
-        resting: needs.filter((_, l) => !seated.has(l)).map((n) => n.learner),
-      };
-    }),
-  };
-}
-
-function missingSeats(diagnosis: Diagnosis, built: BuiltSession, needs: readonly LearnerNeeds[]): MissingSeats {
-  const { unseatedBefore, unseatedAfter, relax, clashes } = diagnosis;
-  const seatName = (lock: number): SeatName => {
-    const { learner, round, game } = built.instance.locks![lock]!;
-    return { learner: needs[learner]!.learner, round, game: built.options[game]!.game };
-  };
-  const steps = relax.map((x): HelpingStep => {
-    if (x.relax === 'stock') return { relax: x.relax, by: x.by, kind: built.kinds[x.kind]! };
-    if (x.relax !== 'lock') return { relax: x.relax, by: x.by };
-    const other = clashes.find((c) => c.lock === x.lock)?.other ?? null;
-    return { relax: x.relax, lock: seatName(x.lock), ...(other === null ? {} : { beside: seatName(other) }) };
-  });
-  return { unseatedBefore, unseatedAfter, steps };
-}
-
-/**
- * Why a seat is good for a learner: open and everything before it there; open with something
- * before it still growing; held and met again after a while; or held, and played for the joy of it.
- */
-export type SeatBecause = 'ready' | 'near' | 'again' | 'joy';
-
-/** What a seat is for: the skill served best, why, its chances in the round and the success to expect. */
-export function seatReason(
-  graph: SkillGraph,
-  offer: Offer,
-  needs: LearnerNeeds,
-  minutes: number,
-): { skill: string | null; because: SeatBecause; tool: string | null; chances: number; success: number } {
-  const skill = mainSkill(offer, needs, minutes);
-  const held = skill < 0 || needs.known[skill]! >= firmAt;
-  return {
-    because: held ? (skill >= 0 && needs.due[skill] === 1 ? 'again' : 'joy') : needs.ready[skill] === 1 ? 'ready' : 'near',
-    skill: skill < 0 ? null : graph.skills[skill]!.id,
-    chances: skill < 0 ? 0 : (offer.doses[skill]! * minutes) / 10,
-    success: expectedSuccess(offer, needs),
-    tool: skill < 0 ? null : toolFor(graph, skill, needs),
-  };
-}
-
-/** The tool for a step: the kept one, else the lightest of its ladder that keeps success in the band; null for none. */
-function toolFor(graph: SkillGraph, k: number, needs: LearnerNeeds): string | null {
-  const s = graph.skills[k]!;
-  const ladder = ladderOf(
-    s,
-    graph.strands.find((x) => x.id === s.strand)!,
-  );
-  return nextSupport(ladder, rightAt(needs.theta[k]!, 0, FORECAST), [], needs.keeps).support;
-}
-
-/** Whose step is needed most and least sure either way: one note there would change the next weeks most. */
-export function lookForAt(seats: readonly { readonly needs: LearnerNeeds; readonly offer: Offer }[], minutes: number): string | null {
-  let best: { readonly learner: string; readonly tells: number } | null = null;
-  for (const { needs, offer } of seats) {
-    const k = mainSkill(offer, needs, minutes);
-    if (k < 0) continue;
-    const tells = needs.need[k]! * needs.known[k]! * (1 - needs.known[k]!);
-    if (!best || tells > best.tells) best = { learner: needs.learner, tells };
-  }
-  return best?.learner ?? null;
 }

@@ -3,7 +3,7 @@ import { shippedGraph } from '../../contract/shippedData';
 import { learnerNeeds } from '../recommend/learnerNeeds';
 import { knownFrom } from '../recommend/knownFrom.testing';
 import type { Offer } from '../recommend/offer';
-import { seatReason } from './planTerm';
+import { seatReason } from './seatReason';
 
 const graph = shippedGraph();
 const k = graph.indexOf.get('make-ten')!;

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { PlanInstance } from './instance';
-import { mostForWait, pairKey, waitingAt, type WishContext, withWishes } from './wishes';
+import { mostForWait, pairKey, type PricedAim, waitingAt, type WishContext, withWishes } from './wishes';
 
 const names = ['ash', 'birch', 'cedar'];
 const gameIds = ['lamps', 'relay', 'relay'];
@@ -71,6 +71,19 @@ describe('what is aimed at beside the sum', () => {
     expect(aims!.together!.map((t) => t.pair)).toEqual([[0, 2]]);
     expect(aims!.together![0]!.worth[0]).toBeCloseTo(0.3 * seat, 12);
     expect(aims!.apart).toEqual([[1, 0]]);
+  });
+  it('lets one table a round be lively where that is wished, and leaves out what is to be priced', () => {
+    expect(withWishes(plain, gameIds, context()).aims!.loud).toBeUndefined();
+    expect(withWishes(plain, gameIds, context({ wishes: { oneLively: true } })).aims!.loud).toBe(1);
+    const wishes = { fewerGames: true, mix: true, together: [['ash', 'cedar']] as const, apart: [['birch', 'ash']] as const };
+    const without = (aim: PricedAim) => withWishes(plain, gameIds, context({ wishes: { ...wishes, without: [aim] } }));
+    expect(without('floor').aims!.floor).toBeUndefined();
+    expect(without('floor').games[0]!.fetch).toBeGreaterThan(0);
+    expect(without('games').games.map((g) => g.fetch)).toEqual([0, 0, 0]);
+    expect(without('games').aims!.floor).toBeDefined();
+    expect(without('companions').aims!.together).toBeUndefined();
+    // Who never shares a table never does.
+    expect(without('companions').aims!.apart).toEqual([[1, 0]]);
   });
   it('brings those together first who met least', () => {
     const satTogether = new Map([[pairKey('cedar', 'ash'), 3]]);

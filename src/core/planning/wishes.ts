@@ -15,7 +15,15 @@ export interface Wishes {
   readonly apart?: readonly (readonly [string, string])[];
   /** Everyone with everyone over the weeks. */
   readonly mix?: boolean;
+  /** At most one table of a round that is lively or on the floor. */
+  readonly oneLively?: boolean;
+  /** Aims to plan without, to see what they cost. */
+  readonly without?: readonly PricedAim[];
 }
+
+/** Aims that cost practice: nobody far below the best alone, few games to fetch, who sits with whom. */
+export const pricedAims = ['floor', 'games', 'companions'] as const;
+export type PricedAim = (typeof pricedAims)[number];
 
 /** What the wishes stand on: who is there and what was before. */
 export interface WishContext {
@@ -64,7 +72,8 @@ export function withWishes(instance: PlanInstance, gameIds: readonly string[], c
   for (const l of learners)
     for (const g of new Set(gameIds))
       for (const days of daysSincePlayed.get(`${l}|${g}`) ?? []) lastOut.set(g, Math.min(days, lastOut.get(g) ?? Infinity));
-  const each = seat * (wishes.fewerGames ? price.fetchWhenFewer : price.fetch);
+  const without = (aim: PricedAim): boolean => wishes.without?.includes(aim) ?? false;
+  const each = without('games') ? 0 : seat * (wishes.fewerGames ? price.fetchWhenFewer : price.fetch);
   const games = instance.games.map((game, g): PlanGame => {
     const days = lastOut.get(gameIds[g]!);
     return { ...game, fetch: days !== undefined && days <= recentDays ? each / 2 : each, fresh: days === undefined };
@@ -75,16 +84,19 @@ export function withWishes(instance: PlanInstance, gameIds: readonly string[], c
     return a === undefined || b === undefined || a === b ? [] : [[a, b]];
   };
   const apart = (wishes.apart ?? []).flatMap(pair);
-  const together = [
-    ...(wishes.together ?? []).flatMap(pair).map((p) => ({ pair: p, worth: price.together.map((w) => w * seat) })),
-    ...(wishes.mix ? mixing(learners, context, seat) : []),
-  ];
+  const together = without('companions')
+    ? []
+    : [
+        ...(wishes.together ?? []).flatMap(pair).map((p) => ({ pair: p, worth: price.together.map((w) => w * seat) })),
+        ...(wishes.mix ? mixing(learners, context, seat) : []),
+      ];
   const aims: PlanAims = {
-    floor: { least: best.map((b) => leastShareOfBest * b), price: floorPrice },
+    ...(without('floor') ? {} : { floor: { least: best.map((b) => leastShareOfBest * b), price: floorPrice } }),
     fresh: { free: Math.max(1, instance.helpers), price: price.fresh * seat },
     ...(keep ? { keep: { games: keptSeats(learners, gameIds, instance, keep), worth: price.keep * seat } } : {}),
     ...(together.length > 0 ? { together } : {}),
     ...(apart.length > 0 ? { apart } : {}),
+    ...(wishes.oneLively ? { loud: 1 } : {}),
   };
   const rested = context.rested ? learners.map((l) => context.rested!.get(l) ?? 0) : undefined;
   return { ...instance, games, aims, ...(rested ? { rested } : {}) };

@@ -13,6 +13,8 @@ export interface Offer {
   readonly ages: readonly [number, number];
   readonly minutes: number;
   readonly helper: 'alone' | 'nearby' | 'needed';
+  /** How it goes on in the room; quietly at a table where nothing is said. */
+  readonly room?: 'calm' | 'lively' | 'floor';
   readonly preparationMinutes: number;
   readonly materials: readonly { readonly kind: string; readonly quantity: number }[];
   /** Chances per learner in ten minutes of play, by index of the skill graph. */

@@ -24,6 +24,7 @@ export const turnedVersion = (v: VariantWire, t: Turn) => ({
   players: v.players,
   minutes: Math.max(1, Math.round(t.minutes.mean)),
   helper: v.helper,
+  room: v.room,
   preparationMinutes: v.preparationMinutes,
   materials: v.materials,
 });

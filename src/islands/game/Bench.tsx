@@ -66,6 +66,7 @@ export function Bench({
           players: variant.players,
           minutes,
           helper: variant.helper,
+          room: variant.room,
           preparationMinutes: variant.preparationMinutes,
         },
         key,

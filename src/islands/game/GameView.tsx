@@ -79,6 +79,7 @@ function Main({
   );
 }
 
+export const roomWords = { calm: 'quietly at a table', lively: 'lively', floor: 'on the floor' };
 const helperWords = { alone: 'runs alone', nearby: 'adult nearby', needed: 'adult needed' };
 const sourceWords = { made: 'made at home', bought: 'bought', free: 'free, printed' };
 
@@ -161,6 +162,8 @@ function Game({ id, version }: { id: string; version: string | null }) {
                   <dd>{variant.minutes} min</dd>
                   <dt>Helper</dt>
                   <dd>{helperWords[variant.helper]}</dd>
+                  <dt>In the room</dt>
+                  <dd>{roomWords[variant.room]}</dd>
                   {variant.preparationMinutes > 0 && (
                     <>
                       <dt>Getting ready</dt>

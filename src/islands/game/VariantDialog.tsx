@@ -39,6 +39,7 @@ export function VariantDialog({
   const [players, setPlayers] = useState(variant?.players ?? { min: 2, max: 4 });
   const [minutes, setMinutes] = useState(variant?.minutes ?? 15);
   const [helper, setHelper] = useState<VariantWire['helper']>(variant?.helper ?? 'nearby');
+  const [room, setRoom] = useState<VariantWire['room']>(variant?.room ?? 'calm');
   const [preparation, setPreparation] = useState(variant?.preparationMinutes ?? 0);
   const [materials, setMaterials] = useState(variant?.materials ?? []);
   const [declared, setDeclared] = useState(variant?.declared ?? []);
@@ -52,6 +53,7 @@ export function VariantDialog({
     players,
     minutes,
     helper,
+    room,
     preparationMinutes: preparation,
     declared,
     ...(materials.length > 0 || variant ? { materials } : {}),
@@ -67,15 +69,16 @@ export function VariantDialog({
       players: 'Players',
       minutes: 'Minutes',
       helper: 'Helper',
+      room: 'In the room',
       preparationMinutes: 'Minutes to prepare',
       declared: 'What it practises, in your own word',
       materials: 'Things',
     },
     load: async () => {
       const now = await call('GET /variants/{id}', { params: { id: variant!.id } });
-      const { title, mechanism, parameters, ages, players, minutes, helper, preparationMinutes, declared, materials, version } = now;
+      const { title, mechanism, parameters, ages, players, minutes, helper, room, preparationMinutes, declared, materials, version } = now;
       return {
-        body: { title, mechanism, parameters, ages, players, minutes, helper, preparationMinutes, declared, materials },
+        body: { title, mechanism, parameters, ages, players, minutes, helper, room, preparationMinutes, declared, materials },
         version,
       };
     },
@@ -223,6 +226,15 @@ export function VariantDialog({
                   <option value="alone">runs alone</option>
                   <option value="nearby">adult nearby</option>
                   <option value="needed">adult needed</option>
+                </select>
+              )}
+            </Field>
+            <Field label="In the room">
+              {(p) => (
+                <select {...p} value={room} onChange={(e) => setRoom(e.target.value as VariantWire['room'])}>
+                  <option value="calm">quietly at a table</option>
+                  <option value="lively">lively: voices or movement</option>
+                  <option value="floor">on the floor</option>
                 </select>
               )}
             </Field>

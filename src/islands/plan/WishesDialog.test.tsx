@@ -7,7 +7,7 @@ import { App } from '../shared/App';
 import { WishesDialog } from './WishesDialog';
 
 const { api, show } = islandTest();
-const start = { fewerGames: false, longestWait: null, mix: true, together: [], apart: [['moss', 'fern']], version: 4 };
+const start = { fewerGames: false, longestWait: null, mix: true, oneLively: false, together: [], apart: [['moss', 'fern']], version: 4 };
 const open = (): { closed: number } => {
   const seen = { closed: 0 };
   api()
@@ -26,6 +26,7 @@ describe('how we plan', () => {
     const seen = open();
     api().on('PUT /wishes', { ...start, version: 5 });
     await userEvent.click(await screen.findByLabelText(/Rather fewer different games/));
+    await userEvent.click(screen.getByLabelText(/At most one lively or floor table/));
     await userEvent.selectOptions(screen.getByLabelText('Waiting for a turn, at most'), 'two thirds, as with three in turn');
     await screen.findAllByRole('option', { name: 'Wren', hidden: true });
     const add = screen.getByRole('button', { name: 'Add', hidden: true });
@@ -43,6 +44,7 @@ describe('how we plan', () => {
       fewerGames: true,
       longestWait: 0.67,
       mix: true,
+      oneLively: true,
       together: [['wren', 'fern']],
       apart: [],
       version: 4,

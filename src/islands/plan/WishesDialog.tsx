@@ -87,6 +87,10 @@ function WishesForm({ start, onClose }: { start: WishesWire; onClose: () => void
           <input type="checkbox" checked={input.mix} onChange={(e) => setInput({ ...input, mix: e.target.checked })} /> Everyone with
           everyone over the weeks
         </label>
+        <label className={styles.wish}>
+          <input type="checkbox" checked={input.oneLively} onChange={(e) => setInput({ ...input, oneLively: e.target.checked })} /> At most
+          one lively or floor table a round
+        </label>
         <Field label="Waiting for a turn, at most">
           {(p) => (
             <select

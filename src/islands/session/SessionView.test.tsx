@@ -1,5 +1,5 @@
 // @vitest-environment jsdom
-import { screen, waitFor, within } from '@testing-library/react';
+import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { describe, expect, it } from 'vitest';
 import { game, islandTest, learner, page, Refusal, session, variant } from '../island.testing';
@@ -140,6 +140,33 @@ describe('a session', () => {
     expect(api().asked.find((a) => a.path.endsWith('/whatif'))!.body).toMatchObject({ round: 0, table: 0, learner: 'moss' });
     await userEvent.keyboard('{Escape}');
     expect(screen.queryByRole('complementary', { name: 'What if Moss sat here' })).toBeNull();
+  });
+  it('says what our ways of planning cost only when it is asked, one after another', async () => {
+    ready(session({ considered: 235 }));
+    api().on('POST /plans/plan-1/price', ({ aim }: { aim: string }) => ({
+      aim,
+      share: aim === 'games' ? 0.0312 : 0,
+      games: 5,
+      gamesWithout: aim === 'games' ? 9 : 5,
+    }));
+    show(<SessionView id="plan-1" />);
+    const summary = await screen.findByText('What our ways of planning cost here');
+    expect(await screen.findByText(/among the 235 ways to play it looked at closely/)).toBeTruthy();
+    expect(api().asked.filter((a) => a.path.endsWith('/price'))).toEqual([]);
+    (summary.parentElement as HTMLDetailsElement).open = true;
+    fireEvent(summary.parentElement!, new Event('toggle'));
+    expect(
+      await screen.findByText('Few games to fetch and explain: costs 3.1 % of what all practise together. 5 different games instead of 9.'),
+    ).toBeTruthy();
+    expect(
+      screen.getByText('Nobody far below the best there is for that child alone: costs nothing that planning it without could find.'),
+    ).toBeTruthy();
+    await screen.findByText(/^Who sits with whom: costs nothing/);
+    expect(
+      api()
+        .asked.filter((a) => a.path.endsWith('/price'))
+        .map((a) => (a.body as { aim: string }).aim),
+    ).toEqual(['floor', 'games', 'companions']);
   });
   it('is mended with few changes, shows who sits elsewhere and what that costs, and goes back to the first', async () => {
     const first = session();

@@ -10,6 +10,7 @@ import { useLeaveGuard } from '../shared/useLeaveGuard';
 import { App, messageOf, useTell } from '../shared/App';
 import panel from '../shared/panel.module.css';
 import { dayWords } from '../shared/words';
+import { AimPrices } from './AimPrices';
 import { Board } from './Board';
 import { Clash } from './Clash';
 import { Compare } from './Compare';
@@ -267,6 +268,7 @@ function Session({ id }: { id: string }) {
               <span className={styles.bound} title="The plan’s own scoring, not a promise about learning">
                 {dirty || p.edited ? 'Changed by hand; ' : ''}
                 within {(Math.max(0, 1 - worth / p.bound) * 100).toFixed(1)} % of the best this plan’s scoring allows
+                {p.considered !== null && ` among the ${p.considered} ways to play it looked at closely`}
               </span>
             )}
           </div>
@@ -283,6 +285,7 @@ function Session({ id }: { id: string }) {
             </p>
           )}
           {!asPlayed && check.data && <p className={`${panel.soft} ${panel.small}`}>{gamesSentence(check.data.games)}</p>}
+          {!asPlayed && !dirty && <AimPrices plan={p} />}
           <div className={styles.columns}>
             <Board
               plan={p}

@@ -68,6 +68,10 @@ export const variants = sqliteTable(
     helper: text({ enum: ['alone', 'nearby', 'needed'] })
       .notNull()
       .default('nearby'),
+    /** How it goes on in the room: quietly at a table, with voices and movement, or on the floor. */
+    room: text({ enum: ['calm', 'lively', 'floor'] })
+      .notNull()
+      .default('calm'),
     preparationMinutes: real().notNull().default(0),
     /** The owner's own word on what it practises, per skill and ten minutes. */
     declared: text({ mode: 'json' }).$type<{ skill: string; perTenMinutes: number; counted?: number }[]>().notNull(),

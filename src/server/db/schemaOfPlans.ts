@@ -1,4 +1,4 @@
-import type { MissingSeats } from '../../core/planning/planTerm';
+import type { MissingSeats } from '../../core/planning/plannedMeeting';
 import { index, integer, primaryKey, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
 
 export interface StoredSeat {
@@ -42,6 +42,7 @@ export interface StoredRequest {
   resting?: { learner: string; round: number }[];
   timesEach?: number;
   missing?: MissingSeats | null;
+  considered?: number | null;
 }
 
 export const plans = sqliteTable(

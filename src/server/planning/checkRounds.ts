@@ -2,7 +2,7 @@ import type { BuiltSession } from '../../core/planning/buildSession';
 import { checkPlan } from '../../core/planning/checkPlan';
 import { familyOf, type Schedule } from '../../core/planning/instance';
 import { leastShareOfBest, sharesOfBest } from '../../core/planning/shareOfBest';
-import { objectiveOf } from '../../core/planning/objective';
+import { learnerValues, objectiveOf } from '../../core/planning/objective';
 import { violationSentence } from '../../text/sentences';
 import type { Db } from '../db/db';
 import type { StoredRound } from '../db/schema';
@@ -19,6 +19,8 @@ export interface PlanCheck {
     readonly game?: string;
   }[];
   readonly objective: number;
+  /** The same without any price: what all together practise, in units of worth. */
+  readonly practice: number;
   /** Learners whose session is worth less than half of the best for each alone. */
   readonly short: readonly string[];
   /** Different games to fetch, and how many of them nobody who is there has played yet. */
@@ -95,6 +97,7 @@ function check(built: BuiltSession, order: readonly string[], title: Titles, rou
   return {
     violations,
     objective: objectiveOf(instance, safe),
+    practice: learnerValues(instance, safe).reduce((sum, v) => sum + v, 0),
     short: order.filter((_, l) => shares[l]! < leastShareOfBest),
     games: { different: out.size, fresh: [...out.values()].filter(Boolean).length },
   };

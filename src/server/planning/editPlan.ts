@@ -3,7 +3,7 @@ import { atTable } from '../../core/recommend/atTable';
 import type { LearnerNeeds } from '../../core/recommend/learnerNeeds';
 import type { Offer } from '../../core/recommend/offer';
 import { groupBy } from '../../core/recommend/recommend';
-import { lookForAt, seatReason } from '../../core/planning/planTerm';
+import { lookForAt, seatReason } from '../../core/planning/seatReason';
 import { gateOf, tooHardAlone, valueOf } from '../../core/recommend/valueOf';
 import type { SkillGraph } from '../../core/skills/skillGraph';
 import type { Db } from '../db/db';

@@ -15,6 +15,7 @@ import { completeRounds, editPlan, refusePlayed } from './editPlan';
 import { checkRounds } from './checkRounds';
 import { insteadOf } from './insteadOf';
 import { planById } from './planById';
+import { startPriceOf } from './priceOfAims';
 import { type PlannedJob, startPlan } from './startPlan';
 import { startWhatIf } from './whatIf';
 import { wirePlan } from './wirePlan';
@@ -73,11 +74,13 @@ export const planningRoutes = serve(plansWire, {
   },
   'POST /plans/{id}/whatif': async ({ db, params, body, query, today }) =>
     answerOf(await startWhatIf(db, planById(db, params.id), body.rounds, body, today), query.wait, (found) => found),
+  'POST /plans/{id}/price': async ({ db, params, body, query, today }) =>
+    answerOf(await startPriceOf(db, planById(db, params.id), body.aim, today), query.wait, (found) => found),
   'POST /plans/{id}/replan': ({ db, params, body, query, today, now }) => {
     const plan = planById(db, params.id);
     refusePlayed(plan);
     sameVersion(plan, body.version);
-    const { missing: _, ...request } = plan.request;
+    const { missing: _, considered: __, ...request } = plan.request;
     const present: string[] = body.present ?? request.present;
     const locks = (body.locks ?? plan.locks).filter((k: { learner: string }) => present.includes(k.learner));
     const job = startPlan(

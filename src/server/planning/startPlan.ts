@@ -1,7 +1,7 @@
 import { eq } from 'drizzle-orm';
 import type { MissingSeatsWire } from '../../contract/wire/plans';
 import type { Kept } from '../../contract/wire/route';
-import type { PlannedMeeting } from '../../core/planning/planTerm';
+import type { PlannedMeeting } from '../../core/planning/plannedMeeting';
 import type { Db } from '../db/db';
 import { ownOf } from '../db/graphOf';
 import { games, learners } from '../db/schema';

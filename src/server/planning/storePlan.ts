@@ -1,5 +1,5 @@
 import { and, eq, isNull } from 'drizzle-orm';
-import type { PlannedMeeting } from '../../core/planning/planTerm';
+import type { PlannedMeeting } from '../../core/planning/plannedMeeting';
 import { seatSentence } from '../../text/sentences';
 import type { Db, Tx } from '../db/db';
 import { graphOf } from '../db/graphOf';
@@ -15,14 +15,11 @@ interface Place {
   readonly forecast: boolean;
 }
 
-/** Stores a planned session. @throws conflict when the plan it was to replace was changed, played or thrown away meanwhile. */
-export function storePlan(
+/** Rounds of a planned meeting as they are stored. A child who was erased while the plan was made is not brought back by it. */
+export function storedRounds(
   db: Db | Tx,
   meeting: PlannedMeeting,
-  request: FullRequest,
-  now: string,
-  { replace, id, forecast }: Place,
-): string {
+): { readonly here: (learner: string) => boolean; readonly rounds: StoredRound[] } {
   const nicknames = new Map(
     db
       .select()
@@ -39,7 +36,6 @@ export function storePlan(
       .filter((v) => v.helper === 'needed')
       .map((v) => v.id),
   );
-  // A child who was erased while the plan was made is not brought back by it.
   const here = (learner: string): boolean => nicknames.has(learner);
   const rounds: StoredRound[] = meeting.rounds.map((round) => ({
     resting: round.resting.filter(here),
@@ -60,6 +56,18 @@ export function storePlan(
         })),
       })),
   }));
+  return { here, rounds };
+}
+
+/** Stores a planned session. @throws conflict when the plan it was to replace was changed, played or thrown away meanwhile. */
+export function storePlan(
+  db: Db | Tx,
+  meeting: PlannedMeeting,
+  request: FullRequest,
+  now: string,
+  { replace, id, forecast }: Place,
+): string {
+  const { here, rounds } = storedRounds(db, meeting);
   const { locks, ...asked } = request;
   const values = {
     date: request.date,
@@ -68,6 +76,7 @@ export function storePlan(
       present: asked.present.filter(here),
       ...(asked.resting ? { resting: asked.resting.filter((x) => here(x.learner)) } : {}),
       missing: meeting.missing,
+      considered: meeting.considered,
     },
     rounds,
     locks: (locks ?? []).filter((k) => here(k.learner)),

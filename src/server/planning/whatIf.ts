@@ -1,7 +1,7 @@
 import type { WhatIfWire } from '../../contract/wire/plans';
 import type { Kept } from '../../contract/wire/route';
 import { waitingAt } from '../../core/planning/wishes';
-import { seatReason } from '../../core/planning/planTerm';
+import { seatReason } from '../../core/planning/seatReason';
 import { atTable } from '../../core/recommend/atTable';
 import type { LearnerNeeds } from '../../core/recommend/learnerNeeds';
 import { gateOf, tooHardAlone } from '../../core/recommend/valueOf';

@@ -1,6 +1,6 @@
 import type { MissingSeatsWire } from '../../contract/wire/plans';
 import type { Kept } from '../../contract/wire/route';
-import type { MissingSeats } from '../../core/planning/planTerm';
+import type { MissingSeats } from '../../core/planning/plannedMeeting';
 import { helpingSentence } from '../../text/sentences';
 import type { Db } from '../db/db';
 import { titles } from '../shared/titles';

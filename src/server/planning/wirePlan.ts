@@ -36,6 +36,7 @@ export async function wirePlan(db: Db, plan: PlanRow): Promise<Kept<PlanWire>> {
     bound: plan.bound,
     /** Share of the bound that the plan may at most fall short of. */
     gap,
+    considered: request.considered ?? null,
     missing: plan.request.missing && !plan.edited ? wireMissing(db, plan.request.missing) : null,
     rounds,
     locks: plan.locks,

@@ -13,12 +13,12 @@ beforeEach(() => {
 });
 afterEach(() => place.remove());
 
-const none = { fewerGames: false, longestWait: null, mix: false, together: [], apart: [], version: 0 };
+const none = { fewerGames: false, longestWait: null, mix: false, oneLively: false, together: [], apart: [], version: 0 };
 
 describe('wishes for every session', () => {
   it('are none until somebody says one, and are kept as they were said', async () => {
     expect((await ask('GET', '/wishes')).body).toEqual(none);
-    expect(wishesForPlanning(place.db)).toEqual({ fewerGames: false, mix: false, together: [], apart: [] });
+    expect(wishesForPlanning(place.db)).toEqual({ fewerGames: false, mix: false, oneLively: false, together: [], apart: [] });
     const wanted = { ...none, fewerGames: true, longestWait: 0.67, together: [['wren', 'fern']], apart: [['moss', 'wren']] };
     const put = await ask('PUT', '/wishes', wanted);
     expect(put).toMatchObject({ status: 200, body: { ...wanted, version: 1 } });

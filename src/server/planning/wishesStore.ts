@@ -7,7 +7,7 @@ import { refuse } from '../http/problemError';
 import { sameVersion } from '../shared/versions';
 
 const key = 'wishes';
-const none: WishesWire = { fewerGames: false, longestWait: null, mix: false, together: [], apart: [], version: 0 };
+const none: WishesWire = { fewerGames: false, longestWait: null, mix: false, oneLively: false, together: [], apart: [], version: 0 };
 
 /** What is wished for every session that is planned. */
 export function wishesNow(db: Db | Tx): WishesWire {
@@ -17,8 +17,8 @@ export function wishesNow(db: Db | Tx): WishesWire {
 
 /** The same as planning takes it. */
 export function wishesForPlanning(db: Db): Wishes {
-  const { fewerGames, longestWait, mix, together, apart } = wishesNow(db);
-  return { fewerGames, mix, together, apart, ...(longestWait === null ? {} : { longestWait }) };
+  const { fewerGames, longestWait, mix, oneLively, together, apart } = wishesNow(db);
+  return { fewerGames, mix, oneLively, together, apart, ...(longestWait === null ? {} : { longestWait }) };
 }
 
 /** @throws unknown-value for a child who is not here; malformed for a pair of one, or one both together and apart */

@@ -22,12 +22,13 @@ export const libraryRoutes = serve(libraryWire, {
         .map((g) => nameKey(g.title)),
     );
     return page(
-      shippedLibrary.map((g) => ({
+      shippedLibrary.map(({ room = 'calm' as const, ...g }) => ({
         ...g,
         plays: mechanismById(g.mechanism)!.title,
         onShelf: owned.has(nameKey(g.title)),
         variants: g.variants.map((v) => ({
           ...v,
+          room,
           materials: mechanismById(g.mechanism)!.materials(
             { ...mechanismById(g.mechanism)!.defaults, ...v.parameters },
             usualSeats(v.players),
@@ -92,6 +93,7 @@ export function takeFromLibrary(db: Db, id: string, now: string): { id: string; 
         minutes: v.minutes,
         preparationMinutes: v.preparationMinutes,
         helper: v.helper,
+        room: game.room ?? 'calm',
       });
       undo.unshift({ table: 'variants', delete: { id: variantId } });
     }

@@ -55,6 +55,7 @@ function readOffers(db: Db, graph: SkillGraph): Offer[] {
     players: [v.playersMin, v.playersMax],
     ages: [v.agesMin, v.agesMax],
     helper: v.helper,
+    room: v.room,
     preparationMinutes: v.preparationMinutes,
     materials: (materials.get(v.id) ?? []).map((m) => ({ kind: m.kindId, quantity: m.quantity })),
     ...practiceOf(db, graph, v),

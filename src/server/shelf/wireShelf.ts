@@ -26,6 +26,7 @@ export function wireVariant(v: VariantRow, materials: Materials) {
     minutes: v.minutes,
     materials: materials.get(v.id) ?? [],
     helper: v.helper,
+    room: v.room,
     preparationMinutes: v.preparationMinutes,
     declared: v.declared,
     retired: v.retiredAt !== null,

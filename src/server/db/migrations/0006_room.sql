@@ -1,0 +1,1 @@
+ALTER TABLE `variants` ADD `room` text DEFAULT 'calm' NOT NULL;
