@@ -5,7 +5,7 @@ import { checkPlan } from './checkPlan';
 import type { PlanInstance } from './instance';
 import { tight } from './instances.testing';
 import type { SolveModel } from './linearModel';
-import { planSession } from './planSession';
+import { planSession, prepare } from './planSession';
 
 let solve: SolveModel;
 beforeAll(async () => void (solve = await loadSolver()));
@@ -79,6 +79,34 @@ describe('sessions at the edge', () => {
     // Who rested lately sits.
     const fair = planSession({ ...crowded, rounds: 1, rested: [3, 3, 3, 0, 0, 0, 0, 0, 0] }, solve, { seed: 1, moves: 40_000 });
     expect(fair.schedule.flat().flatMap((t) => t.learners)).toEqual(expect.arrayContaining([0, 1, 2]));
+  });
+  it('more children than the tables hold: that needs no solver, and is told at once', () => {
+    let asked = 0;
+    const counting: SolveModel = (model, how) => {
+      if (model.integer.some(Boolean)) asked++;
+      return solve(model, how);
+    };
+    const full = { ...session(9, 2, 12), tables: 2, games: session(9, 2, 12).games.map((g) => ({ ...g, max: 4, preparation: 0 })) };
+    const ready = prepare(full, counting, { seed: 1 });
+    expect(ready).toMatchObject({ partial: true, rest: 'search', diagnosis: { unseatedBefore: 2, relax: [{ relax: 'tables', by: 1 }] } });
+    expect(ready.first!.map((round) => round.flatMap((t) => t.learners).length)).toEqual([8, 8]);
+    expect(prepare(full, counting, { seed: 1, wholeOnly: true })).toMatchObject({ first: null, rest: 'none' });
+    expect(asked).toBe(0);
+    // Who stays away from a round takes no seat in it.
+    expect(prepare({ ...full, resting: [[0, 0]] }, counting, { seed: 1 }).diagnosis!.unseatedBefore).toBe(1);
+    expect(
+      prepare(
+        {
+          ...full,
+          resting: [
+            [0, 0],
+            [3, 1],
+          ],
+        },
+        counting,
+        { seed: 1 },
+      ),
+    ).toMatchObject({ partial: false });
   });
   it('a solver that falls over costs the bound and the last improvement, not the plan', () => {
     const broken: SolveModel = () => {

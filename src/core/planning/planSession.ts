@@ -4,7 +4,7 @@ import { checkPlan } from './checkPlan';
 import { diagnose, type Diagnosis } from './diagnose';
 import { exactModel } from './exactModel';
 import { greedy } from './greedy';
-import type { PlanInstance, Schedule } from './instance';
+import { type PlanInstance, rests, type Schedule } from './instance';
 import { carefully, type SolveModel } from './linearModel';
 import { learnerValue, objectiveOf } from './objective';
 import { type Found, searchFrom } from './searchFrom';
@@ -36,6 +36,8 @@ export const movesPerSecond = 400_000;
 
 /** Seats × games below which a round is solved exactly. */
 const exactSize = 420;
+/** The same with several rounds, whose orders are all alike to the solver: only where there is next to nothing to choose. */
+const tinySize = 120;
 const exactNodes = 2000;
 /** Fewest seats missing: what the search does not do better anyway is not waited for. */
 const partlyNodes = 50;
@@ -92,7 +94,7 @@ export function prepare(instance: PlanInstance, solve: SolveModel, options: Pick
   const size = instance.learners * instance.rounds * instance.games.length;
   const whole = { instance, diagnosis: null, partial: false };
   const companions = instance.aims?.together ?? instance.aims?.apart;
-  if (size <= exactSize && instance.rounds === 1 && !companions) {
+  if (size <= (instance.rounds === 1 ? exactSize : tinySize) && !companions) {
     const exact = exactModel(instance);
     const outcome = solve(exact.model, { seconds: hangingSeconds, nodes: exactNodes });
     const first = outcome.values ? exact.scheduleOf(outcome.values) : null;
@@ -124,12 +126,22 @@ function greedyPlan(instance: PlanInstance, seed: number): Schedule | null {
 
 /** The fewest rounds without a seat that can be, by the solver; then it is known whether everybody can be seated after all. */
 function partly(instance: PlanInstance, solve: SolveModel, { seed, wholeOnly }: Pick<PlanOptions, 'seed' | 'wholeOnly'>): Prepared {
+  const least = leastUnseated(instance);
+  const nothing: Prepared = { instance, first: null, diagnosis: null, partial: true, rest: 'none' };
+  if (least > 0 && instance.games.length > 0) {
+    if (wholeOnly) return nothing;
+    const resting = withRests(instance);
+    const first = greedyPlan(resting, seed);
+    // As few without a seat as there can be: nothing is left to be proven.
+    if (first && unseatedBy(instance, first) === least)
+      return { instance: resting, first, diagnosis: diagnose(instance, solve, least), partial: true, rest: 'search' };
+  }
   const seats = seatModel(instance, { relax: false });
   const { values } = solve(seats.model, { seconds: partlySeconds, nodes: partlyNodes });
   const schedule = values ? seats.scheduleOf(values) : null;
   if (schedule && checkPlan(instance, schedule).length === 0)
     return { instance, first: schedule, diagnosis: null, partial: false, rest: 'search' };
-  if (wholeOnly) return { instance, first: null, diagnosis: null, partial: true, rest: 'none' };
+  if (wholeOnly) return nothing;
   const resting = withRests(instance);
   const first = schedule && checkPlan(resting, schedule).length === 0 ? schedule : greedyPlan(resting, seed);
   const unseated = values ? seats.unseatedIn(values) : seatsWanted(instance);
@@ -141,6 +153,21 @@ function partly(instance: PlanInstance, solve: SolveModel, { seed, wholeOnly }: 
     rest: first && instance.games.length > 0 ? 'search' : 'none',
   };
 }
+
+/** Rounds of learners that cannot have a seat, since the tables do not hold so many even where all play the game for most. */
+function leastUnseated(instance: PlanInstance): number {
+  const largest = Math.max(0, ...instance.games.map((g) => g.max));
+  let least = 0;
+  for (let r = 0; r < instance.rounds; r++) {
+    const here = Array.from({ length: instance.learners }, (_, l) => l).filter((l) => !rests(instance, l, r)).length;
+    least += Math.max(0, here - instance.tables * largest);
+  }
+  return least;
+}
+
+/** Rounds of learners without a seat who are to have one. */
+const unseatedBy = (instance: PlanInstance, schedule: Schedule): number =>
+  seatsWanted(instance) - schedule.flat().reduce((sum, t) => sum + t.learners.length, 0);
 
 /** Seats in all rounds for all who are there. */
 const seatsWanted = ({ learners, rounds, resting = [] }: PlanInstance): number => learners * rounds - resting.length;
