@@ -80,16 +80,16 @@ function WishesForm({ start, onClose }: { start: WishesWire; onClose: () => void
           be helped, and who had no seat lately has one first.
         </p>
         <label className={styles.wish}>
-          <input type="checkbox" checked={input.fewerGames} onChange={(e) => setInput({ ...input, fewerGames: e.target.checked })} /> Rather
-          fewer different games to fetch and explain, though each child gets a little less
+          <input type="checkbox" checked={input.fewerGames} onChange={(e) => setInput({ ...input, fewerGames: e.target.checked })} />
+          <span>Rather fewer different games to fetch and explain, though each child gets a little less</span>
         </label>
         <label className={styles.wish}>
-          <input type="checkbox" checked={input.mix} onChange={(e) => setInput({ ...input, mix: e.target.checked })} /> Everyone with
-          everyone over the weeks
+          <input type="checkbox" checked={input.mix} onChange={(e) => setInput({ ...input, mix: e.target.checked })} />
+          <span>Everyone with everyone over the weeks</span>
         </label>
         <label className={styles.wish}>
-          <input type="checkbox" checked={input.oneLively} onChange={(e) => setInput({ ...input, oneLively: e.target.checked })} /> At most
-          one lively or floor table a round
+          <input type="checkbox" checked={input.oneLively} onChange={(e) => setInput({ ...input, oneLively: e.target.checked })} />
+          <span>At most one lively or floor table a round</span>
         </label>
         <Field label="Waiting for a turn, at most">
           {(p) => (
@@ -132,8 +132,8 @@ function WishesForm({ start, onClose }: { start: WishesWire; onClose: () => void
             <Field label="They">
               {(p) => (
                 <select {...p} value={pair.as} onChange={(e) => setPair({ ...pair, as: e.target.value as Pairs })}>
-                  <option value="together">{pairWords.together}</option>
-                  <option value="apart">{pairWords.apart}</option>
+                  <option value="together">gladly together</option>
+                  <option value="apart">never together</option>
                 </select>
               )}
             </Field>

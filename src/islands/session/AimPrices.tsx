@@ -1,26 +1,25 @@
 import type { AimPriceWire, PlanWire } from '../../contract/wire/plans';
-import { useQueries } from '@tanstack/react-query';
+import { useQueries, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { finished } from '../shared/api';
+import { call, finished } from '../shared/api';
 import { messageOf } from '../shared/App';
 import panel from '../shared/panel.module.css';
 
 type Aim = AimPriceWire['aim'];
-const aims: readonly Aim[] = ['floor', 'games', 'companions'];
 const words: Record<Aim, string> = {
   floor: 'Nobody far below the best there is for that child alone',
   games: 'Few games to fetch and explain',
   companions: 'Who sits with whom',
 };
 
-/** A session planned without an aim that practises so little more says nothing. */
-const leastShare = 0.0005;
+/** Two searches of the same session differ by so much: less says nothing. */
+const leastShare = 0.005;
 
 /** What an aim costs, in words. */
 export function priceSentence({ aim, share, games, gamesWithout }: AimPriceWire): string {
   const cost =
     share < leastShare
-      ? 'costs nothing that planning it without could find.'
+      ? 'costs less than two searches differ by (half a per cent).'
       : `costs ${(share * 100).toFixed(1)} % of what all practise together.`;
   const fewer = aim === 'games' && gamesWithout > games ? ` ${games} different games instead of ${gamesWithout}.` : '';
   return `${words[aim]}: ${cost}${fewer}`;
@@ -38,6 +37,14 @@ export function AimPrices({ plan }: { plan: PlanWire }) {
 }
 
 function Prices({ plan }: { plan: PlanWire }) {
+  const wishes = useQuery({ queryKey: ['wishes'], queryFn: () => call('GET /wishes') });
+  if (wishes.error) return <p className={panel.bad}>{messageOf(wishes.error)}</p>;
+  if (!wishes.data) return null;
+  const { mix, together } = wishes.data;
+  return <PricesOf plan={plan} aims={mix || together.length > 0 ? ['floor', 'games', 'companions'] : ['floor', 'games']} />;
+}
+
+function PricesOf({ plan, aims }: { plan: PlanWire; aims: readonly Aim[] }) {
   const [asked, setAsked] = useState(1);
   const found = useQueries({
     queries: aims.map((aim, i) => ({

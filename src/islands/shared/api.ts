@@ -2,6 +2,7 @@ import type { Static } from '@sinclair/typebox';
 import type { Api, ApiAddress } from '../../contract/wire/api';
 import type { Answer, Body, JobResult, Kept, ParamNames, Params, Query } from '../../contract/wire/route';
 import type { problem } from '../../contract/wire/schema';
+import { pageAwake } from './pageAwake';
 import type { WriteKey } from './useWriteKey';
 
 /** The one way islands speak to the program: the same /api/v1 that scripts use. */
@@ -86,6 +87,7 @@ export async function call<A extends ApiAddress>(address: A, ...[asked]: Wanted<
     throw new ApiError({ code: 'offline', message: 'The program does not answer. Is it still running?' }, 0);
   }
   const text = await response.text();
+  await pageAwake();
   const data = text ? (JSON.parse(text) as unknown) : null;
   if (!response.ok) throw new ApiError((data as { error: ApiProblem }).error, response.status);
   // A job that was only begun (202) may be asked for again.
