@@ -62,6 +62,6 @@ describe('a version with one thing turned', () => {
     expect(long).toMatchObject({ minutes: 1, ages: tens.ages, players: tens.players, helper: tens.helper, materials: tens.materials });
   });
   it('tells settings in words', () => {
-    expect([true, false, [2, 5], 7, 'cards'].map(settingWords)).toEqual(['yes', 'no', '2, 5', '7', 'cards']);
+    expect([true, false, [2, 5], -7, 'how-many'].map(settingWords)).toEqual(['yes', 'no', '2, 5', '-7', 'how many']);
   });
 });

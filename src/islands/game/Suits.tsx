@@ -17,7 +17,7 @@ function verdict(s: SuitsWire): string {
   if (s.because === 'needs') return `first: ${s.missing!.toLowerCase()}`;
   if (s.because === 'too-hard') return 'too much at once just now';
   if (s.because === 'accommodation') return 'not as it is; see what games should allow for';
-  if (s.because === 'age') return 'made for another age';
+  if (s.because === 'age') return 'not now';
   if (s.success < band[0]) return 'with a tool or somebody beside';
   return s.success > band[1] ? 'easy; good for playing again' : 'just right';
 }
