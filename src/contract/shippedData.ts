@@ -1,5 +1,6 @@
 import { skillGraph, type SkillFile, type SkillGraph } from '../core/skills/skillGraph';
 import type { MaterialKind } from '../core/materials/kind';
+import type { Substitute } from '../core/materials/substitutes';
 import counting from '../../data/skills/1-counting.json';
 import bonds from '../../data/skills/2-bonds.json';
 import add from '../../data/skills/3-add.json';
@@ -11,6 +12,7 @@ import measuring from '../../data/skills/8-measuring.json';
 import patterns from '../../data/skills/9-patterns.json';
 import shapes from '../../data/skills/10-shapes.json';
 import kinds from '../../data/kinds/kinds.json';
+import substitutes from '../../data/kinds/substitutes.json';
 
 export const shippedSkillFiles = [
   counting,
@@ -37,3 +39,5 @@ export function shippedGraph(): SkillGraph {
 }
 
 export const shippedKinds = kinds as readonly MaterialKind[];
+/** What will do for what, the best first. */
+export const shippedSubstitutes = substitutes as readonly Substitute[];

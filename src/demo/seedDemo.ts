@@ -14,7 +14,8 @@ import { startPlan } from '../server/planning/startPlan';
 import { wirePlan } from '../server/planning/wirePlan';
 import { takeFromLibrary } from '../server/shelf/libraryRoutes';
 import { offersOf } from '../server/shelf/offers';
-import { createGame, setStock } from '../server/shelf/shelfStore';
+import { createGame } from '../server/shelf/shelfStore';
+import { setStock } from '../server/things/thingStore';
 import { createVariant } from '../server/shelf/variantStore';
 import { putTerm } from '../server/term/termStore';
 import { checkIn, daysBefore, type Inhabitant, placed, playedSession, sessionRequest, settle } from './term';
@@ -36,7 +37,7 @@ export async function seedDemo(today: string): Promise<void> {
   }
   const own = new Set(demoGames.map((g) => nameKey(g.title)));
   for (const game of shippedLibrary) if (!own.has(nameKey(game.title))) takeFromLibrary(db, game.id, noon(start));
-  for (const [kind, quantity] of Object.entries(demoStock)) setStock(db, kind, quantity);
+  for (const [kind, quantity] of Object.entries(demoStock)) setStock(db, kind, { quantity: quantity });
   const people = demoLearners.map((l): Inhabitant => {
     const born = monthBefore(today, l.ageMonths);
     const { id } = createLearner(

@@ -170,8 +170,16 @@ export const session = (more: Partial<PlanWire> = {}): PlanWire => ({
   rounds: [
     {
       tables: [
-        { game: 'two-lamps', title: 'Two Lamps', helper: false, lookFor: 'wren', materials: [], seats: [seat('wren'), seat('fern')] },
-        { game: 'levers', title: 'Levers', helper: true, lookFor: null, materials: [], seats: [seat('moss', 'fives')] },
+        {
+          game: 'two-lamps',
+          title: 'Two Lamps',
+          helper: false,
+          lookFor: 'wren',
+          materials: [],
+          standIns: [],
+          seats: [seat('wren'), seat('fern')],
+        },
+        { game: 'levers', title: 'Levers', helper: true, lookFor: null, materials: [], standIns: [], seats: [seat('moss', 'fives')] },
       ],
       resting: [],
     },

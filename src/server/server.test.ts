@@ -7,7 +7,8 @@ import { addEvidence, evidenceOf, masteryOf, retractEvidence } from './evidence/
 import { eraseLearner } from './learners/eraseLearner';
 import { createLearner, groupOf, learnerById, updateLearner } from './learners/learnerStore';
 import { importShelf } from './shelf/importShelf';
-import { createGame, setRetired, setStock, updateGame } from './shelf/shelfStore';
+import { createGame, setRetired, updateGame } from './shelf/shelfStore';
+import { setStock } from './things/thingStore';
 import { createVariant } from './shelf/variantStore';
 import { undoChange } from './undo/undo';
 import { momentAt } from '../core/shared/moments';
@@ -50,7 +51,7 @@ describe('the shelf', () => {
     const { id } = createGame(db, { title: 'Owl Clock', condition: 'new' }, now);
     updateGame(db, id, { condition: 'worn' }, 1);
     setRetired(db, 'game', id, true, now);
-    setStock(db, 'pip-die', 7);
+    setStock(db, 'pip-die', { quantity: 7 });
     expect(undoChange(db, null, now).what).toContain('Pip die');
     undoChange(db, null, now);
     expect(db.select().from(games).get()!.retiredAt).toBeNull();

@@ -20,7 +20,7 @@ import { gatherList, tick } from './prep/gatherList';
 import { reviewOf } from './review/reviewOf';
 import { importShelf } from './shelf/importShelf';
 import { offersOf } from './shelf/offers';
-import { setStock } from './shelf/shelfStore';
+import { setStock } from './things/thingStore';
 import { putTerm, startTermPlan, termView } from './term/termStore';
 import { Workspace } from './workspace.testing';
 
@@ -44,7 +44,7 @@ beforeAll(async () => {
     ['pair-cards', 2],
     ['dot-cards', 1],
   ] as const)
-    setStock(db, kind, n);
+    setStock(db, kind, { quantity: n });
   const job = await (await startPlan(db, shape(allLearners(db).map((l) => l.id)), today, now)).finished;
   if (job.status !== 'done') throw new Error(job.problem?.message);
   id = job.result!.plan;
@@ -251,7 +251,7 @@ describe('a stored session', () => {
 
 describe('what planning is given', () => {
   it('holds what is there in any number apart from what is counted, and maps of those who are present', () => {
-    setStock(db, 'pegs', 7);
+    setStock(db, 'pegs', { quantity: 7 });
     const meeting = { date: today, present: ['fern'], rounds: 1, minutes: 15, tables: 1, helpers: 1 };
     const more = { locks: [], resting: [], seed: 1, secondsPerMeeting: 0.1, preparationMinutes: 60 };
     const input = planningInput(db, [meeting], today, more);

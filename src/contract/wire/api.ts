@@ -10,6 +10,7 @@ import { arr, ok, obj, record, anything, str } from './schema';
 import { libraryWire } from './library';
 import { shelfWire } from './shelf';
 import { frameworksWire, skillsWire } from './skills';
+import { thingsWire } from './thingsOwned';
 
 export const programWire = define({
   'GET /health': { summary: 'Whether the program is well', response: obj({ status: str, version: str, engine: str }) },
@@ -30,6 +31,7 @@ export const programWire = define({
 export const apiWire = {
   ...programWire,
   ...shelfWire,
+  ...thingsWire,
   ...libraryWire,
   ...simulationWire,
   ...benchWire,

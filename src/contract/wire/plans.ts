@@ -19,6 +19,8 @@ const table = obj({
   /** The child whose note would tell most; null where no seat is for a step. */
   lookFor: nullable(str),
   materials: arr(obj({ ...material.properties, title: str })),
+  /** What stands in for what is not to be had, by the titles of both. */
+  standIns: arr(obj({ instead: str, say: str })),
   seats: arr(
     obj({
       learner: str,

@@ -96,20 +96,6 @@ const variant = obj({
 
 export type VariantWire = Static<typeof variant>;
 
-const kind = obj({
-  id: str,
-  title: str,
-  alsoCalled: arr(str),
-  unit: str,
-  quantity: int,
-  plentiful: bool,
-  smallParts: bool,
-  caution: nullable(str),
-  shipped: bool,
-});
-
-export type KindWire = Static<typeof kind>;
-
 const bin = obj({ id: str, title: str, position: int });
 
 export type BinWire = Static<typeof bin>;
@@ -212,12 +198,6 @@ export const shelfWire = define({
     waits: true,
   },
   'GET /bins': { summary: 'Where things live', query: pageQuery, response: list(bin) },
-  'GET /kinds': { summary: 'Sorts of material and how many there are', query: pageQuery, response: list(kind) },
-  'PUT /kinds/{id}/stock': {
-    summary: 'Say how many of a material there are',
-    body: closed({ quantity: whole(0, 100_000) }, ['quantity']),
-    response: changed,
-  },
   'POST /imports/shelf': {
     summary: 'Preview or bring in a catalogue CSV, all or nothing',
     body: fileBody,

@@ -12,6 +12,35 @@ export const room = oneOf('calm', 'lively', 'floor');
 /** Where the practice in a version is known from; being measured, or its family cannot play it. */
 export const offerSource = oneOf('calculated', 'declared', 'none', 'measuring', 'faulty');
 export const material = obj({ kind: str, quantity: int });
+/** Some that are with somebody else until a day. */
+export const loan = closed(
+  { who: Type.String({ maxLength: 80 }), quantity: int, until: nullable(Type.String({ pattern: '^\\d{4}-\\d{2}-\\d{2}$' })) },
+  ['who', 'quantity', 'until'],
+);
+/** A sort of thing and how many there are. */
+export const thing = obj({
+  id: str,
+  title: str,
+  alsoCalled: arr(str),
+  unit: str,
+  /** Pieces that are here: what is ours less what is lent. */
+  quantity: int,
+  owned: int,
+  /** A number, plenty, nobody is sure (used as if there), or none. */
+  state: oneOf('number', 'plenty', 'unsure', 'none'),
+  /** Never short in a plan: plenty, or nobody is sure. */
+  plentiful: bool,
+  bin: nullable(str),
+  condition: str,
+  /** What is missing of it; empty where it is whole. */
+  incomplete: str,
+  loans: arr(loan),
+  /** What the owner said will do in its place. */
+  standIn: nullable(str),
+  smallParts: bool,
+  caution: nullable(str),
+  shipped: bool,
+});
 export const dose = obj({ skill: str, perTenMinutes: num });
 export const span = obj({ min: int, max: int });
 

@@ -1,3 +1,5 @@
+import type { StandIn } from '../materials/substitutes';
+
 /** A variant as recommending and planning see it. */
 export interface Offer {
   readonly variant: string;
@@ -17,6 +19,8 @@ export interface Offer {
   readonly room?: 'calm' | 'lively' | 'floor';
   readonly preparationMinutes: number;
   readonly materials: readonly { readonly kind: string; readonly quantity: number }[];
+  /** What stands in there for what is not to be had. */
+  readonly standIns?: readonly StandIn[];
   /** Chances per learner in ten minutes of play, by index of the skill graph. */
   readonly doses: Float64Array;
   /** The table those were counted at, and the share of a player's time there that was waiting; missing where nobody counted. */

@@ -12,7 +12,13 @@ export interface Turn {
 
 /** A setting in words. */
 export const settingWords = (value: unknown): string =>
-  value === true ? 'yes' : value === false ? 'no' : Array.isArray(value) ? value.join(', ') : String(value).replace(/(?<=[a-z])-(?=[a-z])/g, ' ');
+  value === true
+    ? 'yes'
+    : value === false
+      ? 'no'
+      : Array.isArray(value)
+        ? value.join(', ')
+        : String(value).replace(/(?<=[a-z])-(?=[a-z])/g, ' ');
 
 /** A version with one thing turned, as a version of its own; a child's name is nobody's business on a box. */
 export const turnedVersion = (v: VariantWire, t: Turn) => ({

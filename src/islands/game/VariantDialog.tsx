@@ -1,4 +1,5 @@
-import type { GameWire, KindWire, VariantWire } from '../../contract/wire/shelf';
+import type { GameWire, VariantWire } from '../../contract/wire/shelf';
+import type { KindWire } from '../../contract/wire/thingsOwned';
 import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Button } from '../../ui/Button';

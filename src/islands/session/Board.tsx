@@ -1,5 +1,6 @@
 import type { PlanWire, ViolationWire } from '../../contract/wire/plans';
-import type { KindWire, VariantWire } from '../../contract/wire/shelf';
+import type { VariantWire } from '../../contract/wire/shelf';
+import type { KindWire } from '../../contract/wire/thingsOwned';
 import { useDraggable, useDroppable } from '@dnd-kit/core';
 import { Lock, LockOpen } from 'lucide-react';
 import { Light } from '../../ui/Light';

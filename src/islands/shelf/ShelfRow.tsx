@@ -1,4 +1,4 @@
-import type { KindWire } from '../../contract/wire/shelf';
+import type { KindWire } from '../../contract/wire/thingsOwned';
 import { Light } from '../../ui/Light';
 import { link } from '../shared/api';
 import panel from '../shared/panel.module.css';

@@ -1,4 +1,5 @@
-import type { BinWire, GameWire, KindWire, VariantWire } from '../../contract/wire/shelf';
+import type { BinWire, GameWire, VariantWire } from '../../contract/wire/shelf';
+import type { KindWire } from '../../contract/wire/thingsOwned';
 import type { ProfileSummary } from '../../contract/wire/practice';
 import { wordsOf } from '../shared/search';
 import type { Skills } from '../shared/useSkills';

@@ -1,5 +1,6 @@
 import { blob, index, integer, primaryKey, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
 import type { NotedItem } from '../../core/mastery/evidence';
+import type { Loan } from '../../core/materials/onHand';
 import type { Accommodation } from '../../core/recommend/accommodations';
 
 export { crosswalk, expectations, frameworks, ownEdges, ownSkills } from './schemaOfMaps';
@@ -28,8 +29,18 @@ export const kinds = sqliteTable('kinds', {
   plentiful: integer({ mode: 'boolean' }).notNull(),
   caution: text(),
   shipped: integer({ mode: 'boolean' }).notNull(),
-  /** Pieces in the cupboard. */
+  /** Pieces that are ours. */
   quantity: integer().notNull().default(0),
+  /** What the owner said of how many there are; null where nobody said anything yet. */
+  told: text({ enum: ['number', 'plenty', 'unsure'] }),
+  binId: text().references(() => bins.id),
+  /** Worn, stained, mended: in the owner's words. */
+  condition: text().notNull().default(''),
+  /** What is missing of it, in the owner's words; empty where it is whole. */
+  incomplete: text().notNull().default(''),
+  loans: text({ mode: 'json' }).$type<Loan[]>().notNull().default([]),
+  /** What the owner said will do in its place. */
+  standIn: text(),
 });
 
 export const games = sqliteTable(

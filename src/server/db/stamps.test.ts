@@ -5,7 +5,8 @@ import { createLearner } from '../learners/learnerStore';
 import { takeFromLibrary } from '../shelf/libraryRoutes';
 import { measuredAll } from '../shelf/measure';
 import { offersNow } from '../shelf/offers';
-import { setRetired, setStock } from '../shelf/shelfStore';
+import { setRetired } from '../shelf/shelfStore';
+import { setStock } from '../things/thingStore';
 import { createVariant, updateVariant } from '../shelf/variantStore';
 import { makeReady } from '../workspace/makeReady';
 import { Workspace } from '../workspace.testing';
@@ -35,12 +36,12 @@ describe('the stamp of the shelf', () => {
     expect(moved(() => addEvidence(place.db, [{ learner: 'wren', kind: 'note', skill: 'make-ten', result: 'alone' }], today, now))).toBe(
       false,
     );
-    expect(moved(() => setStock(place.db, 'pip-die', 3))).toBe(false);
   });
   it.each([
     ['a version that comes', () => createVariant(place.db, 'two-lamps-lit', { title: 'new' })],
     ['a version that changes', () => updateVariant(place.db, first().id, { minutes: 9 }, 1)],
     ['a game that is put away', () => setRetired(place.db, 'game', 'two-lamps-lit', true, now)],
+    ['a thing that is counted', () => setStock(place.db, 'pip-die', { quantity: 3 })],
     ['things that change', () => place.db.delete(variantMaterials).run()],
     ['a version that goes', () => place.db.delete(variants).where(eq(variants.id, first().id)).run()],
     [
@@ -76,7 +77,7 @@ describe('the stamp of the notes', () => {
     let reads = 0;
     const counted = keptWhile(notesStamp, () => ++reads);
     expect([counted(place.db), counted(place.db)]).toEqual([1, 1]);
-    setStock(place.db, 'pip-die', 3);
+    setStock(place.db, 'pip-die', { quantity: 3 });
     expect(counted(place.db)).toBe(1);
     note();
     expect(counted(place.db)).toBe(2);

@@ -8,6 +8,8 @@ const shelf: Watched = [
   ['games', 'UPDATE'],
   ['variants', 'UPDATE'],
   ['variant_materials', 'UPDATE'],
+  // What is there decides what stands in for what.
+  ['kinds', 'UPDATE'],
   // That a result was used today changes nothing of what it says.
   ['simulations', 'UPDATE OF summary'],
 ];

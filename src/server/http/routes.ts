@@ -11,6 +11,7 @@ import { benchRoutes } from '../simulations/benchRoutes';
 import { skillRoutes } from '../skills/routes';
 import { simulationRoutes } from '../simulations/routes';
 import { termRoutes } from '../term/routes';
+import { thingRoutes } from '../things/routes';
 import { emptyWorkspace } from '../workspace/emptyWorkspace';
 import { openApi } from './openapi';
 import { type Route, serve } from './route';
@@ -25,6 +26,7 @@ export const routes: readonly Route[] = [
     'DELETE /workspace': ({ db, query }) => emptyWorkspace(db, query.confirm),
   }),
   ...shelfRoutes,
+  ...thingRoutes,
   ...libraryRoutes,
   ...simulationRoutes,
   ...benchRoutes,

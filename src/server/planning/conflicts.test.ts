@@ -4,7 +4,8 @@ import { closePool } from '../jobs/pool';
 import { createLearner } from '../learners/learnerStore';
 import { takeFromLibrary } from '../shelf/libraryRoutes';
 import { measureMissing } from '../shelf/measure';
-import { createGame, setStock } from '../shelf/shelfStore';
+import { createGame } from '../shelf/shelfStore';
+import { setStock } from '../things/thingStore';
 import { createVariant, updateVariant } from '../shelf/variantStore';
 import { ask, problemOf, Workspace } from '../workspace.testing';
 import { planById } from './planById';
@@ -48,7 +49,7 @@ afterAll(closePool);
 
 function setIfThere(kind: string): void {
   try {
-    setStock(place.db, kind, 4);
+    setStock(place.db, kind, { quantity: 4 });
   } catch {
     // Not every kind is on every list.
   }

@@ -3,6 +3,7 @@ import type { Kept } from '../../contract/wire/route';
 import type { Db } from '../db/db';
 import { type StoredTable, variants } from '../db/schema';
 import { dosesOf, profileTask } from '../simulations/profileStore';
+import { laidOut, type ThingsOnHand, thingsOnHand } from '../shelf/offers';
 import { materialsOf, type VariantRow } from '../shelf/shelfRows';
 import { playingShare } from '../../core/recommend/atTable';
 import { mechanismById } from '../../core/mechanisms/registry';
@@ -21,9 +22,10 @@ export async function wirePlan(db: Db, plan: PlanRow): Promise<Kept<PlanWire>> {
   );
   const request = plan.request;
   const title = titles(db);
+  const here = thingsOnHand(db);
   const rounds = await Promise.all(
     plan.rounds.map(async (r) => ({
-      tables: await Promise.all(r.tables.map((t) => wireTable(db, t, byId, request.minutes, title))),
+      tables: await Promise.all(r.tables.map((t) => wireTable(db, t, byId, request.minutes, title, here))),
       resting: r.resting,
     })),
   );
@@ -62,15 +64,19 @@ async function wireTable(
   byId: ReadonlyMap<string, VariantRow>,
   minutes: number,
   title: ReturnType<typeof titles>,
+  here: ThingsOnHand,
 ): Promise<Kept<TableWire>> {
   const wanted = new Map<string, number>();
   for (const s of t.seats) for (const m of materialsOf(db, s.variant)) wanted.set(m.kind, Math.max(wanted.get(m.kind) ?? 0, m.quantity));
+  const needs = [...wanted].map(([kind, quantity]) => ({ kind, quantity }));
+  const out = laidOut(here, needs, byId.get(t.seats[0]?.variant ?? '')?.mechanism ?? null);
   return {
     game: t.game,
     title: title.game(t.game),
     helper: t.helper,
     lookFor: t.lookFor ?? null,
-    materials: [...wanted].map(([kind, quantity]) => ({ kind, title: title.kind(kind), quantity })),
+    materials: out.materials.map(({ kind, quantity }) => ({ kind, title: title.kind(kind), quantity })),
+    standIns: (out.standIns ?? []).map((s) => ({ instead: title.kind(s.instead), say: s.say })),
     seats: await Promise.all(
       t.seats.map(async (s) => ({
         learner: s.learner,

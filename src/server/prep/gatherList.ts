@@ -1,8 +1,10 @@
 import { and, eq } from 'drizzle-orm';
 import type { Db } from '../db/db';
-import { bins, games, gatherTicks, kinds } from '../db/schema';
+import { hereOf, stateOf } from '../../core/materials/onHand';
+import { bins, games, gatherTicks, kinds, variants } from '../db/schema';
 import { refuse } from '../http/problemError';
 import type { PlanRow } from '../planning/planById';
+import { laidOut, thingsOnHand } from '../shelf/offers';
 import { materialsOf } from '../shelf/shelfRows';
 
 interface GatherItem {
@@ -54,15 +56,38 @@ export function gatherList(
   );
   const binRows = db.select().from(bins).all();
   const byBin = new Map<string, GatherItem[]>();
+  const here = thingsOnHand(db);
+  const standInsOf = new Map<string, Set<string>>();
+  const mechanismOf = new Map(
+    db
+      .select({ id: variants.id, mechanism: variants.mechanism })
+      .from(variants)
+      .all()
+      .map((v) => [v.id, v.mechanism]),
+  );
   const perRound: Map<string, number>[] = [];
   const usedBy = new Map<string, Set<string>>();
   const roundsOf = new Map<string, Set<number>>();
   for (const [i, round] of plan.rounds.entries()) {
     const inRound = new Map<string, number>();
     for (const t of round.tables) {
-      const wanted = new Map<string, number>();
+      const needed = new Map<string, number>();
       for (const s of t.seats)
-        for (const m of materialsOf(db, s.variant)) wanted.set(m.kind, Math.max(wanted.get(m.kind) ?? 0, m.quantity));
+        for (const m of materialsOf(db, s.variant)) needed.set(m.kind, Math.max(needed.get(m.kind) ?? 0, m.quantity));
+      const out = laidOut(
+        here,
+        [...needed].map(([kind, quantity]) => ({ kind, quantity })),
+        mechanismOf.get(t.seats[0]?.variant ?? '') ?? null,
+      );
+      const wanted = new Map(out.materials.map((m) => [m.kind, m.quantity]));
+      for (const s of out.standIns ?? []) {
+        const key = s.use ?? s.instead;
+        standInsOf.set(
+          key,
+          (standInsOf.get(key) ?? new Set()).add(`for ${(kindRows.get(s.instead)?.title ?? s.instead).toLowerCase()}: ${s.say}`),
+        );
+        if (s.use === null) wanted.set(s.instead, 0);
+      }
       // A tool to be laid out for a child is one more of its kind.
       for (const s of t.seats) if (s.tool && kindRows.has(s.tool)) wanted.set(s.tool, (wanted.get(s.tool) ?? 0) + 1);
       for (const [kind, q] of wanted) {
@@ -96,8 +121,10 @@ export function gatherList(
   for (const kind of [...new Set(perRound.flatMap((m) => [...m.keys()]))]) {
     const row = kindRows.get(kind);
     const quantity = Math.max(...perRound.map((m) => m.get(kind) ?? 0));
-    const have = row?.plentiful ? null : (row?.quantity ?? 0);
-    put('cupboard', {
+    const state = row ? stateOf(row) : 'none';
+    // What every house has stands in: nothing to count.
+    const have = quantity === 0 || state === 'plenty' || state === 'unsure' ? null : row ? hereOf(row) : 0;
+    put(row?.binId ?? 'cupboard', {
       item: `kind:${kind}`,
       title: row?.title ?? kind,
       quantity,
@@ -106,7 +133,13 @@ export function gatherList(
       forGames: [...usedBy.get(kind)!].map((g) => gameRows.get(g)?.title ?? g),
       rounds: [...roundsOf.get(kind)!],
       caution: row?.caution ?? null,
-      notes: '',
+      notes: [
+        ...(standInsOf.get(kind) ?? []),
+        ...(state === 'unsure' && quantity > 0 ? ['nobody has counted them'] : []),
+        ...(row?.incomplete ? [row.incomplete] : []),
+        ...(row?.condition ? [row.condition] : []),
+        ...(row?.loans ?? []).map((l) => `${l.quantity} with ${l.who}${l.until ? ` until ${l.until}` : ''}`),
+      ].join('; '),
       ticked: ticks.has(`kind:${kind}`),
     });
   }

@@ -1,5 +1,8 @@
 import { graphOf } from '../db/graphOf';
 import { canShare } from '../../core/mechanisms/canShare';
+import { shippedSubstitutes } from '../../contract/shippedData';
+import { onHand, plenty } from '../../core/materials/onHand';
+import { type Need, type StandIn, type Substitute, withStandIns } from '../../core/materials/substitutes';
 import { mechanismById } from '../../core/mechanisms/registry';
 import type { Offer } from '../../core/recommend/offer';
 import { groupBy } from '../../core/recommend/recommend';
@@ -43,6 +46,7 @@ function readOffers(db: Db, graph: SkillGraph): Offer[] {
   );
   const rows = variantsInUse(db);
   const materials = groupBy(db.select().from(variantMaterials).all(), (m) => m.variantId);
+  const here = thingsOnHand(db);
   const mixOf = mixClasses(rows);
   return rows.map((v): Offer => ({
     variant: v.id,
@@ -57,7 +61,11 @@ function readOffers(db: Db, graph: SkillGraph): Offer[] {
     helper: v.helper,
     room: v.room,
     preparationMinutes: v.preparationMinutes,
-    materials: (materials.get(v.id) ?? []).map((m) => ({ kind: m.kindId, quantity: m.quantity })),
+    ...laidOut(
+      here,
+      (materials.get(v.id) ?? []).map((m) => ({ kind: m.kindId, quantity: m.quantity })),
+      v.mechanism,
+    ),
     ...practiceOf(db, graph, v),
   }));
 }
@@ -117,11 +125,44 @@ function canMix(x: VariantRow, y: VariantRow): boolean {
   return canShare(mechanism, x.parameters, y.parameters);
 }
 
+/** What is there of every kind, and what the owner said will do in its place. */
+export interface ThingsOnHand {
+  readonly have: (kind: string) => number;
+  readonly accepted: (s: Substitute) => boolean;
+}
+
+export function thingsOnHand(db: Db): ThingsOnHand {
+  const rows = new Map(
+    db
+      .select()
+      .from(kinds)
+      .all()
+      .map((k) => [k.id, k]),
+  );
+  return {
+    have: (kind) => {
+      const row = rows.get(kind);
+      return row ? onHand(row) : 0;
+    },
+    accepted: (s) => rows.get(s.for)?.standIn === s.use,
+  };
+}
+
+/** What a table of a version takes of what is there, with what stands in for what is not. */
+export function laidOut(
+  { have, accepted }: ThingsOnHand,
+  needs: readonly Need[],
+  mechanism: string | null,
+): { readonly materials: readonly Need[]; readonly standIns?: readonly StandIn[] } {
+  const found = withStandIns(needs, have, shippedSubstitutes, mechanism, accepted);
+  return { materials: found.needs, ...(found.standIns.length > 0 ? { standIns: found.standIns } : {}) };
+}
+
 export function stockOf(db: Db): { stock: Map<string, number>; plentiful: Set<string>; titles: Map<string, string> } {
   const all = db.select().from(kinds).all();
   return {
-    stock: new Map(all.map((k) => [k.id, k.plentiful ? 9999 : k.quantity])),
-    plentiful: new Set(all.filter((k) => k.plentiful).map((k) => k.id)),
+    stock: new Map(all.map((k) => [k.id, onHand(k)])),
+    plentiful: new Set(all.filter((k) => onHand(k) === plenty).map((k) => k.id)),
     titles: new Map(all.map((k) => [k.id, k.title])),
   };
 }

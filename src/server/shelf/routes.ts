@@ -4,7 +4,7 @@ import type { Kept } from '../../contract/wire/route';
 import { graphOf } from '../db/graphOf';
 import { mechanisms } from '../../core/mechanisms/registry';
 import { policies } from '../../core/mechanisms/mechanism';
-import { bins, changes, games, kinds, variants } from '../db/schema';
+import { bins, changes, games, variants } from '../db/schema';
 import { page, serve } from '../http/route';
 import { profileOf } from '../simulations/profileOf';
 import { usualSeats } from '../simulations/profileStore';
@@ -22,7 +22,7 @@ import { suitsHere } from './suits';
 import { materialsByVariant, wireGames, wireVariant, wireVariants } from './wireShelf';
 import { importShelf } from './importShelf';
 import { gameById, variantById } from './shelfRows';
-import { createGame, setRetired, setStock, updateGame } from './shelfStore';
+import { createGame, setRetired, updateGame } from './shelfStore';
 import { createVariant, updateVariant } from './variantStore';
 import { undoChange } from '../undo/undo';
 
@@ -125,16 +125,6 @@ export const shelfRoutes = serve(shelfWire, {
         .sort((x, y) => x.position - y.position),
       query,
     ),
-  'GET /kinds': ({ db, query }) =>
-    page(
-      db
-        .select()
-        .from(kinds)
-        .all()
-        .sort((x, y) => (x.title < y.title ? -1 : 1)),
-      query,
-    ),
-  'PUT /kinds/{id}/stock': ({ db, params, body }) => setStock(db, params.id, body.quantity),
   'POST /imports/shelf': ({ db, body, now }) => importShelf(db, bytesOf(body), body.commit === true, now),
   'GET /changes': ({ db, query }) =>
     page(

@@ -5,7 +5,8 @@ import { undoChange } from '../undo/undo';
 import { ask, problemOf, Workspace } from '../workspace.testing';
 import { measureMissing } from './measure';
 import { gameById, materialsOf, variantById } from './shelfRows';
-import { createGame, setRetired, setStock, updateGame } from './shelfStore';
+import { createGame, setRetired, updateGame } from './shelfStore';
+import { setStock } from '../things/thingStore';
 import { createVariant, updateVariant, type VariantInput } from './variantStore';
 
 const now = '2026-11-10T09:00:00.000Z';
@@ -164,9 +165,9 @@ describe('a version', () => {
 });
 
 it('stock is set, undone, and asked of things that are there', () => {
-  const { change } = setStock(place.db, 'pegs', 7);
-  expect(problemOf(() => setStock(place.db, 'nothing', 1)).code).toBe('not-found');
-  expect(undoChange(place.db, change, now)).toMatchObject({ what: expect.stringMatching(/: 0 to 7$/) as unknown });
+  const { change } = setStock(place.db, 'pegs', { quantity: 7 });
+  expect(problemOf(() => setStock(place.db, 'nothing', { quantity: 1 })).code).toBe('not-found');
+  expect(undoChange(place.db, change, now)).toMatchObject({ what: expect.stringMatching(/: not sure to 7$/) as unknown });
 });
 
 describe('the shelf as it is asked for', () => {

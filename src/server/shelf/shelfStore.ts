@@ -3,8 +3,8 @@ import type { shelfWire } from '../../contract/wire/shelf';
 import { and, eq } from 'drizzle-orm';
 import { cleanName, sameName } from '../../core/content/names';
 import type { Db, Tx } from '../db/db';
-import { bins, games, kinds, variants } from '../db/schema';
-import { notFound, refuse } from '../http/problemError';
+import { bins, games, variants } from '../db/schema';
+import { refuse } from '../http/problemError';
 import { freeId } from '../shared/freeId';
 import { sameVersion, wrote } from '../shared/versions';
 import { recordChange, stepBack } from '../undo/undo';
@@ -100,19 +100,5 @@ export function setRetired(db: Db, what: 'game' | 'variant', id: string, retired
     else tx.update(variants).set(after).where(eq(variants.id, id)).run();
     const step = stepBack(what === 'game' ? 'games' : 'variants', { id }, before, after);
     return { id, change: recordChange(tx, `${retired ? 'Put away' : 'Brought back'} ${before.title}`, [step]) };
-  });
-}
-
-export function setStock(db: Db, kind: string, quantity: number): { id: string; change: string } {
-  return db.transaction((tx) => {
-    const before = tx.select().from(kinds).where(eq(kinds.id, kind)).get();
-    if (!before) throw notFound('material', kind);
-    tx.update(kinds).set({ quantity }).where(eq(kinds.id, kind)).run();
-    return {
-      id: kind,
-      change: recordChange(tx, `${before.title}: ${before.quantity} to ${quantity}`, [
-        stepBack('kinds', { id: kind }, before, { quantity }),
-      ]),
-    };
   });
 }

@@ -4,7 +4,8 @@ import { addEvidence } from '../evidence/evidenceStore';
 import { createLearner, updateLearner } from '../learners/learnerStore';
 import { importShelf } from '../shelf/importShelf';
 import { gameById, variantById } from '../shelf/shelfRows';
-import { createGame, setStock, updateGame } from '../shelf/shelfStore';
+import { createGame, updateGame } from '../shelf/shelfStore';
+import { setStock } from '../things/thingStore';
 import { createVariant, updateVariant } from '../shelf/variantStore';
 import { problemOf, Workspace } from '../workspace.testing';
 import { undoChange } from './undo';
@@ -28,8 +29,8 @@ describe('taking back', () => {
     expect(gameById(place.db, id)).toMatchObject({ notes: '', condition: '' });
   });
   it('refuses with words when the same thing was changed again, and changes nothing', () => {
-    const first = setStock(place.db, 'pip-die', 7);
-    const second = setStock(place.db, 'pip-die', 9);
+    const first = setStock(place.db, 'pip-die', { quantity: 7 });
+    const second = setStock(place.db, 'pip-die', { quantity: 9 });
     const quantity = () =>
       place.db
         .select()

@@ -1,0 +1,86 @@
+import { type Static, Type } from '@sinclair/typebox';
+import { define } from './route';
+import { arr, bool, changed, closed, int, list, name, nullable, num, obj, oneOf, pageQuery, str, whole } from './schema';
+import { loan, thing } from './things';
+
+export type KindWire = Static<typeof thing>;
+
+const effect = obj({
+  /** Nothing changes; chances do, counted exactly; or the practice is another. */
+  sort: oneOf('none', 'draws', 'practice'),
+  say: str,
+});
+
+const substitute = obj({
+  for: str,
+  use: nullable(str),
+  title: str,
+  say: str,
+  minutes: num,
+  /** Used without asking. */
+  automatic: bool,
+  effect,
+});
+
+export type SubstituteWire = Static<typeof substitute>;
+
+const playable = obj({
+  games: arr(obj({ game: str, title: str, where: oneOf('shelf', 'library'), versions: arr(str), learners: arr(str), standIns: arr(str) })),
+  children: arr(obj({ learner: str, nickname: str, games: int })),
+  away: nullable(
+    obj({
+      kind: str,
+      title: str,
+      games: arr(str),
+      learners: arr(obj({ learner: str, nickname: str, games: int })),
+    }),
+  ),
+});
+
+export type PlayableWire = Static<typeof playable>;
+
+export const thingsWire = define({
+  'GET /kinds': { summary: 'Sorts of material, how many there are and where', query: pageQuery, response: list(thing) },
+  'POST /kinds': {
+    summary: 'Add a thing of your own',
+    body: closed(
+      {
+        title: name,
+        unit: Type.String({ maxLength: 40 }),
+        quantity: whole(0, 100_000),
+        bin: Type.String({ maxLength: 200 }),
+        smallParts: bool,
+      },
+      ['title'],
+    ),
+    status: 201,
+    response: changed,
+  },
+  'PUT /kinds/{id}/stock': {
+    summary: 'Say how many of a thing there are: a number, plenty, or nobody is sure',
+    body: closed({ quantity: whole(0, 100_000), told: oneOf('number', 'plenty', 'unsure') }),
+    response: changed,
+  },
+  'PATCH /kinds/{id}': {
+    summary: 'Say where a thing lives, how it is, with whom some of it is, and what will do in its place',
+    body: closed({
+      title: name,
+      bin: Type.String({ maxLength: 200 }),
+      condition: Type.String({ maxLength: 500 }),
+      incomplete: Type.String({ maxLength: 500 }),
+      loans: arr(loan, 20),
+      standIn: nullable(str),
+    }),
+    response: changed,
+  },
+  'GET /substitutes': {
+    summary: 'What will do for what, and what changes by it',
+    query: { ...pageQuery, for: str },
+    response: list(substitute),
+  },
+  'GET /things/playable': {
+    summary: 'What can be played with what is there, by whom, and the one thing that would open most',
+    response: playable,
+    waits: true,
+  },
+});

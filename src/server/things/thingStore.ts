@@ -1,0 +1,123 @@
+import { eq } from 'drizzle-orm';
+import type { Body } from '../../contract/wire/route';
+import type { thingsWire } from '../../contract/wire/thingsOwned';
+import { shippedSubstitutes } from '../../contract/shippedData';
+import { cleanName, nameKey, sameName } from '../../core/content/names';
+import { type Counted, hereOf, stateOf } from '../../core/materials/onHand';
+import type { Db, Tx } from '../db/db';
+import { kinds } from '../db/schema';
+import { notFound, refuse } from '../http/problemError';
+import { freeId } from '../shared/freeId';
+import { binFor } from '../shelf/shelfStore';
+import { recordChange, stepBack } from '../undo/undo';
+
+export type KindRow = typeof kinds.$inferSelect;
+type StockBody = Body<(typeof thingsWire)['PUT /kinds/{id}/stock']>;
+type ThingBody = Body<(typeof thingsWire)['PATCH /kinds/{id}']>;
+
+export function kindById(tx: Tx | Db, id: string): KindRow {
+  const row = tx.select().from(kinds).where(eq(kinds.id, id)).get();
+  if (!row) throw notFound('material', id);
+  return row;
+}
+
+/** A kind as the API speaks of it. */
+export function wireKind(k: KindRow) {
+  const state = stateOf(k);
+  return {
+    id: k.id,
+    title: k.title,
+    alsoCalled: k.alsoCalled,
+    unit: k.unit,
+    quantity: hereOf(k),
+    owned: k.quantity,
+    state,
+    plentiful: state === 'plenty' || state === 'unsure',
+    bin: k.binId,
+    condition: k.condition,
+    incomplete: k.incomplete,
+    loans: k.loans,
+    standIn: k.standIn,
+    smallParts: k.smallParts,
+    caution: k.caution,
+    shipped: k.shipped,
+  };
+}
+
+/** How many there are, in words. */
+function stockWords(k: Counted): string {
+  const state = stateOf(k);
+  return state === 'unsure' ? 'not sure' : state === 'number' ? `${k.quantity}` : state;
+}
+
+/** How many there are: a number (0 is none), plenty, or nobody is sure. */
+export function setStock(db: Db, id: string, said: StockBody): { id: string; change: string } {
+  return db.transaction((tx) => {
+    const before = kindById(tx, id);
+    const told = said.told ?? 'number';
+    if (told === 'number' && said.quantity === undefined) throw refuse('malformed', 'How many are there? Give a number.', 'quantity');
+    const after = { told, ...(said.quantity === undefined ? {} : { quantity: said.quantity }) };
+    tx.update(kinds).set(after).where(eq(kinds.id, id)).run();
+    const words = `${before.title}: ${stockWords(before)} to ${stockWords({ ...before, ...after })}`;
+    return { id, change: recordChange(tx, words, [stepBack('kinds', { id }, before, after)]) };
+  });
+}
+
+/** Where a thing lives, how it is, with whom some of it is, what will do in its place. */
+export function updateThing(db: Db, id: string, said: ThingBody): { id: string; change: string } {
+  return db.transaction((tx) => {
+    const before = kindById(tx, id);
+    for (const [i, l] of (said.loans ?? []).entries()) {
+      if (cleanName(l.who) === '') throw refuse('malformed', 'With whom are they? Give a name.', `loans.${i}.who`);
+      if (l.quantity < 1) throw refuse('bad-quantity', `${l.quantity} cannot be lent.`, `loans.${i}.quantity`);
+    }
+    if (said.title !== undefined && before.shipped) throw refuse('malformed', 'What comes with the app keeps its name.', 'title');
+    if (said.title !== undefined) freeTitle(tx, said.title, id);
+    if (said.standIn && !shippedSubstitutes.some((s) => s.for === id && s.use === said.standIn))
+      throw refuse('unknown-value', 'That is not known to do in its place.', 'standIn');
+    const after = {
+      ...(said.title === undefined ? {} : { title: cleanName(said.title) }),
+      ...(said.bin === undefined ? {} : { binId: said.bin === '' ? null : binFor(tx, said.bin) }),
+      ...(said.condition === undefined ? {} : { condition: said.condition }),
+      ...(said.incomplete === undefined ? {} : { incomplete: said.incomplete }),
+      ...(said.loans === undefined ? {} : { loans: said.loans.map((l) => ({ ...l, who: cleanName(l.who) })) }),
+      ...(said.standIn === undefined ? {} : { standIn: said.standIn || null }),
+    };
+    tx.update(kinds).set(after).where(eq(kinds.id, id)).run();
+    return { id, change: recordChange(tx, `Changed ${before.title.toLowerCase()}`, [stepBack('kinds', { id }, before, after)]) };
+  });
+}
+
+/** A thing of the owner's own; what is only another word for one that is known is told. */
+export function addThing(db: Db, said: Body<(typeof thingsWire)['POST /kinds']>): { id: string; change: string } {
+  return db.transaction((tx) => {
+    const title = cleanName(said.title);
+    if (title === '') throw refuse('malformed', 'What is it called? Give it a name.', 'title');
+    freeTitle(tx, title, null);
+    const id = freeId(title, (x) => tx.select().from(kinds).where(eq(kinds.id, x)).get() !== undefined);
+    tx.insert(kinds)
+      .values({
+        id,
+        title,
+        alsoCalled: [],
+        unit: cleanName(said.unit ?? '') || 'piece',
+        smallParts: said.smallParts ?? false,
+        plentiful: false,
+        shipped: false,
+        ...(said.quantity === undefined ? {} : { quantity: said.quantity, told: 'number' as const }),
+        ...(said.bin ? { binId: binFor(tx, said.bin) } : {}),
+      })
+      .run();
+    return { id, change: recordChange(tx, `Added ${title.toLowerCase()}`, [{ table: 'kinds', delete: { id } }]) };
+  });
+}
+
+function freeTitle(tx: Tx, title: string, own: string | null): void {
+  const asked = cleanName(title);
+  const twin = tx
+    .select()
+    .from(kinds)
+    .all()
+    .find((k) => k.id !== own && (sameName(k.title, asked) || k.alsoCalled.some((c) => nameKey(c) === nameKey(asked))));
+  if (twin) throw refuse('duplicate', `That is “${twin.title}”, which stands here already.`, 'title', { id: twin.id });
+}
