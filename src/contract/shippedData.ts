@@ -1,5 +1,5 @@
 import { skillGraph, type SkillFile, type SkillGraph } from '../core/skills/skillGraph';
-import type { MaterialKind } from '../core/materials/kind';
+import type { ShippedKind } from '../core/materials/kind';
 import type { Substitute } from '../core/materials/substitutes';
 import counting from '../../data/skills/1-counting.json';
 import bonds from '../../data/skills/2-bonds.json';
@@ -38,6 +38,6 @@ export function shippedGraph(): SkillGraph {
   return graph;
 }
 
-export const shippedKinds = kinds as readonly MaterialKind[];
+export const shippedKinds = kinds as readonly ShippedKind[];
 /** What will do for what, the best first. */
 export const shippedSubstitutes = substitutes as readonly Substitute[];

@@ -159,6 +159,7 @@ it('every route answers as described', async () => {
     ['dot-cards', 2],
   ] as const)
     await go('PUT', '/kinds/{id}/stock', { path: `/kinds/${kind}/stock`, body: { quantity } });
+  await go('PUT', '/kinds', { body: { things: [{ id: 'coins', told: 'plenty' }] } });
   await go('POST', '/kinds', { body: { title: 'Bottle tops', quantity: 40, bin: 'Spare parts' } });
   await go('PATCH', '/kinds/{id}', { path: '/kinds/pip-die', body: { loans: [{ who: 'Ash', quantity: 1, until: '2026-12-09' }] } });
   expect((await go('GET', '/substitutes', { query: { for: 'pip-die' } })).items.map((s: any) => s.use)).toContain('playing-cards');

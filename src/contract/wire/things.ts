@@ -31,6 +31,8 @@ export const thing = obj({
   /** Never short in a plan: plenty, or nobody is sure. */
   plentiful: bool,
   bin: nullable(str),
+  /** Where it lies, in words: its bin, or where such things usually lie. */
+  drawer: str,
   condition: str,
   /** What is missing of it; empty where it is whole. */
   incomplete: str,

@@ -61,6 +61,14 @@ export const thingsWire = define({
     body: closed({ quantity: whole(0, 100_000), told: oneOf('number', 'plenty', 'unsure') }),
     response: changed,
   },
+  'PUT /kinds': {
+    summary: 'Say how many there are of many things at once, undone as one',
+    body: closed(
+      { things: arr(closed({ id: str, quantity: whole(0, 100_000), told: oneOf('number', 'plenty', 'unsure') }, ['id']), 1000) },
+      ['things'],
+    ),
+    response: changed,
+  },
   'PATCH /kinds/{id}': {
     summary: 'Say where a thing lives, how it is, with whom some of it is, and what will do in its place',
     body: closed({
@@ -79,7 +87,9 @@ export const thingsWire = define({
     response: list(substitute),
   },
   'GET /things/playable': {
-    summary: 'What can be played with what is there, by whom, and the one thing that would open most',
+    summary:
+      'What can be played with what is there, by whom, and the one thing that would open most; `only` names things as if nothing else were there',
+    query: { only: Type.String({ maxLength: 20_000 }) },
     response: playable,
     waits: true,
   },

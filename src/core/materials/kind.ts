@@ -11,3 +11,9 @@ export interface MaterialKind {
   readonly plentiful: boolean;
   readonly caution?: string;
 }
+
+/** One that ships with the app. */
+export interface ShippedKind extends MaterialKind {
+  /** Where it lies as long as nobody says where. */
+  readonly drawer: string;
+}

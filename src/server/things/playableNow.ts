@@ -1,6 +1,9 @@
 import type { PlayableWire } from '../../contract/wire/thingsOwned';
 import type { Kept } from '../../contract/wire/route';
 import { libraryOffers } from '../../contract/libraryOffers';
+import { plenty } from '../../core/materials/onHand';
+import { groupBy } from '../../core/recommend/recommend';
+import { variantMaterials } from '../db/schema';
 import { nameKey } from '../../core/content/names';
 import { type LaidOut, playable } from '../../core/recommend/playable';
 import type { Offer } from '../../core/recommend/offer';
@@ -12,23 +15,32 @@ import { allLearners } from '../learners/learnerStore';
 import { titles } from '../shared/titles';
 import { laidOut, offersOf, thingsOnHand } from '../shelf/offers';
 
-/** What can be played today with what is there, from the shelf and from the library, and by whom. */
-export async function playableNow(db: Db, today: string): Promise<Kept<PlayableWire>> {
+/**
+ * What can be played today with what is there, from the shelf and from the library, and by whom.
+ * @param only things as if nothing else were there, and of those enough
+ */
+export async function playableNow(db: Db, today: string, only: readonly string[] | null = null): Promise<Kept<PlayableWire>> {
   const shelf = await offersOf(db);
   const graph = graphOf(db);
-  const here = thingsOnHand(db);
+  const there = thingsOnHand(db);
+  const here = only ? { ...there, have: (kind: string) => (only.includes(kind) ? plenty : 0) } : there;
   const onShelf = new Set(shelf.map((o) => nameKey(o.gameTitle)));
   // What stands on the shelf is told from there, in the owner's own versions.
   const library = libraryOffers(graph).filter((o) => !onShelf.has(nameKey(o.gameTitle)));
   const people = allLearners(db);
   const maps = allEstimates(db, people, today);
   const needs = people.map((l) => needsOf(graph, l, maps.get(l.id)!, today));
+  // What the versions of the shelf need by their rules, whatever stands in for it now.
+  const needsOfVersion = new Map(
+    [...groupBy(db.select().from(variantMaterials).all(), (m) => m.variantId)].map(([variant, rows]) => [
+      variant,
+      rows.map((m) => ({ kind: m.kindId, quantity: m.quantity })),
+    ]),
+  );
   const lay = (o: Offer): LaidOut => {
-    // A version of the shelf comes with what stands in already.
-    const out = o.game.length > 0 && shelfGames.has(o.game) ? o : { ...o, ...laidOut(here, o.materials, o.mechanism) };
+    const out = { ...o, ...laidOut(here, needsOfVersion.get(o.variant) ?? o.materials, o.mechanism) };
     return { offer: out, missing: [...new Set(out.materials.filter((m) => here.have(m.kind) < m.quantity).map((m) => m.kind))] };
   };
-  const shelfGames = new Set(shelf.map((o) => o.game));
   const found = playable(graph, [...shelf, ...library.map((o) => ({ ...o, game: `library:${o.game}` }))].map(lay), needs);
   const name = titles(db);
   const titleOf = new Map([...shelf, ...library].map((o) => [o.game, o.gameTitle]));

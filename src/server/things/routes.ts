@@ -2,24 +2,33 @@ import { shippedSubstitutes } from '../../contract/shippedData';
 import { thingsWire } from '../../contract/wire/thingsOwned';
 import { isAutomatic, type Substitute } from '../../core/materials/substitutes';
 import { effectSentence } from '../../text/things';
-import { kinds } from '../db/schema';
+import { bins, kinds } from '../db/schema';
 import { page, serve } from '../http/route';
 import { titles } from '../shared/titles';
 import { playableNow } from './playableNow';
-import { addThing, setStock, updateThing, wireKind } from './thingStore';
+import { addThing, setAllStock, setStock, updateThing, wireKind } from './thingStore';
 
 export const thingRoutes = serve(thingsWire, {
-  'GET /kinds': ({ db, query }) =>
-    page(
+  'GET /kinds': ({ db, query }) => {
+    const binTitles = new Map(
+      db
+        .select()
+        .from(bins)
+        .all()
+        .map((b) => [b.id, b.title]),
+    );
+    return page(
       db
         .select()
         .from(kinds)
         .all()
         .sort((x, y) => (x.title < y.title ? -1 : 1))
-        .map(wireKind),
+        .map((k) => wireKind(k, (id) => binTitles.get(id) ?? id)),
       query,
-    ),
+    );
+  },
   'POST /kinds': ({ db, body }) => addThing(db, body),
+  'PUT /kinds': ({ db, body }) => setAllStock(db, body.things),
   'PUT /kinds/{id}/stock': ({ db, params, body }) => setStock(db, params.id, body),
   'PATCH /kinds/{id}': ({ db, params, body }) => updateThing(db, params.id, body),
   'GET /substitutes': ({ db, query }) => {
@@ -35,5 +44,5 @@ export const thingRoutes = serve(thingsWire, {
     });
     return page(shippedSubstitutes.filter((s) => query.for === undefined || s.for === query.for).map(wire), query);
   },
-  'GET /things/playable': ({ db, today }) => playableNow(db, today),
+  'GET /things/playable': ({ db, today, query }) => playableNow(db, today, query.only?.split(',').filter(Boolean) ?? null),
 });

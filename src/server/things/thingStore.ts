@@ -1,11 +1,11 @@
 import { eq } from 'drizzle-orm';
 import type { Body } from '../../contract/wire/route';
 import type { thingsWire } from '../../contract/wire/thingsOwned';
-import { shippedSubstitutes } from '../../contract/shippedData';
+import { shippedKinds, shippedSubstitutes } from '../../contract/shippedData';
 import { cleanName, nameKey, sameName } from '../../core/content/names';
 import { type Counted, hereOf, stateOf } from '../../core/materials/onHand';
 import type { Db, Tx } from '../db/db';
-import { kinds } from '../db/schema';
+import { kinds, type UndoStep } from '../db/schema';
 import { notFound, refuse } from '../http/problemError';
 import { freeId } from '../shared/freeId';
 import { binFor } from '../shelf/shelfStore';
@@ -21,8 +21,10 @@ export function kindById(tx: Tx | Db, id: string): KindRow {
   return row;
 }
 
+const shippedDrawer = new Map(shippedKinds.map((k) => [k.id, k.drawer]));
+
 /** A kind as the API speaks of it. */
-export function wireKind(k: KindRow) {
+export function wireKind(k: KindRow, binTitle: (id: string) => string = (id) => id) {
   const state = stateOf(k);
   return {
     id: k.id,
@@ -34,6 +36,7 @@ export function wireKind(k: KindRow) {
     state,
     plentiful: state === 'plenty' || state === 'unsure',
     bin: k.binId,
+    drawer: k.binId === null ? (shippedDrawer.get(k.id) ?? 'Spare parts') : binTitle(k.binId),
     condition: k.condition,
     incomplete: k.incomplete,
     loans: k.loans,
@@ -50,16 +53,30 @@ function stockWords(k: Counted): string {
   return state === 'unsure' ? 'not sure' : state === 'number' ? `${k.quantity}` : state;
 }
 
+/** Writes how many there are; gives what was before, what is now, and the way back. */
+function tellStock(tx: Tx, id: string, said: StockBody): { before: KindRow; after: Partial<KindRow>; back: UndoStep } {
+  const before = kindById(tx, id);
+  const told = said.told ?? 'number';
+  if (told === 'number' && said.quantity === undefined) throw refuse('malformed', 'How many are there? Give a number.', 'quantity');
+  const after = { told, ...(said.quantity === undefined ? {} : { quantity: said.quantity }) };
+  tx.update(kinds).set(after).where(eq(kinds.id, id)).run();
+  return { before, after, back: stepBack('kinds', { id }, before, after) };
+}
+
+/** Many at once, all or none, undone as one. @throws not-found for a thing that is not known */
+export function setAllStock(db: Db, things: readonly (StockBody & { id: string })[]): { id: string; change: string } {
+  return db.transaction((tx) => {
+    const back = things.map((t) => tellStock(tx, t.id, t).back);
+    return { id: 'kinds', change: recordChange(tx, `Took stock of ${things.length} ${things.length === 1 ? 'thing' : 'things'}`, back) };
+  });
+}
+
 /** How many there are: a number (0 is none), plenty, or nobody is sure. */
 export function setStock(db: Db, id: string, said: StockBody): { id: string; change: string } {
   return db.transaction((tx) => {
-    const before = kindById(tx, id);
-    const told = said.told ?? 'number';
-    if (told === 'number' && said.quantity === undefined) throw refuse('malformed', 'How many are there? Give a number.', 'quantity');
-    const after = { told, ...(said.quantity === undefined ? {} : { quantity: said.quantity }) };
-    tx.update(kinds).set(after).where(eq(kinds.id, id)).run();
+    const { before, after, back } = tellStock(tx, id, said);
     const words = `${before.title}: ${stockWords(before)} to ${stockWords({ ...before, ...after })}`;
-    return { id, change: recordChange(tx, words, [stepBack('kinds', { id }, before, after)]) };
+    return { id, change: recordChange(tx, words, [back]) };
   });
 }
 

@@ -6,7 +6,7 @@ import { takeFromLibrary } from '../shelf/libraryRoutes';
 import { offersNow } from '../shelf/offers';
 import { undoChange } from '../undo/undo';
 import { ask, problemOf, Workspace } from '../workspace.testing';
-import { addThing, kindById, setStock, updateThing, wireKind } from './thingStore';
+import { addThing, kindById, setAllStock, setStock, updateThing, wireKind } from './thingStore';
 
 const today = '2026-11-10';
 const now = `${today}T10:00:00.000Z`;
@@ -70,6 +70,27 @@ describe('what is in the cupboard', () => {
   });
 });
 
+describe('many things at once', () => {
+  it('are all told or none, and undone as one', () => {
+    expect(
+      problemOf(() =>
+        setAllStock(place.db, [
+          { id: 'pip-die', quantity: 3 },
+          { id: 'nowhere', told: 'plenty' },
+        ]),
+      ).code,
+    ).toBe('not-found');
+    expect(state('pip-die')).toBe('unsure');
+    const { change } = setAllStock(place.db, [
+      { id: 'pip-die', quantity: 3 },
+      { id: 'coins', quantity: 0 },
+    ]);
+    expect([state('pip-die'), state('coins')]).toEqual(['number', 'none']);
+    expect(undoChange(place.db, change, now).what).toBe('Took stock of 2 things');
+    expect([state('pip-die'), state('coins')]).toEqual(['unsure', 'unsure']);
+  });
+});
+
 describe('what stands in for what', () => {
   const materials = (game: string) => offersNow(place.db).find((o) => o.game === game)!;
   beforeEach(() => void takeFromLibrary(place.db, 'signal-frame', now));
@@ -120,6 +141,14 @@ describe('only this cupboard', () => {
     // What is put away is taken from the library again.
     setRetired(place.db, 'game', 'signal-frame', true, now);
     expect((await now_()).games).toHaveLength(before.games.length);
+  });
+  it('tells what a few ticks would do before they are kept', async () => {
+    kitchen();
+    const kept = (await now_()).games.length;
+    const ticked = (await ask('GET', `/things/playable?today=${today}&only=pip-die,paper,pencils`)).body.games.length;
+    expect(ticked).toBeGreaterThan(0);
+    expect(ticked).toBeLessThan(kept);
+    expect((await now_()).games).toHaveLength(kept);
   });
   it('names the one thing that would open most, and opens as many games when it is there', async () => {
     kitchen();
