@@ -33,6 +33,8 @@ export const thing = obj({
   bin: nullable(str),
   /** Where it lies, in words: its bin, or where such things usually lie. */
   drawer: str,
+  /** Order of the drawers. */
+  place: int,
   condition: str,
   /** What is missing of it; empty where it is whole. */
   incomplete: str,

@@ -31,6 +31,8 @@ const playable = obj({
     obj({
       kind: str,
       title: str,
+      /** So many are needed that all of these games can be played. */
+      needed: int,
       games: arr(str),
       learners: arr(obj({ learner: str, nickname: str, games: int })),
     }),

@@ -6,7 +6,7 @@ import { gateOf } from './valueOf';
 /** A version with what a table of it takes of what is there, and what is missing all the same. */
 export interface LaidOut {
   readonly offer: Offer;
-  readonly missing: readonly string[];
+  readonly missing: readonly { readonly kind: string; readonly quantity: number }[];
 }
 
 /** A game that can be played today, in which version, and for whom. */
@@ -20,6 +20,8 @@ export interface PlayableGame {
 /** The one thing that would open most, most for those who have fewest games. */
 export interface OneThingAway {
   readonly kind: string;
+  /** So many are needed that all of `games` can be played. */
+  readonly needed: number;
   readonly games: readonly string[];
   /** By child: how many of those games are for it. */
   readonly learners: ReadonlyMap<string, number>;
@@ -55,10 +57,13 @@ function oneThingAway(
   readyFor: (offer: Offer) => readonly string[],
 ): OneThingAway | null {
   const byKind = new Map<string, Map<string, Set<string>>>();
+  const needed = new Map<string, number>();
   for (const { offer, missing } of versions) {
     if (missing.length !== 1 || open.has(offer.game) || !isKnown(offer)) continue;
-    const games = byKind.get(missing[0]!) ?? new Map<string, Set<string>>();
-    byKind.set(missing[0]!, games);
+    const { kind, quantity } = missing[0]!;
+    const games = byKind.get(kind) ?? new Map<string, Set<string>>();
+    byKind.set(kind, games);
+    needed.set(kind, Math.max(needed.get(kind) ?? 0, quantity));
     games.set(offer.game, new Set([...(games.get(offer.game) ?? []), ...readyFor(offer)]));
   }
   let best: OneThingAway | null = null;
@@ -70,7 +75,7 @@ function oneThingAway(
     const worth = [...learners].reduce((sum, [l, n]) => sum + n / (1 + counts.get(l)!), 0) + games.size * 1e-3;
     if (worth > most) {
       most = worth;
-      best = { kind, games: [...games.keys()], learners };
+      best = { kind, needed: needed.get(kind)!, games: [...games.keys()], learners };
     }
   }
   return best;

@@ -25,6 +25,15 @@ export default function ThingsView({ tick }: { tick: boolean }) {
 }
 
 const spare = 'Spare parts';
+/** Names more than these are a number. */
+const mostNamed = 4;
+
+/** Those who gain by a thing, by name where they are few. */
+function forWhom(learners: readonly { readonly nickname: string }[], all: number): string {
+  if (all > 1 && learners.length === all) return 'for every child';
+  if (learners.length > mostNamed) return `for ${learners.length} children`;
+  return `for ${new Intl.ListFormat('en', { type: 'conjunction' }).format(learners.map((l) => l.nickname))}`;
+}
 const markOf = (t: KindWire): Mark => (t.incomplete !== '' && t.state === 'number' ? 'incomplete' : t.state);
 
 /** What do we own, and is it enough for today? */
@@ -40,7 +49,7 @@ function Things({ tick }: { tick: boolean }) {
   const [adding, setAdding] = useState(false);
   const things = useMemo(() => kinds.data?.items ?? [], [kinds.data]);
   const drawers = useMemo(() => {
-    const all = [...new Set([...things.map((t) => t.drawer), spare])];
+    const all = [...new Set([...[...things].sort((x, y) => x.place - y.place).map((t) => t.drawer), spare])];
     return [...all.filter((d) => d !== spare), spare].map((title) => ({ title, things: things.filter((t) => t.drawer === title) }));
   }, [things]);
   if (kinds.error) return <Failure message={messageOf(kinds.error)} />;
@@ -95,12 +104,16 @@ function Things({ tick }: { tick: boolean }) {
       {away && awayThing && (
         <div className={styles.away}>
           <span>
-            <b>One thing away:</b> {away.title.toLowerCase()} would open <b className={panel.num}>{away.games.length}</b>{' '}
+            <b>One thing away:</b> {away.needed > 1 ? `${away.needed} ` : ''}
+            {away.title.toLowerCase()}
+            {awayThing.quantity > 0 ? ` (${awayThing.quantity} are here)` : ''} would open <b className={panel.num}>{away.games.length}</b>{' '}
             {away.games.length === 1 ? 'game' : 'games'} more
-            {away.learners.length > 0 && `, for ${away.learners.map((l) => `${l.nickname} ${l.games}`).join(', ')}`}.
+            {away.learners.length > 0 && `, ${forWhom(away.learners, playable.data!.children.length)}`}.
           </span>
           <span className={panel.spring} />
-          <Button onClick={() => stock.mutate({ kind: awayThing, said: { quantity: 1 } })}>We have some</Button>
+          <Button onClick={() => stock.mutate({ kind: awayThing, said: { quantity: away.needed } })}>
+            {away.needed > 1 ? `We have ${away.needed}` : 'We have it'}
+          </Button>
           <Button kind="plain" onClick={() => setOpened(away.kind)}>
             use something else
           </Button>

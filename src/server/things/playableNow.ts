@@ -39,7 +39,7 @@ export async function playableNow(db: Db, today: string, only: readonly string[]
   );
   const lay = (o: Offer): LaidOut => {
     const out = { ...o, ...laidOut(here, needsOfVersion.get(o.variant) ?? o.materials, o.mechanism) };
-    return { offer: out, missing: [...new Set(out.materials.filter((m) => here.have(m.kind) < m.quantity).map((m) => m.kind))] };
+    return { offer: out, missing: out.materials.filter((m) => here.have(m.kind) < m.quantity) };
   };
   const found = playable(graph, [...shelf, ...library.map((o) => ({ ...o, game: `library:${o.game}` }))].map(lay), needs);
   const name = titles(db);
@@ -59,6 +59,7 @@ export async function playableNow(db: Db, today: string, only: readonly string[]
     away: found.away && {
       kind: found.away.kind,
       title: name.kind(found.away.kind),
+      needed: found.away.needed,
       games: found.away.games.map((g) => titleOf.get(plain(g))!),
       learners: [...found.away.learners].map(([learner, games]) => ({ learner, nickname: byId.get(learner)!, games })),
     },

@@ -10,20 +10,14 @@ import { addThing, setAllStock, setStock, updateThing, wireKind } from './thingS
 
 export const thingRoutes = serve(thingsWire, {
   'GET /kinds': ({ db, query }) => {
-    const binTitles = new Map(
-      db
-        .select()
-        .from(bins)
-        .all()
-        .map((b) => [b.id, b.title]),
-    );
+    const inBins = db.select().from(bins).all();
     return page(
       db
         .select()
         .from(kinds)
         .all()
         .sort((x, y) => (x.title < y.title ? -1 : 1))
-        .map((k) => wireKind(k, (id) => binTitles.get(id) ?? id)),
+        .map((k) => wireKind(k, inBins)),
       query,
     );
   },

@@ -5,7 +5,7 @@ import { shippedKinds, shippedSubstitutes } from '../../contract/shippedData';
 import { cleanName, nameKey, sameName } from '../../core/content/names';
 import { type Counted, hereOf, stateOf } from '../../core/materials/onHand';
 import type { Db, Tx } from '../db/db';
-import { kinds, type UndoStep } from '../db/schema';
+import { type bins, kinds, type UndoStep } from '../db/schema';
 import { notFound, refuse } from '../http/problemError';
 import { freeId } from '../shared/freeId';
 import { binFor } from '../shelf/shelfStore';
@@ -23,8 +23,20 @@ export function kindById(tx: Tx | Db, id: string): KindRow {
 
 const shippedDrawer = new Map(shippedKinds.map((k) => [k.id, k.drawer]));
 
+const drawers = [...new Set(shippedKinds.map((k) => k.drawer))];
+const spare = 'Spare parts';
+type BinRow = typeof bins.$inferSelect;
+
+/** Where it lies: in its bin, else where such things usually lie; the usual places come first. */
+function drawerOf({ id, binId }: KindRow, all: readonly BinRow[]): { readonly drawer: string; readonly place: number } {
+  const bin = binId === null ? null : all.find((b) => b.id === binId);
+  if (bin) return { drawer: bin.title, place: drawers.length + bin.position };
+  const drawer = shippedDrawer.get(id) ?? spare;
+  return { drawer, place: drawer === spare ? Number.MAX_SAFE_INTEGER : drawers.indexOf(drawer) };
+}
+
 /** A kind as the API speaks of it. */
-export function wireKind(k: KindRow, binTitle: (id: string) => string = (id) => id) {
+export function wireKind(k: KindRow, bins: readonly BinRow[] = []) {
   const state = stateOf(k);
   return {
     id: k.id,
@@ -36,7 +48,7 @@ export function wireKind(k: KindRow, binTitle: (id: string) => string = (id) => 
     state,
     plentiful: state === 'plenty' || state === 'unsure',
     bin: k.binId,
-    drawer: k.binId === null ? (shippedDrawer.get(k.id) ?? 'Spare parts') : binTitle(k.binId),
+    ...drawerOf(k, bins),
     condition: k.condition,
     incomplete: k.incomplete,
     loans: k.loans,
