@@ -53,6 +53,8 @@ test.beforeAll(async ({ request }) => {
 const pages = (): [string, string][] => [
   ['shelf', '/shelf'],
   ['library', '/shelf/library'],
+  ['things', '/shelf/things'],
+  ['what we have', '/shelf/things?tick'],
   ['game', `/shelf/${game}`],
   ['learners', '/learners'],
   ['learner', `/learners/${child}`],
@@ -192,6 +194,8 @@ test('every dialog is open to everybody, closes by Escape, and gives the focus b
     [`/shelf/${game}`, 'Change'],
     [`/shelf/${game}`, 'Add a version'],
     [`/shelf/${game}`, 'Change version'],
+    ['/shelf/things', 'Add a thing'],
+    ['/shelf/things', 'Dice tray'],
     ['/learners', 'Add a learner'],
     [`/learners/${child}`, 'Note something'],
     [`/learners/${child}`, 'Sheet of ten'],

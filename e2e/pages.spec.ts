@@ -4,6 +4,7 @@ const places = [
   '/shelf',
   '/shelf/import',
   '/shelf/library',
+  '/shelf/things',
   '/learners',
   '/learners/import',
   '/learners/evidence',

@@ -18,6 +18,7 @@ const next = items.find((p) => !p.playedAt && !p.forecast) ?? items[0];
 const pictures = [
   ['shelf', '/shelf'],
   ['game', '/shelf/lever-frame?version=lever-frame-down-from-50', undefined, (page) => page.getByText('choices matter').waitFor()],
+  ['things', '/shelf/things', undefined, (page) => page.getByRole('button', { name: /^2 ?Cards/ }).click()],
   ['library', '/shelf/library', undefined, (page) => page.getByRole('button', { name: 'Rules and practice' }).nth(3).click()],
   ['bench', '/shelf/lever-frame?version=lever-frame-down-from-50', undefined, bench],
   ['watch', '/shelf/lever-frame?version=lever-frame-down-from-50', undefined, watch],

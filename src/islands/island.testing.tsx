@@ -10,6 +10,7 @@ import type { LearnerWire } from '../contract/wire/learners';
 import type { PlanWire, SeatWire } from '../contract/wire/plans';
 import type { MeetingWire } from '../contract/wire/term';
 import type { GameWire, VariantWire } from '../contract/wire/shelf';
+import type { KindWire } from '../contract/wire/thingsOwned';
 import { shippedGraph } from '../contract/shippedData';
 import { queryClient } from './shared/App';
 
@@ -157,6 +158,28 @@ export const variant = (id: string, of: string, more: Partial<VariantWire> = {})
   declared: [],
   retired: false,
   version: 1,
+  ...more,
+});
+
+export const thing = (id: string, more: Partial<KindWire> = {}): KindWire => ({
+  id,
+  title: id,
+  alsoCalled: [],
+  unit: 'piece',
+  quantity: 1,
+  owned: 1,
+  state: 'number',
+  plentiful: false,
+  bin: null,
+  drawer: 'Dice and counters',
+  place: 0,
+  condition: '',
+  incomplete: '',
+  loans: [],
+  standIn: null,
+  smallParts: false,
+  caution: null,
+  shipped: true,
   ...more,
 });
 

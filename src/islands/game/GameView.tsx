@@ -3,12 +3,12 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { lazy, Suspense, useState } from 'react';
 import { Button } from '../../ui/Button';
 import { Empty, Failure, Loading } from '../../ui/Empty';
-import { Light } from '../../ui/Light';
 import { Tabs } from '../../ui/Tabs';
 import { call, link } from '../shared/api';
 import { useTellUndo } from '../shared/useTellUndo';
 import { App, messageOf, useTell } from '../shared/App';
 import panel from '../shared/panel.module.css';
+import { ThingNeed } from '../things/ThingNeed';
 import { GameDialog } from '../shelf/GameDialog';
 import styles from './game.module.css';
 import { Practice } from './Practice';
@@ -181,11 +181,9 @@ function Game({ id, version }: { id: string; version: string | null }) {
                 <ul className={styles.things}>
                   {variant.materials.map((m) => {
                     const kind = kinds.data?.items.find((k) => k.id === m.kind);
-                    const state =
-                      !kind || kind.plentiful || kind.quantity >= m.quantity ? 'there' : kind.quantity === 0 ? 'missing' : 'short';
                     return (
                       <li key={m.kind}>
-                        <Light state={state} /> {m.quantity} × {(kind?.title ?? m.kind).toLowerCase()}
+                        <ThingNeed id={m.kind} kind={kind} quantity={m.quantity} />
                         {kind?.caution && <small>{kind.caution}</small>}
                       </li>
                     );

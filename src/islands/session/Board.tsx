@@ -3,9 +3,9 @@ import type { VariantWire } from '../../contract/wire/shelf';
 import type { KindWire } from '../../contract/wire/thingsOwned';
 import { useDraggable, useDroppable } from '@dnd-kit/core';
 import { Lock, LockOpen } from 'lucide-react';
-import { Light } from '../../ui/Light';
 import panel from '../shared/panel.module.css';
 import { type Draft, type EditTable, markOf, tableLocked, toggleLock } from './edit';
+import { ThingNeed } from '../things/ThingNeed';
 import styles from './session.module.css';
 
 interface BoardProps {
@@ -174,12 +174,8 @@ function Cell({
       <div className={styles.materials}>
         {[...wanted].map(([k, q]) => {
           const kind = kinds.find((x) => x.id === k);
-          return (
-            <span key={k}>
-              <Light state={short.has(k) ? (kind?.quantity === 0 ? 'missing' : 'short') : 'there'} /> {q > 1 ? `${q} × ` : ''}
-              {(kind?.title ?? k).toLowerCase()}
-            </span>
-          );
+          const state = short.has(k) ? (kind?.quantity === 0 ? 'missing' : 'short') : kind?.state === 'unsure' ? 'unsure' : 'there';
+          return <ThingNeed key={k} id={k} kind={kind} quantity={short.has(k) ? inRound(k, draft, variants, round) : q} state={state} />;
         })}
       </div>
     </td>

@@ -43,6 +43,11 @@ export function TablePanel({
       <h2>
         {gameTitle(table.game)}, table {at.table + 1}, round {at.round + 1}
       </h2>
+      {stored?.standIns.map((s) => (
+        <p key={s.instead} className={panel.small}>
+          <b>{s.instead}</b> {s.say}
+        </p>
+      ))}
       {stored?.helper && <p className={panel.small}>A helper is bound to this table.</p>}
       <ul className={panel.list}>
         {table.seats.map((s) => {

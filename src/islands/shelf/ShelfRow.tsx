@@ -1,6 +1,6 @@
 import type { KindWire } from '../../contract/wire/thingsOwned';
-import { Light } from '../../ui/Light';
 import { link } from '../shared/api';
+import { ThingNeed } from '../things/ThingNeed';
 import panel from '../shared/panel.module.css';
 import type { Skills } from '../shared/useSkills';
 import type { Row } from './rowsOf';
@@ -67,16 +67,9 @@ export function ShelfRow({
           : ''}
       </td>
       <td className={styles.things}>
-        {variant?.materials.map((m) => {
-          const kind = byKind.get(m.kind);
-          const state = !kind || kind.plentiful || kind.quantity >= m.quantity ? 'there' : kind.quantity === 0 ? 'missing' : 'short';
-          return (
-            <span key={m.kind}>
-              <Light state={state} /> {m.quantity > 1 ? `${m.quantity} × ` : ''}
-              {(kind?.title ?? m.kind).toLowerCase()}
-            </span>
-          );
-        })}
+        {variant?.materials.map((m) => (
+          <ThingNeed key={m.kind} id={m.kind} kind={byKind.get(m.kind)} quantity={m.quantity} />
+        ))}
       </td>
     </tr>
   );

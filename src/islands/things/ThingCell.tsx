@@ -9,6 +9,11 @@ import { stateWords, type Told, unitWords } from './useThings';
 /** Digits typed within this time belong together. */
 const typingMs = 900;
 
+function taken(e: KeyboardEvent): void {
+  e.preventDefault();
+  e.stopPropagation();
+}
+
 /** One kind of thing as a picture with how many there are. Digits type the count, P plenty, ? not sure, 0 none. */
 export function ThingCell({
   thing,
@@ -32,14 +37,16 @@ export function ThingCell({
       const text = (fresh ? '' : typed.current.text) + e.key;
       typed.current = { text, at: performance.now() };
       onTell({ quantity: Math.min(100_000, Number(text)) });
-    } else if (e.key === 'p' || e.key === 'P') onTell({ told: 'plenty' });
+      return taken(e);
+    }
+    typed.current.text = '';
+    if (e.key === 'p' || e.key === 'P') onTell({ told: 'plenty' });
     else if (e.key === '?') onTell({ told: 'unsure' });
     else if (e.key === '+') onTell({ quantity: thing.owned + 1 });
     else if (e.key === '-') onTell({ quantity: Math.max(0, thing.owned - 1) });
     else if (e.key === 'Enter') onOpen();
     else return;
-    e.preventDefault();
-    e.stopPropagation();
+    taken(e);
   }
   const { state } = thing;
   const soft =

@@ -44,7 +44,7 @@ export function TickCupboard({ things, onClose }: { things: readonly KindWire[];
       onClose();
     },
   });
-  const drawers = [...new Set(things.map((t) => t.drawer))];
+  const drawers = [...new Set([...things].sort((x, y) => x.place - y.place).map((t) => t.drawer))];
   return (
     <>
       <div className={panel.head}>
