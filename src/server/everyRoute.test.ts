@@ -255,6 +255,9 @@ it('every route answers as described', async () => {
     resting: r.resting,
   }));
   expect((await go('POST', '/plans/{id}/check', { path: `/plans/${plan.id}/check`, body: { rounds } })).violations).toEqual([]);
+  const atOnce = await go('POST', '/sessions/now', { query: { wait: '60' }, body: { present: present.slice(0, 3), rounds: 1 } });
+  await go('GET', '/plans/{id}', { path: `/plans/${atOnce.plan}` });
+  await go('DELETE', '/plans/{id}', { path: `/plans/${atOnce.plan}` });
   const price = await go('POST', '/plans/{id}/price', { path: `/plans/${plan.id}/price`, query: { wait: '60' }, body: { aim: 'games' } });
   expect(price).toMatchObject({ aim: 'games', games: expect.any(Number), gamesWithout: expect.any(Number) });
   expect(price.share).toBeGreaterThanOrEqual(0);

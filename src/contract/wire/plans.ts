@@ -261,6 +261,24 @@ export type WhatIfWire = Static<typeof whatIf>;
 const gamesOut = obj({ different: int, fresh: int });
 
 export const plansWire = define({
+  'POST /sessions/now': {
+    summary: 'A session for these children now, with games of the library where the shelf has too few they can play',
+    query: waitQuery,
+    body: closed(
+      {
+        present: arr(str, mostPresent),
+        minutes: perSession.minutes,
+        rounds: perSession.rounds,
+        tables: perSession.tables,
+        helpers: perSession.helpers,
+      },
+      ['present'],
+    ),
+    status: 201,
+    response: obj({ plan: str, taken: arr(str) }),
+    job: planned,
+    waits: true,
+  },
   'POST /plans/{id}/price': {
     summary: 'What an aim beside practice costs this session: planned as long without it, nothing stored',
     query: waitQuery,

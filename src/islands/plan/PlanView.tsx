@@ -11,19 +11,21 @@ import panel from '../shared/panel.module.css';
 import { dayWords, spanWords } from '../shared/words';
 import styles from './plan.module.css';
 import { SessionDialog } from './SessionDialog';
+import { SessionNow } from './SessionNow';
+import { Sessions } from './Sessions';
 import { TermDialog } from './TermDialog';
 import { WishesDialog } from './WishesDialog';
 
-export default function PlanView({ date }: { date: string | null }) {
+export default function PlanView({ date, now = false }: { date: string | null; now?: boolean }) {
   return (
     <App>
-      <Plan date={date} />
+      <Plan date={date} first={now} />
     </App>
   );
 }
 
 /** The term as a grid of meetings; each opens as a session. */
-function Plan({ date }: { date: string | null }) {
+function Plan({ date, first }: { date: string | null; first: boolean }) {
   const client = useQueryClient();
   const tell = useTell();
   const term = useQuery({ queryKey: ['term'], queryFn: () => call('GET /term') });
@@ -33,6 +35,7 @@ function Plan({ date }: { date: string | null }) {
   const [running, setRunning] = useState<number | null>(null);
   const [job, setJob] = useState<string | null>(null);
   const [wishing, setWishing] = useState(false);
+  const [now, setNow] = useState(first);
   const asked = useRef(date);
   const off = useMutation({
     mutationFn: (m: MeetingWire) =>
@@ -111,16 +114,23 @@ function Plan({ date }: { date: string | null }) {
             )}
           </>
         )}
-        <Button kind="main" onClick={() => setPlanning({ date: t.today, meeting: t.meetings.find((m) => m.date === t.today) ?? null })}>
+        {!t.term && (
+          <Button kind="main" onClick={() => setNow(true)}>
+            A session now
+          </Button>
+        )}
+        <Button
+          kind={t.term ? 'main' : undefined}
+          onClick={() => setPlanning({ date: t.today, meeting: t.meetings.find((m) => m.date === t.today) ?? null })}
+        >
           Plan a session
         </Button>
       </div>
+      {!t.term && <Sessions />}
       {!t.term ? (
         <Empty title="When do you meet?">
           <p>Say it once, and the term line above shows where you are. A single session can be planned without a term.</p>
-          <Button kind="main" onClick={() => setSetting(true)}>
-            Set the term
-          </Button>
+          <Button onClick={() => setSetting(true)}>Set the term</Button>
         </Empty>
       ) : (
         <table className={styles.term}>
@@ -174,7 +184,7 @@ function Plan({ date }: { date: string | null }) {
                           {m.off ? 'we do meet' : 'no meeting'}
                         </Button>
                       )}
-                      {m.plan && m.state === 'ahead' && m.plan.bound > 0 && m.plan.status !== 'infeasible' && (
+                      {m.plan && m.state === 'ahead' && isTight(m.plan) && (
                         <small className={panel.soft}>
                           within {(100 * (1 - m.plan.objective / m.plan.bound)).toFixed(1)} % of the best
                         </small>
@@ -194,6 +204,7 @@ function Plan({ date }: { date: string | null }) {
         </p>
       )}
       {planning && <SessionDialog date={planning.date} meeting={planning.meeting} onClose={() => setPlanning(null)} />}
+      {now && <SessionNow onClose={() => setNow(false)} />}
       {wishing && <WishesDialog onClose={() => setWishing(false)} />}
       {setting && (
         <TermDialog
@@ -208,6 +219,10 @@ function Plan({ date }: { date: string | null }) {
     </>
   );
 }
+
+/** A bound further off says more about the bound than about the plan. */
+const isTight = ({ objective, bound }: { readonly objective: number; readonly bound: number }): boolean =>
+  bound > 0 && objective > 0 && 1 - objective / bound <= 0.05;
 
 function weeksOf(t: TermWire): { week: number; now: boolean; meetings: MeetingWire[] }[] {
   const weekOf = (date: string): number => Math.floor(daysBetween(t.term!.starts, date) / 7) + 1;

@@ -1,7 +1,7 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
 import { Button } from '../../ui/Button';
-import { Empty, Failure, Loading } from '../../ui/Empty';
+import { Failure, Loading } from '../../ui/Empty';
 import { LinkButton } from '../../ui/LinkButton';
 import { call, link } from '../shared/api';
 import { App, messageOf, useTell } from '../shared/App';
@@ -10,6 +10,7 @@ import { useSkills } from '../shared/useSkills';
 import { useWindowRows } from '../shared/useWindowRows';
 import { SpacerRow } from '../../ui/SpacerRow';
 import { Coverage } from './Coverage';
+import { FrontDoors } from './FrontDoors';
 import { GameDialog } from './GameDialog';
 import { doseOf, matches, rowsOf } from './rowsOf';
 import styles from './shelf.module.css';
@@ -94,19 +95,7 @@ function Shelf({ first }: { first: { text: string | null; skill: string | null }
         </p>
       )}
       {games.data.items.length === 0 ? (
-        <Empty title="The shelf is empty">
-          <p>
-            Take games from the library that came with the app, bring in the list you already have as a CSV file, or add one game by hand.
-            Dice, cards and paper are enough to start.
-          </p>
-          <div className={panel.row}>
-            <LinkButton kind="main" href={link('/shelf/library')}>
-              Look through the library
-            </LinkButton>
-            <LinkButton href={link('/shelf/import')}>Bring in a file</LinkButton>
-            <Button onClick={() => setAdding(true)}>Add a game</Button>
-          </div>
-        </Empty>
+        <FrontDoors onAdd={() => setAdding(true)} />
       ) : (
         <div className={styles.columns}>
           <nav className={styles.bins} aria-label="Bins">

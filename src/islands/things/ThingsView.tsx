@@ -99,7 +99,11 @@ function Things({ tick }: { tick: boolean }) {
           Add a thing
         </Button>
       </div>
-      {playable.data && <CupboardStrip playable={playable.data} />}
+      {playable.data && (
+        <CupboardStrip playable={playable.data}>
+          <LinkButton href={link('/plan?now')}>A session now</LinkButton>
+        </CupboardStrip>
+      )}
       {playable.error && <p className={panel.bad}>{messageOf(playable.error)}</p>}
       {away && awayThing && (
         <div className={styles.away}>

@@ -16,6 +16,7 @@ import { checkRounds } from './checkRounds';
 import { insteadOf } from './insteadOf';
 import { planById } from './planById';
 import { startPriceOf } from './priceOfAims';
+import { startSessionNow } from './sessionNow';
 import { type PlannedJob, startPlan } from './startPlan';
 import { startWhatIf } from './whatIf';
 import { wirePlan } from './wirePlan';
@@ -74,6 +75,10 @@ export const planningRoutes = serve(plansWire, {
   },
   'POST /plans/{id}/whatif': async ({ db, params, body, query, today }) =>
     answerOf(await startWhatIf(db, planById(db, params.id), body.rounds, body, today), query.wait, (found) => found),
+  'POST /sessions/now': async ({ db, body, query, today, now }) => {
+    const { job, taken } = await startSessionNow(db, body, today, now);
+    return answerOf(job, query.wait ?? 30, ({ plan }) => new Reply(201, { plan, taken: [...taken] }));
+  },
   'POST /plans/{id}/price': async ({ db, params, body, query, today }) =>
     answerOf(await startPriceOf(db, planById(db, params.id), body.aim, today), query.wait, (found) => found),
   'POST /plans/{id}/replan': ({ db, params, body, query, today, now }) => {

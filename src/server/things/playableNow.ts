@@ -3,7 +3,7 @@ import type { Kept } from '../../contract/wire/route';
 import { libraryOffers } from '../../contract/libraryOffers';
 import { plenty } from '../../core/materials/onHand';
 import { groupBy } from '../../core/recommend/recommend';
-import { variantMaterials } from '../db/schema';
+import { games, variantMaterials } from '../db/schema';
 import { nameKey } from '../../core/content/names';
 import { type LaidOut, playable } from '../../core/recommend/playable';
 import type { Offer } from '../../core/recommend/offer';
@@ -16,20 +16,25 @@ import { titles } from '../shared/titles';
 import { laidOut, offersOf, thingsOnHand } from '../shelf/offers';
 
 /**
- * What can be played today with what is there, from the shelf and from the library, and by whom.
+ * Every version of the shelf and of the library with what a table of it takes of what is there, and what is missing. What
+ * stands on the shelf, or was put away from it, is not told from the library again.
  * @param only things as if nothing else were there, and of those enough
  */
-export async function playableNow(db: Db, today: string, only: readonly string[] | null = null): Promise<Kept<PlayableWire>> {
+export async function versionsLaidOut(
+  db: Db,
+  only: readonly string[] | null = null,
+): Promise<{ readonly shelf: readonly LaidOut[]; readonly library: readonly LaidOut[] }> {
   const shelf = await offersOf(db);
-  const graph = graphOf(db);
   const there = thingsOnHand(db);
   const here = only ? { ...there, have: (kind: string) => (only.includes(kind) ? plenty : 0) } : there;
-  const onShelf = new Set(shelf.map((o) => nameKey(o.gameTitle)));
-  // What stands on the shelf is told from there, in the owner's own versions.
-  const library = libraryOffers(graph).filter((o) => !onShelf.has(nameKey(o.gameTitle)));
-  const people = allLearners(db);
-  const maps = allEstimates(db, people, today);
-  const needs = people.map((l) => needsOf(graph, l, maps.get(l.id)!, today));
+  const owned = new Set(
+    db
+      .select({ title: games.title })
+      .from(games)
+      .all()
+      .map((g) => nameKey(g.title)),
+  );
+  const library = libraryOffers(graphOf(db)).filter((o) => !owned.has(nameKey(o.gameTitle)));
   // What the versions of the shelf need by their rules, whatever stands in for it now.
   const needsOfVersion = new Map(
     [...groupBy(db.select().from(variantMaterials).all(), (m) => m.variantId)].map(([variant, rows]) => [
@@ -37,13 +42,27 @@ export async function playableNow(db: Db, today: string, only: readonly string[]
       rows.map((m) => ({ kind: m.kindId, quantity: m.quantity })),
     ]),
   );
-  const lay = (o: Offer): LaidOut => {
-    const out = { ...o, ...laidOut(here, needsOfVersion.get(o.variant) ?? o.materials, o.mechanism) };
+  const lay = (o: Offer, needs: Offer['materials']): LaidOut => {
+    const out = { ...o, ...laidOut(here, needs, o.mechanism) };
     return { offer: out, missing: out.materials.filter((m) => here.have(m.kind) < m.quantity) };
   };
-  const found = playable(graph, [...shelf, ...library.map((o) => ({ ...o, game: `library:${o.game}` }))].map(lay), needs);
+  return {
+    shelf: shelf.map((o) => lay(o, needsOfVersion.get(o.variant) ?? [])),
+    library: library.map((o) => lay(o, o.materials)),
+  };
+}
+
+/** What can be played today with what is there, from the shelf and from the library, and by whom. */
+export async function playableNow(db: Db, today: string, only: readonly string[] | null = null): Promise<Kept<PlayableWire>> {
+  const { shelf, library } = await versionsLaidOut(db, only);
+  const graph = graphOf(db);
+  const people = allLearners(db);
+  const maps = allEstimates(db, people, today);
+  const needs = people.map((l) => needsOf(graph, l, maps.get(l.id)!, today));
+  const marked = library.map((v) => ({ ...v, offer: { ...v.offer, game: `library:${v.offer.game}` } }));
+  const found = playable(graph, [...shelf, ...marked], needs);
   const name = titles(db);
-  const titleOf = new Map([...shelf, ...library].map((o) => [o.game, o.gameTitle]));
+  const titleOf = new Map([...shelf, ...library].map(({ offer }) => [offer.game, offer.gameTitle]));
   const plain = (game: string): string => game.replace(/^library:/, '');
   const byId = new Map(people.map((l) => [l.id, l.nickname]));
   return {

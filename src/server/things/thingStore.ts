@@ -25,6 +25,7 @@ const shippedDrawer = new Map(shippedKinds.map((k) => [k.id, k.drawer]));
 
 const drawers = [...new Set(shippedKinds.map((k) => k.drawer))];
 const spare = 'Spare parts';
+const last = 1_000_000;
 type BinRow = typeof bins.$inferSelect;
 
 /** Where it lies: in its bin, else where such things usually lie; the usual places come first. */
@@ -32,7 +33,7 @@ function drawerOf({ id, binId }: KindRow, all: readonly BinRow[]): { readonly dr
   const bin = binId === null ? null : all.find((b) => b.id === binId);
   if (bin) return { drawer: bin.title, place: drawers.length + bin.position };
   const drawer = shippedDrawer.get(id) ?? spare;
-  return { drawer, place: drawer === spare ? Number.MAX_SAFE_INTEGER : drawers.indexOf(drawer) };
+  return { drawer, place: drawer === spare ? last : drawers.indexOf(drawer) };
 }
 
 /** A kind as the API speaks of it. */
