@@ -78,6 +78,7 @@ export function Board(props: BoardProps) {
 }
 
 function Cell({
+  plan,
   draft,
   variants,
   kinds,
@@ -102,8 +103,10 @@ function Cell({
   const wrong = violations.some((v) => v.round === round && (v.game === table.game || table.seats.some((s) => s.learner === v.learner)));
   const own = variants.filter((v) => v.game === table.game);
   const chosenBy = new Map(checked?.[round]?.tables.find((t) => t.game === table.game)?.seats.map((s) => [s.learner, s.variant]));
-  const wanted = new Map<string, number>();
-  for (const s of table.seats)
+  // As it was planned, with what stands in for what; a table set by hand by the rules of its versions.
+  const planned = plan.rounds[round]?.tables.find((t) => t.game === table.game);
+  const wanted = new Map(planned?.materials.map((m) => [m.kind, m.quantity]));
+  for (const s of planned ? [] : table.seats)
     for (const m of own.find((v) => v.id === (s.variant ?? chosenBy.get(s.learner)))?.materials ?? [])
       wanted.set(m.kind, Math.max(wanted.get(m.kind) ?? 0, m.quantity));
   const short = new Set(
