@@ -24,6 +24,9 @@ const libraryGame = obj({
       helper,
       room,
       materials: arr(material),
+      /** What a table of it takes of what is there, with what stands in; things still missing. */
+      missing: arr(material),
+      standIns: arr(str),
       /** Measured when the version was shipped. */
       profile: nullable(
         obj({

@@ -199,8 +199,8 @@ export const shelfWire = define({
   },
   'GET /bins': { summary: 'Where things live', query: pageQuery, response: list(bin) },
   'POST /imports/shelf': {
-    summary: 'Preview or bring in a catalogue CSV, all or nothing',
-    body: fileBody,
+    summary: 'Preview or bring in a catalogue CSV, all or nothing; `skip` leaves out rows that need mending',
+    body: closed({ ...fileBody.properties, skip: bool }),
     response: obj({
       committed: bool,
       rows: arr(catalogueRow),

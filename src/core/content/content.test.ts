@@ -339,3 +339,48 @@ describe('long files', () => {
     expect(roster.ok && readRoster(roster.value.rows, '2026-11-10', []).drafts).toHaveLength(20_000);
   });
 });
+
+describe('a shelf as somebody really keeps it', () => {
+  const reading = readShelf('examples/shelf-as-kept.csv');
+  const row = (n: number) => reading.drafts.find((d) => d.row === n)!;
+  it('comes in whole: what is loose is taken as it is likely meant, and told', () => {
+    expect(reading.problems).toEqual([]);
+    expect(reading.drafts).toHaveLength(41);
+    // The headline of the column says that these are grades: no child of one year.
+    expect([row(2), row(12), row(18), row(24)].map((d) => d.ages)).toEqual([
+      [6, 8],
+      [7, 10],
+      [4, 6],
+      [5, 6],
+    ]);
+    expect([row(5), row(8), row(11), row(20), row(40)].map((d) => d.players)).toEqual([
+      [2, 15],
+      [2, 12],
+      [2, 4],
+      [3, 5],
+      [2, 2],
+    ]);
+    expect(row(2).materials).toEqual([
+      { kind: 'playing-cards', quantity: 2 },
+      { kind: 'sand-timer', quantity: 1 },
+    ]);
+    expect(row(23).materials).toEqual([{ kind: 'playing-cards', quantity: 2 }]);
+    expect(row(4).materials).toEqual([{ kind: 'playing-cards', quantity: 1 }]);
+    expect(row(10).materials).toEqual([]);
+    expect(row(18).materials).toEqual([{ kind: 'dot-cards', quantity: 1 }]);
+    expect(row(14).materials).toEqual([{ kind: 'number-deck-1-10', quantity: 1 }]);
+  });
+  it('says what was guessed, once for what is alike, and what is no game', () => {
+    const said = reading.remarks.map((r) => r.message);
+    expect(said).toContain('players: “15ish” is taken as up to 15.');
+    expect(said).toContain('players: “any” is taken as 2 to 4. (so in 4 rows)');
+    expect(said).toContain('“24 cards on a ring” belongs to the game itself; it is not counted among the things.');
+    expect(said).toContain('“dot cards (30)” is taken as one set.');
+    expect(reading.remarks).toContainEqual({ row: 44, message: 'This line adds up the others; it is no game and was left out.' });
+    expect(said.filter((m) => m.startsWith('No source given'))).toHaveLength(1);
+  });
+  it('keeps in the notes what stands in columns that are not known', () => {
+    const rows = [{ row: 2, cells: { game: 'One', notes: 'Loud.', Colour: 'green', Empty: '' } }];
+    expect(readCatalogue(rows, { ...context, unread: ['Colour', 'Empty'] }).drafts[0]!.notes).toBe('Loud.\nColour: green');
+  });
+});

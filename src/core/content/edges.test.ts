@@ -18,11 +18,12 @@ import { checkBorn, readRoster, rosterColumnOf } from './readRoster';
 
 describe('headers', () => {
   it.each([
-    ['game', 'Game', 'TITLE', 'names'],
+    ['game', 'Game', 'TITLE', 'names', 'Game name', 'Activity'],
     ['variant', 'Variant', 'version', 'Versions'],
-    ['bin', 'bin', 'Unit', 'unit bin', 'Box'],
-    ['ages', 'Ages', 'age', 'Grade', 'grades'],
-    ['players', 'Players'],
+    ['bin', 'bin', 'Unit', 'unit bin', 'Box', 'Where it lives'],
+    ['ages', 'Ages', 'age'],
+    ['grade', 'Grade', 'grades', 'Grade level', 'Year group'],
+    ['players', 'Players', '# players', 'Number of players'],
     ['players min', 'players min', 'Min players', 'player min'],
     ['players max', 'players max', 'Max players', 'player max'],
     ['minutes', 'Minutes', 'Time', 'length', 'minute'],

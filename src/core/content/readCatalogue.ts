@@ -1,7 +1,30 @@
 import type { MaterialKind } from '../materials/kind';
 import type { Problem, Result } from '../shared/codes';
 import { nameKey, shortened } from './names';
-import { oldestAge, plainWords, readAges, readMaterial, readMinutes, readParameters, readSpan, slugOf, tidyTitle } from './cells';
+import {
+  type NamedQuantity,
+  oldestAge,
+  plainWords,
+  readAges,
+  readMaterial,
+  readMinutes,
+  readParameters,
+  readSpan,
+  slugOf,
+  tidyTitle,
+} from './cells';
+import {
+  isOwnPieces,
+  isTotal,
+  mostPacks,
+  readGrades,
+  readMinutesLoosely,
+  readPlayersLoosely,
+  saysNothing,
+  tellsMore,
+  thingsIn,
+  withoutRemark,
+} from './lenient';
 
 export interface CsvRow {
   /** Line in the file, the header being 1. */
@@ -39,6 +62,8 @@ export interface CatalogueContext {
   readonly skills: readonly { readonly id: string; readonly title: string }[];
   readonly checkParameters: (mechanism: string, parameters: object) => Result<object>;
   readonly seatsOf: (mechanism: string) => { readonly min: number; readonly max: number } | null;
+  /** Columns of the file that are none of ours, as they are headed; what they say is kept in the notes. */
+  readonly unread?: readonly string[];
 }
 
 const sources: ReadonlyMap<string, VariantDraft['source']> = new Map(
@@ -66,6 +91,10 @@ export function readCatalogue(rows: readonly CsvRow[], context: CatalogueContext
   const seen = new Map<string, { row: number; spelt: string }>();
   const words = wordsKnown(context);
   for (const row of rows) {
+    if (isTotal(row.cells['game'] ?? '')) {
+      remarks.push({ row: row.row, message: 'This line adds up the others; it is no game and was left out.' });
+      continue;
+    }
     const reader = new RowReader(row, context, words, problems, remarks, proposed);
     const draft = reader.read();
     if (!draft) continue;
@@ -87,7 +116,23 @@ export function readCatalogue(rows: readonly CsvRow[], context: CatalogueContext
     seen.set(key, { row: row.row, spelt: `${draft.game}, ${draft.variant}` });
     drafts.push(draft);
   }
-  return { drafts, problems, remarks, proposedKinds: [...proposed.values()] };
+  return { drafts, problems, remarks: together(remarks), proposedKinds: [...proposed.values()] };
+}
+
+/** What would be said more often than this is said once, with how often. */
+const mostAlike = 3;
+
+function together(remarks: readonly { readonly row: number; readonly message: string }[]): { row: number; message: string }[] {
+  const times = new Map<string, number>();
+  for (const { message } of remarks) times.set(message, (times.get(message) ?? 0) + 1);
+  const said = new Set<string>();
+  return remarks.flatMap(({ row, message }) => {
+    const n = times.get(message)!;
+    if (n <= mostAlike) return [{ row, message }];
+    if (said.has(message)) return [];
+    said.add(message);
+    return [{ row, message: `${message} (so in ${n} rows)` }];
+  });
 }
 
 /** Kinds and skills by the words people use for them, looked up once for the whole file. */
@@ -125,6 +170,7 @@ class RowReader {
     const variant = this.cell('variant') || 'as it comes';
     const mechanism = this.mechanism();
     const parameters = this.parameters(mechanism);
+    const unread = this.context.unread?.flatMap((h) => (this.cell(h) === '' ? [] : [`${h}: ${this.cell(h)}`])) ?? [];
     const draft: VariantDraft = {
       row: this.row.row,
       game,
@@ -136,7 +182,7 @@ class RowReader {
       materials: this.materials(),
       source: this.source(),
       condition: this.cell('condition'),
-      notes: this.cell('notes'),
+      notes: [this.cell('notes'), ...unread].filter(Boolean).join('\n'),
       mechanism,
       parameters,
       declared: this.declared(),
@@ -155,12 +201,29 @@ class RowReader {
 
   private ages(): [number, number] {
     const text = this.cell('ages');
+    const grade = this.cell('grade');
+    if (text === '' && grade !== '') return this.agesOfGrade(grade);
     if (text === '') return [4, oldestAge];
+    if (saysNothing(text)) return this.guessed('ages', text, `taken as 4 to ${oldestAge}`, [4, oldestAge]);
     const ages = readAges(text);
     if (!ages) this.fault('ages', 'malformed', `"${text}" is not an age. Write 6-8, 6+ or K-2.`);
     else if (ages[0] > ages[1]) this.fault('ages', 'out-of-range', `"${text}" runs backwards.`);
     else if (ages[0] < 2 || ages[1] > 18) this.fault('ages', 'out-of-range', `"${text}" lies outside 2 to 18 years.`);
     return ages ?? [4, oldestAge];
+  }
+
+  private agesOfGrade(text: string): [number, number] {
+    if (saysNothing(text)) return this.guessed('grade', text, `taken as 4 to ${oldestAge}`, [4, oldestAge]);
+    const ages = readGrades(text, oldestAge);
+    if (!ages) this.fault('grade', 'malformed', `"${text}" is not a grade. Write K-2, 3 or Year 4.`);
+    else if (ages[0] >= ages[1]) this.fault('grade', 'out-of-range', `"${text}" runs backwards.`);
+    return ages ?? [4, oldestAge];
+  }
+
+  /** What is written loosely is taken as it is likely meant, and told. */
+  private guessed<T>(field: string, text: string, guess: string | null, value: T): T {
+    if (guess !== null) this.remarks.push({ row: this.row.row, message: shortened(`${field}: “${text}” is ${guess}.`) });
+    return value;
   }
 
   private players(mechanism: string | null): [number, number] {
@@ -171,8 +234,11 @@ class RowReader {
     const maxText = this.cell('players max');
     let players: [number, number] | null = usual;
     let field = 'players';
-    if (text !== '') players = readSpan(text, mostPlayers);
-    else if (minText !== '' || maxText !== '') {
+    if (text !== '') {
+      players = readSpan(text, mostPlayers);
+      const loose = players ? null : readPlayersLoosely(text, usual);
+      if (loose) players = this.guessed('players', text, loose.guess, loose.value);
+    } else if (minText !== '' || maxText !== '') {
       // One column may hold both ends, as in "2-4".
       field = 'players min';
       const low = minText === '' ? [usual[0], usual[0]] : readSpan(minText, mostPlayers);
@@ -199,18 +265,37 @@ class RowReader {
 
   private minutes(): number {
     const text = this.cell('minutes');
-    if (text === '') return 15;
-    const minutes = readMinutes(text);
+    if (text === '') return usualMinutes;
+    let minutes = readMinutes(text);
+    const loose = minutes === null ? readMinutesLoosely(text, usualMinutes) : null;
+    if (loose) minutes = this.guessed('minutes', text, loose.guess, loose.value);
     if (minutes === null) this.fault('minutes', 'malformed', `"${text}" is not a time. Write 15 or 15 min.`);
     else if (minutes <= 0 || minutes > 240) this.fault('minutes', 'out-of-range', `${minutes} minutes lies outside 1 to 240.`);
-    return minutes ?? 15;
+    return minutes ?? usualMinutes;
   }
 
   private materials(): VariantDraft['materials'] {
     const wanted = new Map<string, number>();
-    for (const part of this.cell('materials').split(/[;\n]/)) {
-      if (part.trim() === '') continue;
+    const parts = thingsIn(this.cell('materials'));
+    for (const [i, whole] of parts.entries()) {
+      // More of the thing before it, after a comma.
+      if (i > 0 && tellsMore(whole)) continue;
+      const part = withoutRemark(whole);
+      if (part === '') continue;
       const read = readMaterial(part);
+      const set = read && this.setOf(read);
+      if (set) {
+        this.remarks.push({ row: this.row.row, message: shortened(`“${part}” is taken as one ${set.unit}.`) });
+        wanted.set(set.id, (wanted.get(set.id) ?? 0) + 1);
+        continue;
+      }
+      if (read && this.isOwn(read)) {
+        this.remarks.push({
+          row: this.row.row,
+          message: shortened(`“${part}” belongs to the game itself; it is not counted among the things.`),
+        });
+        continue;
+      }
       if (!read) {
         this.fault('materials', 'bad-quantity', `"${part.trim()}" has no quantity that can be counted out. Write 2 dice or dice x2.`);
         continue;
@@ -219,6 +304,20 @@ class RowReader {
       wanted.set(kind, (wanted.get(kind) ?? 0) + read.quantity);
     }
     return [...wanted].map(([kind, quantity]) => ({ kind, quantity }));
+  }
+
+  /** So many cards of a kind that is kept by the set: one set of them. */
+  private setOf({ name, quantity }: NamedQuantity): MaterialKind | null {
+    const known = this.words.kinds.get(plainWords(name));
+    const kind = known === undefined ? undefined : this.context.kinds.find((k) => k.id === known);
+    return kind && quantity > mostPacks && inPacks.has(kind.unit) && plainWords(name) !== 'card' ? kind : null;
+  }
+
+  /** More packs than anybody lays on a table are the game's own cards. */
+  private isOwn({ name, quantity }: NamedQuantity): boolean {
+    const known = this.words.kinds.get(plainWords(name));
+    const kind = known === undefined ? undefined : this.context.kinds.find((k) => k.id === known);
+    return kind ? quantity > mostPacks && inPacks.has(kind.unit) : isOwnPieces(name, quantity);
   }
 
   private kindOf(name: string): string {
@@ -294,6 +393,10 @@ class RowReader {
       });
   }
 }
+
+const usualMinutes = 15;
+/** Things that are counted by the pack. */
+const inPacks: ReadonlySet<string> = new Set(['pack', 'deck', 'set']);
 
 /** Chances in ten minutes that a declared skill stands for when no number is given. */
 const declaredDose = 10;

@@ -51,6 +51,42 @@ describe('bringing a file in', () => {
     expect(within(await screen.findByRole('alert')).getByText(/Row 3, born/)).toBeTruthy();
     expect(screen.queryByRole('button', { name: /Bring everybody in/ })).toBeNull();
   });
+  it('leaves the rows out that need mending, where that is wanted', async () => {
+    const row = {
+      row: 2,
+      game: 'Moss Race',
+      variant: 'as it comes',
+      bin: 'Unsorted',
+      ages: [4, 12],
+      players: [2, 4],
+      minutes: 12,
+      materials: [],
+      source: 'made',
+      condition: '',
+      notes: '',
+      mechanism: null,
+      parameters: {},
+      declared: [],
+      already: false,
+    };
+    const found = {
+      committed: false,
+      rows: [row],
+      problems: [{ code: 'malformed', row: 3, field: 'game', message: 'Row 3, game: The game has no name.' }],
+      remarks: [],
+      proposedKinds: [],
+      added: { games: 0, variants: 0, kinds: 0 },
+      change: null,
+    };
+    api().on('POST /imports/shelf', (body: { commit?: boolean }) =>
+      body.commit ? { ...found, committed: true, added: { games: 1, variants: 1, kinds: 0 }, change: 'c1' } : found,
+    );
+    show(<ImportView kind="shelf" />);
+    await userEvent.upload(screen.getByLabelText('CSV file'), file());
+    await userEvent.click(await screen.findByRole('button', { name: 'Leave them out and bring in the other 1 version' }));
+    expect(await screen.findByText('1 version of 1 new game is on the shelf.')).toBeTruthy();
+    expect(api().writes.at(-1)!.body).toMatchObject({ commit: true, skip: true });
+  });
   it('says what is wrong with a file that is none', async () => {
     api().on('POST /imports/shelf', new Refusal(422, { code: 'not-csv', message: 'This is not a text file.', field: 'file' }));
     show(<ImportView kind="shelf" />);

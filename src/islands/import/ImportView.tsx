@@ -54,7 +54,10 @@ function Import({ kind }: { kind: keyof typeof kinds }) {
   const input = useRef<HTMLInputElement>(null);
   const preview = useMutation({ mutationFn: (base64: string): Promise<Preview> => call(words.route, { body: { base64 } }) });
   const commit = useMutation({
-    mutationFn: (): Promise<Preview> => call(words.route, { body: { base64: file!.base64, commit: true }, key }),
+    mutationFn: (skip: boolean): Promise<Preview> =>
+      skip
+        ? call('POST /imports/shelf', { body: { base64: file!.base64, commit: true, skip }, key })
+        : call(words.route, { body: { base64: file!.base64, commit: true }, key }),
   });
   async function take(chosen: File | undefined): Promise<void> {
     if (!chosen) return;
@@ -116,6 +119,15 @@ function Import({ kind }: { kind: keyof typeof kinds }) {
               <li key={i}>{p.message}</li>
             ))}
           </ul>
+          {'rows' in found && found.rows.some((r) => !r.already) && !commit.data && (
+            <>
+              <p>Mend them in the file and choose it again, or leave those rows out: they can come in later.</p>
+              <Button disabled={commit.isPending} onClick={() => commit.mutate(true)}>
+                Leave them out and bring in the other {toBring(kind, found)}
+              </Button>
+              {commit.error && <p>{messageOf(commit.error)}</p>}
+            </>
+          )}
         </section>
       )}
       {commit.data ? (
@@ -135,7 +147,7 @@ function Import({ kind }: { kind: keyof typeof kinds }) {
               <Button
                 kind="main"
                 disabled={commit.isPending || (kind === 'evidence' && 'drafts' in found && found.drafts.length === 0)}
-                onClick={() => commit.mutate()}
+                onClick={() => commit.mutate(false)}
               >
                 Bring {kind === 'roster' ? 'everybody' : 'them all'} in
               </Button>
@@ -179,13 +191,16 @@ function Import({ kind }: { kind: keyof typeof kinds }) {
 const isRoster = (kind: keyof typeof kinds, found: RosterPreview | NotesPreview): found is RosterPreview =>
   kind === 'roster' && 'drafts' in found;
 
+const counted = (n: number, what: string): string => `${n} ${what}${n === 1 ? '' : 's'}`;
+
 function toBring(kind: keyof typeof kinds, found: Preview): string {
-  if ('rows' in found) return `${found.rows.filter((r) => !r.already).length} versions`;
-  return `${found.drafts.length} ${isRoster(kind, found) ? 'learners' : 'notes'}`;
+  if ('rows' in found) return counted(found.rows.filter((r) => !r.already).length, 'version');
+  return counted(found.drafts.length, isRoster(kind, found) ? 'learner' : 'note');
 }
 
 function broughtIn(kind: keyof typeof kinds, added: Preview['added']): string {
-  if (typeof added !== 'number') return `${added.variants} versions of ${added.games} new games are on the shelf.`;
+  if (typeof added !== 'number')
+    return `${counted(added.variants, 'version')} of ${counted(added.games, 'new game')} ${added.variants === 1 ? 'is' : 'are'} on the shelf.`;
   return kind === 'evidence' ? `${added} notes are on record; the maps moved.` : `${added} learners are here.`;
 }
 

@@ -2,7 +2,7 @@
 import { screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { describe, expect, it } from 'vitest';
-import { islandTest, page, Refusal } from '../island.testing';
+import { islandTest, page, Refusal, thing } from '../island.testing';
 import LibraryView from './LibraryView';
 
 const { api, show, gone } = islandTest();
@@ -21,6 +21,9 @@ const entry = (id: string, title: string, more: object = {}) => ({
       ages: [5, 8],
       players: { min: 2, max: 4 },
       minutes: 12,
+      materials: [{ kind: 'pair-cards', quantity: 1 }],
+      missing: [],
+      standIns: [],
       profile: { doses: [['make-ten', 9, 0.1]], mix: [['add', 1]], minutes: [8, 12, 16], games: 512, seats: 3, idleTurns: 0 },
     },
   ],
@@ -44,6 +47,21 @@ describe('the library', () => {
     await userEvent.selectOptions(screen.getByLabelText('Age'), '11');
     expect(screen.getByText(/Nothing in the library fits/)).toBeTruthy();
     expect(gone()).toBeNull();
+  });
+  it('shows what a game needs, and only those that can be played with what is there', async () => {
+    const needy = entry('b', 'Levers');
+    const away = [{ kind: 'fact-wheel', quantity: 2 }];
+    api()
+      .on(
+        'GET /library',
+        page([entry('a', 'Two Lamps'), { ...needy, variants: needy.variants.map((v) => ({ ...v, materials: away, missing: away })) }]),
+      )
+      .on('GET /kinds', page([thing('fact-wheel', { title: 'Fact wheel', state: 'none', quantity: 0 })]));
+    show(<LibraryView text={null} />);
+    expect(await screen.findByRole('button', { name: '2 × fact wheel: missing. What to do' })).toBeTruthy();
+    await userEvent.click(screen.getByLabelText('with what we have'));
+    expect(screen.getByText('Two Lamps')).toBeTruthy();
+    expect(screen.queryByText('Levers')).toBeNull();
   });
   it('says why a game was not taken', async () => {
     api()

@@ -13,6 +13,7 @@ import panel from '../shared/panel.module.css';
 import { wordsOf } from '../shared/search';
 import { type Skills, useSkills } from '../shared/useSkills';
 import { useWindowRows } from '../shared/useWindowRows';
+import { ThingNeed } from '../things/ThingNeed';
 import styles from './library.module.css';
 
 type LibraryVersion = LibraryGameWire['variants'][number];
@@ -36,6 +37,8 @@ function Library({ first }: { first: string | null }) {
   const [bin, setBin] = useState('');
   const [age, setAge] = useState('');
   const [open, setOpen] = useState<string | null>(null);
+  const [here, setHere] = useState(false);
+  const kinds = useQuery({ queryKey: ['kinds'], queryFn: () => call('GET /kinds', { query: { limit: 5000 } }) });
   const refresh = (): void => void client.invalidateQueries();
   const take = useMutation({
     mutationFn: (game: LibraryGameWire) => call('POST /library/{id}/take', { params: { id: game.id } }),
@@ -47,8 +50,8 @@ function Library({ first }: { first: string | null }) {
   });
   const all = useMemo(() => library.data?.items ?? [], [library.data]);
   const shown = useMemo(
-    () => (skills ? all.filter((g) => (bin === '' || g.bin === bin) && matches(g, text, age, skills)) : []),
-    [all, bin, text, age, skills],
+    () => (skills ? all.filter((g) => (bin === '' || g.bin === bin) && (!here || canBePlayed(g)) && matches(g, text, age, skills)) : []),
+    [all, bin, text, age, here, skills],
   );
   const list = useWindowRows<HTMLUListElement>(shown.length, 150);
   if (library.error) return <Failure message={messageOf(library.error)} />;
@@ -79,6 +82,10 @@ function Library({ first }: { first: string | null }) {
             </option>
           ))}
         </select>
+        <label className={panel.row}>
+          <input type="checkbox" checked={here} onChange={(e) => setHere(e.target.checked)} />
+          <span>with what we have</span>
+        </label>
         <span className={panel.spring} />
         <LinkButton href={link('/shelf')}>Back to the shelf</LinkButton>
       </div>
@@ -124,6 +131,19 @@ function Library({ first }: { first: string | null }) {
                   ))}
                 </tbody>
               </table>
+              <p className={`${styles.needs} ${panel.small}`}>
+                {neededBy(g).map((m) => (
+                  <ThingNeed
+                    key={m.kind}
+                    id={m.kind}
+                    kind={kinds.data?.items.find((k) => k.id === m.kind)}
+                    quantity={m.quantity}
+                    {...(isMissing(g, m.kind) ? {} : { state: 'there' as const })}
+                  />
+                ))}
+                {neededBy(g).length === 0 && <span className={panel.soft}>nothing to lay out</span>}
+              </p>
+              {standInsOf(g).length > 0 && <p className={`${panel.soft} ${panel.small}`}>{standInsOf(g).join(' ')}</p>}
               {open === g.id && (
                 <div className={styles.more}>
                   <ol>
@@ -165,6 +185,16 @@ function Library({ first }: { first: string | null }) {
     </>
   );
 }
+
+/** Whether one of its versions has all that it takes. */
+const canBePlayed = (g: LibraryGameWire): boolean => g.variants.some((v) => v.missing.length === 0);
+
+/** What the version takes that needs least that is not there. */
+const easiest = (g: LibraryGameWire): LibraryVersion | undefined => [...g.variants].sort((x, y) => x.missing.length - y.missing.length)[0];
+const neededBy = (g: LibraryGameWire): LibraryVersion['materials'] => easiest(g)?.materials ?? [];
+/** Neither there nor stood in for. */
+const isMissing = (g: LibraryGameWire, kind: string): boolean => easiest(g)?.missing.some((m) => m.kind === kind) ?? false;
+const standInsOf = (g: LibraryGameWire): readonly string[] => easiest(g)?.standIns ?? [];
 
 const skillsNamed = 2;
 const leastDose = 1;

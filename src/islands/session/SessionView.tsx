@@ -172,7 +172,8 @@ function Session({ id }: { id: string }) {
       <div className={panel.head}>
         <h1>{dayWords(p.date)}</h1>
         <span>
-          <b className={panel.num}>{p.request.present.length}</b> present, <b className={panel.num}>{p.request.helpers}</b> {p.request.helpers === 1 ? 'helper' : 'helpers'}
+          <b className={panel.num}>{p.request.present.length}</b> present, <b className={panel.num}>{p.request.helpers}</b>{' '}
+          {p.request.helpers === 1 ? 'helper' : 'helpers'}
         </span>
         <span className={panel.spring} />
         <Button disabled={!canUndo} onClick={() => step(-1)}>

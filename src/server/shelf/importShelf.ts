@@ -2,19 +2,18 @@ import { readCsv } from '../../adapters/csv/readCsv';
 import { checkParameters } from '../../contract/parameters';
 import { graphOf } from '../db/graphOf';
 import { nameKey } from '../../core/content/names';
-import { columnOf } from '../../core/content/catalogueColumns';
+import { columnOf, ourColumns } from '../../core/content/catalogueColumns';
 import { type CatalogueReading, readCatalogue, type VariantDraft } from '../../core/content/readCatalogue';
 import { mechanismById } from '../../core/mechanisms/registry';
 import type { Problem } from '../../core/shared/codes';
-import { eq } from 'drizzle-orm';
-import type { Db, Tx } from '../db/db';
+import type { Db } from '../db/db';
 import { games, kinds, type UndoStep, variantMaterials, variants } from '../db/schema';
 import { insertAll } from '../db/insertAll';
 import { ProblemError } from '../http/problemError';
 import { binFor, gameRow } from './shelfStore';
 import { variantRow } from './variantStore';
 import { idGiver } from '../shared/freeId';
-import { recordChange, stepBack } from '../undo/undo';
+import { recordChange } from '../undo/undo';
 
 export interface ShelfImport {
   readonly committed: boolean;
@@ -26,11 +25,13 @@ export interface ShelfImport {
   readonly change: string | null;
 }
 
-/** Shows what a catalogue file would bring; with `commit` brings all of it, or nothing. */
-export function importShelf(db: Db, bytes: Uint8Array, commit: boolean, now: string): ShelfImport {
+/** Shows what a catalogue file would bring; with `commit` brings all of it, or nothing; with `skip` all but the rows that need mending. */
+export function importShelf(db: Db, bytes: Uint8Array, commit: boolean, now: string, skip = false): ShelfImport {
   const table = readCsv(bytes, columnOf, ['game']);
   if (!table.ok) throw new ProblemError(table.problem);
+  const unread = table.value.headers.filter((h) => h !== '' && !ourColumns.includes(h));
   const reading = readCatalogue(table.value.rows, {
+    unread,
     kinds: db
       .select()
       .from(kinds)
@@ -60,6 +61,9 @@ export function importShelf(db: Db, bytes: Uint8Array, commit: boolean, now: str
     problems: reading.problems,
     remarks: [
       ...table.value.remarks,
+      ...(unread.length > 0
+        ? [{ row: 1, message: `Not known here: ${unread.map((h) => `“${h}”`).join(', ')}. What those columns say is kept in the notes.` }]
+        : []),
       ...reading.remarks,
       ...rows
         .filter((r) => r.already)
@@ -68,7 +72,7 @@ export function importShelf(db: Db, bytes: Uint8Array, commit: boolean, now: str
     proposedKinds: reading.proposedKinds,
   };
   if (!commit) return { committed: false, ...preview, added: { games: 0, variants: 0, kinds: 0 }, change: null };
-  if (reading.problems.length > 0) {
+  if (reading.problems.length > 0 && !skip) {
     const first = reading.problems[0]!;
     throw new ProblemError({ ...first, message: `${first.message} Nothing was brought in.`, detail: { problems: reading.problems } }, 422);
   }
@@ -147,21 +151,7 @@ function bring(
     insertAll(tx, variantMaterials, things);
     // What hangs on another goes first when this is taken back.
     undo.reverse();
-    raiseStock(tx, drafts, undo);
     const change = recordChange(tx, `Brought in ${drafts.length} versions from a file`, undo);
     return { added: { games: gameRows.length, variants: drafts.length, kinds: reading.proposedKinds.length }, change };
   });
-}
-
-/** What is listed for one table is taken to be in the cupboard, until stock is taken. */
-function raiseStock(tx: Tx, drafts: readonly VariantDraft[], undo: UndoStep[]): void {
-  const wanted = new Map<string, number>();
-  for (const d of drafts) for (const m of d.materials) wanted.set(m.kind, Math.max(wanted.get(m.kind) ?? 0, m.quantity));
-  for (const [kind, quantity] of wanted) {
-    const row = tx.select().from(kinds).where(eq(kinds.id, kind)).get()!;
-    if (row.quantity >= quantity) continue;
-    if (!undo.some((step) => 'delete' in step && step.table === 'kinds' && step.delete['id'] === kind))
-      undo.push(stepBack('kinds', { id: kind }, row, { quantity }));
-    tx.update(kinds).set({ quantity }).where(eq(kinds.id, kind)).run();
-  }
 }

@@ -7,6 +7,8 @@ import type { Db } from '../db/db';
 import { games, type UndoStep, variants } from '../db/schema';
 import { notFound, refuse } from '../http/problemError';
 import { page, serve } from '../http/route';
+import { titles } from '../shared/titles';
+import { laidOut, thingsOnHand } from './offers';
 import { insertGame } from './shelfStore';
 import { insertVariant } from './variantStore';
 import { freeId } from '../shared/freeId';
@@ -21,20 +23,26 @@ export const libraryRoutes = serve(libraryWire, {
         .all()
         .map((g) => nameKey(g.title)),
     );
+    const here = thingsOnHand(db);
+    const title = titles(db);
     return page(
       shippedLibrary.map(({ room = 'calm' as const, ...g }) => ({
         ...g,
         plays: mechanismById(g.mechanism)!.title,
         onShelf: owned.has(nameKey(g.title)),
-        variants: g.variants.map((v) => ({
-          ...v,
-          room,
-          materials: mechanismById(g.mechanism)!.materials(
-            { ...mechanismById(g.mechanism)!.defaults, ...v.parameters },
-            usualSeats(v.players),
-          ),
-          profile: shippedProfile(g.id, v.id) ?? null,
-        })),
+        variants: g.variants.map((v) => {
+          const rules = mechanismById(g.mechanism)!;
+          const materials = rules.materials({ ...rules.defaults, ...v.parameters }, usualSeats(v.players));
+          const out = laidOut(here, materials, g.mechanism);
+          return {
+            ...v,
+            room,
+            materials,
+            missing: out.materials.filter((m) => here.have(m.kind) < m.quantity),
+            standIns: (out.standIns ?? []).map((s) => `${title.kind(s.instead)}: ${s.say}`),
+            profile: shippedProfile(g.id, v.id) ?? null,
+          };
+        }),
       })),
       query,
     );

@@ -125,7 +125,7 @@ export const shelfRoutes = serve(shelfWire, {
         .sort((x, y) => x.position - y.position),
       query,
     ),
-  'POST /imports/shelf': ({ db, body, now }) => importShelf(db, bytesOf(body), body.commit === true, now),
+  'POST /imports/shelf': ({ db, body, now }) => importShelf(db, bytesOf(body), body.commit === true, now, body.skip === true),
   'GET /changes': ({ db, query }) =>
     page(
       db

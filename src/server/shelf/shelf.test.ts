@@ -239,10 +239,25 @@ describe('the shelf as it is asked for', () => {
     const profile = (await ask('GET', '/variants/two-lamps-tens/profile')).body;
     expect([profile.counted, profile.doses[0].standardError]).toEqual([true, 2]);
   });
-  it('takes a thing that a file brings as counted, not as there in any number', async () => {
+  it('leaves open how many there are of what a file names: it says what games need', async () => {
     await ask('POST', '/imports/shelf', { text: 'game,materials\nMoss Race,3 moss tiles\n', commit: true });
     const kind = (await ask('GET', '/kinds?limit=5000')).body.items.find((k: { title: string }) => /moss/i.test(k.title));
-    expect(kind).toMatchObject({ quantity: 3, plentiful: false, smallParts: false, shipped: false });
+    expect(kind).toMatchObject({ state: 'unsure', owned: 0, smallParts: false, shipped: false });
+  });
+  it('leaves rows out that need mending where that is asked, and brings in the others', async () => {
+    const text = 'game,minutes\nMoss Race,12\n,5\nFern Race,8\n';
+    const whole = await ask('POST', '/imports/shelf', { text, commit: true });
+    expect([whole.status, whole.body.error.row]).toEqual([422, 3]);
+    expect((await ask('GET', '/games')).body.total).toBe(0);
+    const some = await ask('POST', '/imports/shelf', { text, commit: true, skip: true });
+    expect(some.body.added).toMatchObject({ games: 2, variants: 2 });
+    expect(some.body.problems).toHaveLength(1);
+    expect((await ask('GET', '/games')).body.total).toBe(2);
+  });
+  it('says which columns are not known, and keeps them in the notes', async () => {
+    const { body } = await ask('POST', '/imports/shelf', { text: 'Game name,Colour\nMoss Race,green\n' });
+    expect(body.remarks).toContainEqual({ row: 1, message: 'Not known here: “Colour”. What those columns say is kept in the notes.' });
+    expect(body.rows[0].notes).toBe('Colour: green');
   });
   it('tells how many versions were measured, and how many cannot be', async () => {
     add({ mechanism: 'running-total', parameters: { highestCard: 7 } });
