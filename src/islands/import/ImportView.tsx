@@ -154,10 +154,10 @@ function Import({ kind }: { kind: keyof typeof kinds }) {
             </div>
             {commit.error && <p className={panel.bad}>{messageOf(commit.error)}</p>}
             {'rows' in found && found.proposedKinds.length > 0 && (
-              <p>
-                <b>New materials:</b> {found.proposedKinds.map((k) => `${k.title} (row ${k.rows.join(', ')})`).join('; ')}. They are added
-                to your kinds.
-              </p>
+              <details className={styles.remarks} open={found.proposedKinds.length <= fewKinds}>
+                <summary>{counted(found.proposedKinds.length, 'thing')} not known here yet, added to your things</summary>
+                <p>{found.proposedKinds.map((k) => `${k.title} (row ${k.rows.join(', ')})`).join('; ')}.</p>
+              </details>
             )}
             {found.remarks.length > 0 && (
               <details className={styles.remarks} open>
@@ -190,6 +190,9 @@ function Import({ kind }: { kind: keyof typeof kinds }) {
 /** Roster and notes look alike when there is nothing in them, so the page says which it is. */
 const isRoster = (kind: keyof typeof kinds, found: RosterPreview | NotesPreview): found is RosterPreview =>
   kind === 'roster' && 'drafts' in found;
+
+/** More than these are folded away. */
+const fewKinds = 12;
 
 const counted = (n: number, what: string): string => `${n} ${what}${n === 1 ? '' : 's'}`;
 

@@ -30,6 +30,7 @@ export function CupboardStrip({
         <div className={styles.lead}>
           <b>{lead}</b>
           <span>what can be played today</span>
+          {children}
         </div>
         <button type="button" className={styles.total} aria-expanded={open === ''} onClick={() => setOpen(open === '' ? null : '')}>
           <b>{playable.games.length}</b>
@@ -69,7 +70,6 @@ export function CupboardStrip({
             </div>
           </div>
         )}
-        {children}
       </div>
       {open !== null && (
         <section
