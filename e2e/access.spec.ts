@@ -54,6 +54,7 @@ const pages = (): [string, string][] => [
   ['shelf', '/shelf'],
   ['library', '/shelf/library'],
   ['things', '/shelf/things'],
+  ['coverage', '/shelf/coverage'],
   ['what we have', '/shelf/things?tick'],
   ['game', `/shelf/${game}`],
   ['learners', '/learners'],

@@ -5,6 +5,7 @@ const places = [
   '/shelf/import',
   '/shelf/library',
   '/shelf/things',
+  '/shelf/coverage',
   '/learners',
   '/learners/import',
   '/learners/evidence',

@@ -255,6 +255,9 @@ it('every route answers as described', async () => {
     resting: r.resting,
   }));
   expect((await go('POST', '/plans/{id}/check', { path: `/plans/${plan.id}/check`, body: { rounds } })).violations).toEqual([]);
+  const coverage = await go('GET', '/coverage', { query: { framework: 'us' } });
+  expect(coverage.items.length).toBeGreaterThan(100);
+  await go('GET', '/coverage.csv');
   const atOnce = await go('POST', '/sessions/now', { query: { wait: '60' }, body: { present: present.slice(0, 3), rounds: 1 } });
   await go('GET', '/plans/{id}', { path: `/plans/${atOnce.plan}` });
   await go('DELETE', '/plans/{id}', { path: `/plans/${atOnce.plan}` });

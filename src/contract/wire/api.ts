@@ -11,6 +11,7 @@ import { libraryWire } from './library';
 import { shelfWire } from './shelf';
 import { frameworksWire, skillsWire } from './skills';
 import { thingsWire } from './thingsOwned';
+import { coverageWire } from './coverage';
 
 export const programWire = define({
   'GET /health': { summary: 'Whether the program is well', response: obj({ status: str, version: str, engine: str }) },
@@ -32,6 +33,7 @@ export const apiWire = {
   ...programWire,
   ...shelfWire,
   ...thingsWire,
+  ...coverageWire,
   ...libraryWire,
   ...simulationWire,
   ...benchWire,

@@ -49,6 +49,7 @@ export function FrontDoors({ onAdd }: { onAdd: () => void }) {
           </ol>
           <div className={panel.row}>
             <LinkButton href={link('/learners/frameworks')}>Look at the codes</LinkButton>
+            <LinkButton href={link('/shelf/coverage')}>Which have a game</LinkButton>
             <LinkButton href={link('/shelf/import')}>Bring in a file</LinkButton>
           </div>
         </section>

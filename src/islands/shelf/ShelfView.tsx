@@ -83,6 +83,7 @@ function Shelf({ first }: { first: { text: string | null; skill: string | null }
         <span className={panel.spring} />
         <Button onClick={() => undo.mutate()}>Undo last change</Button>
         <LinkButton href={link('/shelf/things')}>Things</LinkButton>
+        <LinkButton href={link('/shelf/coverage')}>Coverage</LinkButton>
         <LinkButton href={link('/shelf/library')}>Library</LinkButton>
         <LinkButton href={link('/shelf/import')}>Bring in a file</LinkButton>
         <Button kind="main" onClick={() => setAdding(true)}>

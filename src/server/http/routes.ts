@@ -1,5 +1,6 @@
 import { programWire } from '../../contract/wire/api';
 import { ENGINE } from '../../core/simulate/simulation';
+import { coverageRoutes } from '../coverage/routes';
 import { frameworkRoutes } from '../frameworks/routes';
 import { groupRoutes } from '../group/groupRoutes';
 import { learnerRoutes } from '../learners/routes';
@@ -27,6 +28,7 @@ export const routes: readonly Route[] = [
   }),
   ...shelfRoutes,
   ...thingRoutes,
+  ...coverageRoutes,
   ...libraryRoutes,
   ...simulationRoutes,
   ...benchRoutes,

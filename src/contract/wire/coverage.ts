@@ -1,0 +1,51 @@
+import { type Static, Type } from '@sinclair/typebox';
+import { coverageStates } from '../../core/frameworks/standardsCovered';
+import { define } from './route';
+import { arr, bool, int, nullable, num, obj, oneOf, str } from './schema';
+
+const coveredBy = obj({ game: str, title: str, variant: str, variantTitle: str, skill: str, dose: num });
+
+const covered = obj({
+  identifier: str,
+  code: str,
+  statement: str,
+  band: nullable(str),
+  state: oneOf(...coverageStates),
+  steps: int,
+  stepsWithGame: int,
+  /** Games that practise it, the largest dose first, and how many there are in all. */
+  games: arr(coveredBy),
+  gamesInAll: int,
+  /** Children who are ready for one of its steps and do not hold it. */
+  waiting: arr(obj({ learner: str, nickname: str })),
+  /** Games of the library that would practise it, not on the shelf. */
+  remedies: arr(coveredBy),
+});
+
+export type CoveredWire = Static<typeof covered>;
+
+const coverage = obj({
+  framework: str,
+  title: str,
+  /** Codes that ship with the app are from memory until the owner compares them with her document. */
+  fromMemory: bool,
+  bands: arr(str),
+  items: arr(covered),
+  /** Expectations that would lose their last game without the bin that was asked about. */
+  lost: arr(str),
+});
+
+export type CoverageWire = Static<typeof coverage>;
+
+const query = { framework: str, without: str };
+
+export const coverageWire = define({
+  'GET /coverage': {
+    summary:
+      'Which expectations of a framework have a game, how far each has come, and what would help; `without` a bin as if it were away',
+    query,
+    response: coverage,
+    waits: true,
+  },
+  'GET /coverage.csv': { summary: 'The same as CSV', query, response: Type.String(), media: 'text/csv', waits: true },
+});

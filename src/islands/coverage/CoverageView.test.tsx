@@ -1,0 +1,75 @@
+// @vitest-environment jsdom
+import { screen, waitFor, within } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { describe, expect, it } from 'vitest';
+import type { CoveredWire } from '../../contract/wire/coverage';
+import { islandTest } from '../island.testing';
+import { domainOf } from './CoverageFrame';
+import CoverageView from './CoverageView';
+
+const { api, show } = islandTest();
+const standard = (code: string, band: string, more: Partial<CoveredWire> = {}): CoveredWire => ({
+  identifier: code,
+  code,
+  statement: `About ${code}`,
+  band,
+  state: 'none',
+  steps: 2,
+  stepsWithGame: 0,
+  games: [],
+  gamesInAll: 0,
+  waiting: [],
+  remedies: [],
+  ...more,
+});
+const game = { game: 'two-lamps', title: 'Two Lamps', variant: 'tens', variantTitle: 'tens', skill: 'Pairs of ten', dose: 9.2 };
+const ready = (): void => {
+  api().on('GET /coverage', {
+    framework: 'us',
+    title: 'US style',
+    fromMemory: true,
+    bands: ['K', '1'],
+    lost: [],
+    items: [
+      standard('K.CC.A.1', 'K'),
+      standard('K.OA.A.4', 'K', { state: 'played', games: [game], gamesInAll: 1, stepsWithGame: 1 }),
+      standard('1.OA.C.6', '1', {
+        waiting: [{ learner: 'ada', nickname: 'Ada' }],
+        remedies: [{ ...game, game: 'levers', title: 'Levers' }],
+      }),
+    ],
+  });
+};
+
+describe('coverage', () => {
+  it('opens on the grade in whose holes somebody waits, and closes a hole with a click', async () => {
+    ready();
+    api().on('POST /library/levers/take', { id: 'levers', change: 'c1' });
+    show(<CoverageView />);
+    expect((await screen.findByText(/expectations have a game/)).textContent).toBe('1 of 3 expectations have a game; 2 have none.');
+    expect(screen.getByRole('heading', { name: 'Without a game in 1' })).toBeTruthy();
+    expect(screen.getByText('1 child is ready')).toBeTruthy();
+    await userEvent.click(screen.getByRole('button', { name: 'Take Levers' }));
+    await waitFor(() => expect(api().writes.map((w) => w.path)).toEqual(['/library/levers/take']));
+    expect(await screen.findByText('Levers is on your shelf.')).toBeTruthy();
+  });
+  it('goes from mark to mark with the arrows, and tells what stands there', async () => {
+    ready();
+    show(<CoverageView />);
+    (await screen.findByRole('button', { name: '1.OA.C.6: no game' })).focus();
+    await userEvent.keyboard('{ArrowLeft}');
+    const here = screen.getByRole('button', { name: 'K.OA.A.4: played' });
+    expect(document.activeElement).toBe(here);
+    const side = within(screen.getByRole('complementary'));
+    expect(side.getByText('About K.OA.A.4')).toBeTruthy();
+    expect(side.getByText('about 9 chances in ten minutes for “pairs of ten”')).toBeTruthy();
+    expect(side.getByText('code from memory; the words are ours')).toBeTruthy();
+    await userEvent.keyboard('{ArrowUp}');
+    expect(document.activeElement).toBe(here);
+    await userEvent.keyboard('{ArrowLeft}{ArrowDown}');
+    expect(document.activeElement).toBe(screen.getByRole('button', { name: '1.OA.C.6: no game' }));
+  });
+  it('knows the domain of a code where it has one', () => {
+    expect(['3.NF.A.1', 'K.CC.A.1', 'Y2-N-3', '3N1'].map(domainOf)).toEqual(['NF', 'CC', '', '']);
+  });
+});

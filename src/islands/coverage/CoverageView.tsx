@@ -1,0 +1,120 @@
+import type { CoverageWire } from '../../contract/wire/coverage';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { Failure, Loading } from '../../ui/Empty';
+import { LinkButton } from '../../ui/LinkButton';
+import { addressOf, call, link } from '../shared/api';
+import { App, messageOf, useTell } from '../shared/App';
+import panel from '../shared/panel.module.css';
+import { useTellUndo } from '../shared/useTellUndo';
+import styles from './coverage.module.css';
+import { CoverageFrame } from './CoverageFrame';
+import { Holes } from './Holes';
+import { OneStandard } from './OneStandard';
+
+export default function CoverageView() {
+  return (
+    <App>
+      <Coverage />
+    </App>
+  );
+}
+
+/** Which expectations have no game, and what to do about it. */
+function Coverage() {
+  const client = useQueryClient();
+  const tell = useTell();
+  const tellUndo = useTellUndo();
+  const [framework, setFramework] = useState('');
+  const [without, setWithout] = useState('');
+  const [chosen, setChosen] = useState<string | null>(null);
+  const [band, setBand] = useState<string | null>(null);
+  const frameworks = useQuery({ queryKey: ['frameworks'], queryFn: () => call('GET /frameworks', { query: { limit: 100 } }) });
+  const bins = useQuery({ queryKey: ['bins'], queryFn: () => call('GET /bins', { query: { limit: 5000 } }) });
+  const query = { ...(framework ? { framework } : {}), ...(without ? { without } : {}) };
+  const coverage = useQuery({ queryKey: ['coverage', query], queryFn: () => call('GET /coverage', { query }) });
+  const take = useMutation({
+    mutationFn: (game: { readonly game: string; readonly title: string }) => call('POST /library/{id}/take', { params: { id: game.game } }),
+    onSuccess: ({ change }, { title }) => {
+      void client.invalidateQueries();
+      tellUndo(`${title} is on your shelf.`, change);
+    },
+    onError: (e) => tell(messageOf(e), { bad: true }),
+  });
+  if (coverage.error) return <Failure message={messageOf(coverage.error)} />;
+  if (!coverage.data) return <Loading what="Laying games beside the standards …" />;
+  const c: CoverageWire = coverage.data;
+  const there = c.items.filter((e) => e.state !== 'none').length;
+  const bandHere = band ?? bandMostWaitedIn(c);
+  const standard = c.items.find((e) => e.identifier === chosen) ?? c.items.find((e) => (e.band ?? '') === bandHere) ?? c.items[0];
+  return (
+    <>
+      <div className={panel.head}>
+        <h1>Coverage</h1>
+        <select
+          aria-label="Framework"
+          value={c.framework}
+          onChange={(e) => {
+            setFramework(e.target.value);
+            setChosen(null);
+            setBand(null);
+          }}
+        >
+          {(frameworks.data?.items ?? [{ id: c.framework, title: c.title }]).map((f) => (
+            <option key={f.id} value={f.id}>
+              {f.title}
+            </option>
+          ))}
+        </select>
+        <select aria-label="Without a bin" value={without} onChange={(e) => setWithout(e.target.value)}>
+          <option value="">with every bin</option>
+          {bins.data?.items.map((b) => (
+            <option key={b.id} value={b.id}>
+              without {b.title}
+            </option>
+          ))}
+        </select>
+        <span className={panel.spring} />
+        <LinkButton href={addressOf('GET /coverage.csv', { query })} download>
+          CSV
+        </LinkButton>
+        <LinkButton href={link('/shelf')}>Back to the shelf</LinkButton>
+      </div>
+      <p className={styles.lead}>
+        <b>{there}</b> of {c.items.length} expectations have a game; <b>{c.items.length - there}</b> have none.
+        {without !== '' && c.lost.length > 0 && ` Without this bin ${c.lost.length} lose their last: ${c.lost.join(', ')}.`}
+        {without !== '' && c.lost.length === 0 && ' Without this bin nothing is lost.'}
+      </p>
+      <div className={styles.columns}>
+        <CoverageFrame
+          coverage={c}
+          band={bandHere}
+          chosen={standard?.identifier ?? null}
+          onChoose={(e) => {
+            setChosen(e.identifier);
+            setBand(e.band ?? '');
+          }}
+        />
+        {standard && <OneStandard standard={standard} fromMemory={c.fromMemory} />}
+      </div>
+      <Holes
+        items={c.items.filter((e) => (e.band ?? '') === bandHere && e.state === 'none')}
+        band={bandHere}
+        busy={take.isPending}
+        onTake={(g) => take.mutate(g)}
+        onChoose={(e) => setChosen(e.identifier)}
+      />
+      <p className={`${panel.soft} ${panel.small}`}>
+        A game counts for an expectation where one of its versions gives at least two chances in ten minutes on a step that stands for it;
+        calculated from the rules, or the owner’s word. A chance is not proof.
+      </p>
+    </>
+  );
+}
+
+/** The band in whose holes most children wait; the first where nobody does. */
+function bandMostWaitedIn({ bands, items }: CoverageWire): string {
+  const waiting = (band: string): number =>
+    items.filter((e) => (e.band ?? '') === band && e.state === 'none').reduce((sum, e) => sum + e.waiting.length, 0);
+  return bands.reduce((x, y) => (waiting(y) > waiting(x) ? y : x), bands[0] ?? '');
+}

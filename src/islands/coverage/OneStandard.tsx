@@ -1,0 +1,46 @@
+import type { CoveredWire } from '../../contract/wire/coverage';
+import { link } from '../shared/api';
+import panel from '../shared/panel.module.css';
+import { StandardMark, stateWords } from './StandardMark';
+import styles from './coverage.module.css';
+
+/** One expectation: its words, how far it has come, its best games. */
+export function OneStandard({ standard: e, fromMemory }: { standard: CoveredWire; fromMemory: boolean }) {
+  return (
+    <aside className={`${panel.sheet} ${styles.one}`} aria-live="polite">
+      <h2>{e.code}</h2>
+      <p>{e.statement}</p>
+      {fromMemory && <p className={styles.memory}>code from memory; the words are ours</p>}
+      <p>
+        <StandardMark state={e.state} waited={e.waiting.length > 0} /> {stateWords[e.state]}; {e.stepsWithGame} of {e.steps}{' '}
+        {e.steps === 1 ? 'step has' : 'steps have'} a game
+      </p>
+      {e.games.length > 0 && (
+        <>
+          <h3>{e.gamesInAll === 1 ? 'Its only game' : `Best of ${e.gamesInAll} games`}</h3>
+          <ul className={panel.list}>
+            {e.games.map((g) => (
+              <li key={g.variant}>
+                <a href={link(`/shelf/${g.game}?version=${g.variant}`)}>{g.title}</a> <span className={panel.soft}>{g.variantTitle}</span>
+                <p className={`${panel.soft} ${panel.small}`}>
+                  about {Math.round(g.dose)} chances in ten minutes for “{g.skill.toLowerCase()}”
+                </p>
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
+      {e.waiting.length > 0 && (
+        <p>
+          Ready for it now:{' '}
+          {e.waiting.map((l, i) => (
+            <span key={l.learner}>
+              {i > 0 && ', '}
+              <a href={link(`/learners/${l.learner}`)}>{l.nickname}</a>
+            </span>
+          ))}
+        </p>
+      )}
+    </aside>
+  );
+}

@@ -1,0 +1,54 @@
+import { afterEach, beforeEach, describe, expect, it } from 'vitest';
+import type { CoverageWire } from '../../contract/wire/coverage';
+import { createLearner } from '../learners/learnerStore';
+import { takeFromLibrary } from '../shelf/libraryRoutes';
+import { ask, Workspace } from '../workspace.testing';
+
+const today = '2026-11-10';
+const now = `${today}T10:00:00.000Z`;
+let place: Workspace;
+beforeEach(() => void (place = new Workspace()));
+afterEach(() => place.remove());
+const coverage = async (query = ''): Promise<CoverageWire> => (await ask('GET', `/coverage?today=${today}${query}`)).body as CoverageWire;
+const there = (c: CoverageWire): string[] => c.items.filter((e) => e.state !== 'none').map((e) => e.code);
+
+describe('standards and games on one page', () => {
+  it('has every expectation without a game on an empty shelf, each with what the library has for it', async () => {
+    const c = await coverage();
+    expect([c.framework, c.fromMemory, c.items.length]).toEqual(['us', true, 177]);
+    expect(there(c)).toEqual([]);
+    const withRemedy = c.items.filter((e) => e.remedies.length > 0);
+    expect(withRemedy.length).toBeGreaterThan(60);
+    expect(c.items.every((e) => e.remedies.every((g) => g.dose >= 2))).toBe(true);
+  });
+  it('closes a hole by what it offers, and opens it again where that bin is away', async () => {
+    const before = await coverage();
+    const hole = before.items.find((e) => e.code === '1.OA.C.6')!;
+    takeFromLibrary(place.db, hole.remedies[0]!.game, now);
+    const after = await coverage();
+    const closed = after.items.find((e) => e.code === '1.OA.C.6')!;
+    expect(closed).toMatchObject({ state: 'there', gamesInAll: 1, remedies: [] });
+    expect(closed.games[0]!.dose).toBeCloseTo(hole.remedies[0]!.dose, 1);
+    expect(closed.stepsWithGame).toBeGreaterThan(0);
+    const bin = (await ask('GET', '/bins')).body.items[0].id as string;
+    const without = await coverage(`&without=${bin}`);
+    expect(without.lost).toEqual(there(after));
+    expect(there(without)).toEqual([]);
+  });
+  it('says who is ready for a hole, and nobody where nobody is near', async () => {
+    createLearner(place.db, { nickname: 'Ada', born: '2020-05' }, today, now);
+    const c = await coverage();
+    const waits = c.items.filter((e) => e.waiting.length > 0);
+    expect(waits.length).toBeGreaterThan(3);
+    expect(waits.every((e) => e.waiting[0]!.nickname === 'Ada')).toBe(true);
+    // A child of six waits for nothing of the sixth grade.
+    expect(waits.some((e) => e.code.startsWith('6.'))).toBe(false);
+  });
+  it('reads another list, comes as CSV, and says when a list is not here', async () => {
+    expect((await coverage('&framework=england')).items.length).toBe(97);
+    const csv = (await ask('GET', `/coverage.csv?today=${today}`)).body as string;
+    expect(csv.trim().split('\n')).toHaveLength(178);
+    expect(csv).toContain('K.CC.A.1');
+    expect((await ask('GET', '/coverage?framework=nowhere')).status).toBe(404);
+  });
+});

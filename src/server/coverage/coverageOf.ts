@@ -1,0 +1,88 @@
+import type { CoverageWire, CoveredWire } from '../../contract/wire/coverage';
+import type { Kept } from '../../contract/wire/route';
+import { libraryOffers } from '../../contract/libraryOffers';
+import { nameKey } from '../../core/content/names';
+import { type BestGame, gamesFor, standardsCovered } from '../../core/frameworks/standardsCovered';
+import type { Offer } from '../../core/recommend/offer';
+import type { Db } from '../db/db';
+import { graphOf } from '../db/graphOf';
+import { evidence, games, plans } from '../db/schema';
+import { needsOf } from '../evidence/evidenceStore';
+import { allEstimates } from '../evidence/learnerState';
+import { frameworkItems, frameworkList } from '../frameworks/frameworkStore';
+import { notFound } from '../http/problemError';
+import { allLearners } from '../learners/learnerStore';
+import { offersOf } from '../shelf/offers';
+
+const gamesTold = 5;
+const remediesTold = 2;
+/** A child waits for a step it is ready for, and needs at least so much. */
+const leastNeed = 0.3;
+
+/** Standards and games on one page. @throws not-found for a framework that is not here */
+export async function coverageOf(
+  db: Db,
+  framework: string | undefined,
+  without: string | undefined,
+  today: string,
+): Promise<Kept<CoverageWire>> {
+  const list = frameworkList(db);
+  const chosen = framework === undefined ? list[0]! : list.find((f) => f.id === framework);
+  if (!chosen) throw notFound('framework', framework!);
+  const graph = graphOf(db);
+  const rows = db.select({ id: games.id, title: games.title, bin: games.binId }).from(games).all();
+  const binOf = new Map(rows.map((g) => [g.id, g.bin]));
+  const whole = await offersOf(db);
+  const shelf = without ? whole.filter((o) => binOf.get(o.game) !== without) : whole;
+  const owned = new Set(rows.map((g) => nameKey(g.title)));
+  const library = libraryOffers(graph).filter((o) => !owned.has(nameKey(o.gameTitle)));
+  const items = frameworkItems(db, chosen.id);
+  const expected = items.map((e) => ({
+    identifier: e.identifier,
+    skills: e.skills.flatMap((s) => graph.indexOf.get(s.skill) ?? []),
+  }));
+  const marks = marksOf(db, (skill) => graph.indexOf.get(skill));
+  const covered = standardsCovered(expected, shelf, marks);
+  const people = allLearners(db);
+  const maps = allEstimates(db, people, today);
+  const needs = people.map((l) => needsOf(graph, l, maps.get(l.id)!, today));
+  const wire = (offers: readonly Offer[], count: number, found: readonly BestGame[]): CoveredWire['games'] =>
+    found.slice(0, count).map(({ variant, skill, dose }) => {
+      const o = offers.find((x) => x.variant === variant)!;
+      return { game: o.game, title: o.gameTitle, variant, variantTitle: o.title, skill: graph.skills[skill]!.title, dose };
+    });
+  const before = without ? standardsCovered(expected, whole, marks) : covered;
+  return {
+    framework: chosen.id,
+    title: chosen.title,
+    fromMemory: chosen.shipped,
+    bands: [...new Set(items.map((e) => e.band ?? ''))],
+    items: items.map((e, i) => ({
+      identifier: e.identifier,
+      code: e.code,
+      statement: e.statement,
+      band: e.band,
+      state: covered[i]!.state,
+      steps: expected[i]!.skills.length,
+      stepsWithGame: covered[i]!.stepsWithGame,
+      games: wire(shelf, gamesTold, covered[i]!.games),
+      gamesInAll: covered[i]!.games.length,
+      waiting: people
+        .filter((_, p) => expected[i]!.skills.some((k) => needs[p]!.ready[k] === 1 && needs[p]!.need[k]! >= leastNeed))
+        .map((l) => ({ learner: l.id, nickname: l.nickname })),
+      remedies: covered[i]!.state === 'none' ? wire(library, remediesTold, gamesFor(expected[i]!.skills, library)) : [],
+    })),
+    lost: items.filter((_, i) => before[i]!.state !== 'none' && covered[i]!.state === 'none').map((e) => e.code),
+  };
+}
+
+/** What stands in plans, what was played, and which steps somebody noted. */
+function marksOf(db: Db, indexOf: (skill: string) => number | undefined) {
+  const planned = new Set<string>();
+  const played = new Set<string>();
+  for (const { rounds, playedAt } of db.select({ rounds: plans.rounds, playedAt: plans.playedAt }).from(plans).all())
+    for (const round of rounds)
+      for (const table of round.tables) for (const seat of table.seats) (playedAt === null ? planned : played).add(seat.variant);
+  const noted = db.selectDistinct({ skill: evidence.skill }).from(evidence).all();
+  return { planned, played, noted: new Set(noted.flatMap((n) => (n.skill === null ? [] : (indexOf(n.skill) ?? [])))) };
+}

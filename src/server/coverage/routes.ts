@@ -1,0 +1,38 @@
+import { coverageWire } from '../../contract/wire/coverage';
+import { writeCsv } from '../../adapters/csv/writeCsv';
+import { Reply, serve } from '../http/route';
+import { coverageOf } from './coverageOf';
+
+const stateWords = { none: 'no game', there: 'a game', planned: 'planned', played: 'played', seen: 'played and noted' } as const;
+
+export const coverageRoutes = serve(coverageWire, {
+  'GET /coverage': ({ db, query, today }) => coverageOf(db, query.framework, query.without, today),
+  'GET /coverage.csv': async ({ db, query, today }) => {
+    const { items, framework } = await coverageOf(db, query.framework, query.without, today);
+    const rows = items.map((e) => [
+      e.code,
+      e.band ?? '',
+      e.statement,
+      stateWords[e.state],
+      `${e.stepsWithGame} of ${e.steps}`,
+      String(e.gamesInAll),
+      e.games.map((g) => `${g.title}, ${g.variantTitle} (${g.dose.toFixed(0)} in ten minutes)`).join('; '),
+      String(e.waiting.length),
+      e.remedies.map((g) => g.title).join('; '),
+    ]);
+    const head = [
+      'code',
+      'grade',
+      'expectation',
+      'how far',
+      'steps with a game',
+      'games',
+      'best games',
+      'children ready',
+      'in the library',
+    ];
+    return new Reply(200, writeCsv([head, ...rows]), {
+      'content-disposition': `attachment; filename="coverage-${framework.replace(/[^\w-]/g, '')}.csv"`,
+    });
+  },
+});
