@@ -27,7 +27,6 @@ const pictures = [
   ['learners', '/learners'],
   ['learner', '/learners/sorrel?skill=take-across-ten'],
   ['group', '/learners/group'],
-  ['skills', '/learners/skills', undefined, (page) => page.getByRole('button', { name: 'Add a skill' }).click()],
   ['frameworks', '/learners/frameworks'],
   ['placement', '/learners/robin/place', undefined, placing],
   ['place', '/learners/place', undefined, laying],

@@ -36,7 +36,8 @@ export function CoverageFrame({
     if (!next) return;
     e.preventDefault();
     onChoose(next);
-    frame.current?.querySelector<HTMLElement>(`[data-standard="${CSS.escape(next.identifier)}"]`)?.focus();
+    const marks = [...(frame.current?.querySelectorAll<HTMLElement>('[data-standard]') ?? [])];
+    marks.find((m) => m.dataset['standard'] === next.identifier)?.focus();
   }
   return (
     <section ref={frame} className={styles.frame} aria-label="Expectations by grade" onKeyDown={onKey}>

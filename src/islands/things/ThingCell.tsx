@@ -71,11 +71,11 @@ export function ThingCell({
           <span>{state === 'number' ? unitWords(thing.unit, thing.quantity) : state === 'unsure' ? 'not sure' : state}</span>
         </span>
       </div>
-      <h3>
+      <h2>
         <button type="button" className={styles.name} onClick={onOpen}>
           {thing.title}
         </button>
-      </h3>
+      </h2>
       {soft && (
         <p className={styles.note}>
           {thing.incomplete !== '' && <StateMark state="incomplete" />}

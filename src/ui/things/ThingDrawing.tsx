@@ -138,14 +138,14 @@ const drawings: Readonly<Record<string, () => ReactNode>> = {
         className={styles.thin}
       />,
       <rect key="y" x="41.2" y="23" width="13.6" height="13" className={styles.lamp} />,
-      <g key="n">{word('23', 48, 34, 9)}</g>,
+      <g key="n">{word('23', 48, 34, 12)}</g>,
     ]),
   'number-line': () => (
     <g>
       <path d="M8 38h80" className={styles.line} />
       <path d={many(9, (k) => `M${12 + k * 9} 32v12`).join('')} className={styles.line} />
-      {word('0', 12, 60, 11)}
-      {word('8', 84, 60, 11)}
+      {word('0', 12, 60, 12)}
+      {word('8', 84, 60, 12)}
       <path d="M48 26l-4-9h8z" className={styles.accent} />
     </g>
   ),
@@ -187,8 +187,8 @@ const drawings: Readonly<Record<string, () => ReactNode>> = {
       <rect x="14" y="20" width="34" height="34" className={styles.paper} />
       <rect x="48" y="20" width="34" height="34" className={styles.wash} />
       <path d="M14 20 48 54M48 20 14 54M48 20 82 54M82 20 48 54" className={styles.thin} />
-      {word('4', 41, 41, 11)}
-      {word('6', 55, 41, 11)}
+      {word('4', 41, 41, 12)}
+      {word('6', 55, 41, 12)}
     </g>
   ),
   'balance-beam': () => (
@@ -267,7 +267,7 @@ const drawings: Readonly<Record<string, () => ReactNode>> = {
       <path d="M31 50h34M31 57h22" className={styles.line} />
     </g>
   ),
-  'task-card-set': () => [card(36, 36, -5, word('A', 0, 5, 14)), card(60, 36, 5, word('3 + 4', 0, 4, 9), true)],
+  'task-card-set': () => [card(36, 36, -5, word('A', 0, 5, 14)), card(60, 36, 5, word('3+4', 0, 4, 12), true)],
   'match-halves': () => (
     <g>
       <path d="M12 18h34l-6 8 6 10-6 10 6 8H12z" className={styles.paper} />
@@ -277,7 +277,7 @@ const drawings: Readonly<Record<string, () => ReactNode>> = {
     </g>
   ),
   'call-cards': () => [
-    card(36, 36, 0, word('7×8', 0, 5, 11)),
+    card(36, 36, 0, word('7×8', 0, 5, 12)),
     <path key="h" d="M58 30v12l12 9V21zM76 28q5 8 0 16M81 23q9 13 0 26" className={styles.lampLine} />,
   ],
   'unit-tiles': () =>
@@ -309,7 +309,7 @@ const drawings: Readonly<Record<string, () => ReactNode>> = {
       <circle cx="48" cy="36" r="28" className={styles.paper} />
       <circle cx="48" cy="36" r="11" className={styles.wash} />
       <path d="M48 25V8M48 47v17M37 36H20M59 36h17M40 28 28 16M56 28l12-12M40 44 28 56M56 44l12 12" className={styles.thin} />
-      {word('×6', 48, 40, 10)}
+      {word('×6', 48, 40, 12)}
     </g>
   ),
 };
