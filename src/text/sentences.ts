@@ -148,6 +148,10 @@ export function helpingSentence(
       return `${by} more of “${names.kind(step.kind!).toLowerCase()}”.`;
     case 'preparation':
       return `${by} more ${by === 1 ? 'minute' : 'minutes'} to get ready.`;
+    case 'lively':
+      return 'Let more than one lively or floor table be in a round; it stands under How we plan.';
+    case 'apart':
+      return 'Let two share a table who are kept apart; it stands under How we plan.';
     case 'repeats':
       return 'A game may be played twice by the same child.';
     case 'lock':

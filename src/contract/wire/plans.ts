@@ -50,7 +50,7 @@ const missingSeats = obj({
   steps: arr(
     obj({
       text: str,
-      relax: oneOf('tables', 'helpers', 'preparation', 'stock', 'lock', 'repeats'),
+      relax: oneOf('tables', 'helpers', 'preparation', 'stock', 'lock', 'repeats', 'lively', 'apart'),
       by: opt(num),
       kind: opt(str),
       lock: opt(obj({ learner: str, round: int, game: str })),

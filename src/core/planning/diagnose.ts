@@ -21,7 +21,7 @@ const hangingSeconds = 4;
 
 /** Why not all find a seat: one mixed-integer programme in which every rule may give way at a price. */
 export function diagnose(instance: PlanInstance, solve: SolveModel, unseatedBefore: number): Diagnosis {
-  const tried = oneByTrial(instance);
+  const tried = wishesByTrial(instance, seatsAllWith) ?? oneByTrial(instance) ?? wishesByTrial(instance, oneByTrial);
   if (tried) return { unseatedBefore, unseatedAfter: 0, relax: tried, clashes: [] };
   const seats = seatModel(instance, { relax: true });
   const { values } = solve(seats.model, { seconds: hangingSeconds, nodes, relativeGap: 1e-4 });
@@ -48,6 +48,29 @@ const more = (instance: PlanInstance, tables: number, helpers: number): PlanInst
 function seatsAll(eased: PlanInstance): boolean {
   for (let i = 0; i < triesEach; i++) if (greedy(eased, createRng(1, i), 0.2 * i)) return true;
   return false;
+}
+
+/** Nothing more is needed. */
+const seatsAllWith = (eased: PlanInstance): Relaxation[] | null => (seatsAll(eased) ? [] : null);
+
+/** Wishes that give way, as few as will do, with what else it takes: what is wished costs nothing to have. */
+function wishesByTrial(instance: PlanInstance, beside: (eased: PlanInstance) => Relaxation[] | null): Relaxation[] | null {
+  const { loud, apart, ...aims } = instance.aims ?? {};
+  const keeps = (lively: boolean, together: boolean): PlanInstance => ({
+    ...instance,
+    aims: { ...aims, ...(lively || loud === undefined ? {} : { loud }), ...(together || !apart ? {} : { apart }) },
+  });
+  const ways: (readonly [boolean, boolean])[] = [
+    [true, false],
+    [false, true],
+    [true, true],
+  ];
+  for (const [lively, together] of ways) {
+    if ((lively && loud === undefined) || (together && !apart)) continue;
+    const more = beside(keeps(lively, together));
+    if (more) return [...(lively ? [{ relax: 'lively' as const }] : []), ...(together ? [{ relax: 'apart' as const }] : []), ...more];
+  }
+  return null;
 }
 
 /** One rule that gives way a little, found by trying: a set of one is a smallest set. */

@@ -108,6 +108,20 @@ describe('sessions at the edge', () => {
       ),
     ).toMatchObject({ partial: false });
   });
+  it('what is wished gives way before what is there, and is named', () => {
+    const open = session(6, 1, 3);
+    const base = { ...open, value: open.value.map((row) => row.map(() => 0.1)), dose: open.dose.map((row) => row.map(() => [])) };
+    const games = base.games.map((g) => ({ ...g, max: 3, preparation: 0, loud: true }));
+    const lively = planSession({ ...base, tables: 2, games, aims: { loud: 1 } }, solve, options);
+    expect(lively.diagnosis).toMatchObject({ unseatedBefore: 3, unseatedAfter: 0, relax: [{ relax: 'lively' }] });
+    const one = { ...base, tables: 1, games: games.map((g) => ({ ...g, max: 6 })) };
+    expect(planSession({ ...one, aims: { apart: [[0, 1]] } }, solve, options).diagnosis).toMatchObject({ relax: [{ relax: 'apart' }] });
+    // With another table beside it, where both stand in the way; alone, where no wish does.
+    const crowded = planSession({ ...base, tables: 1, games, aims: { loud: 1, apart: [[0, 1]] } }, solve, options);
+    expect(crowded.diagnosis!.relax.map((r) => r.relax)).toEqual(['lively', 'tables']);
+    const calm = { ...base, tables: 1, games: games.map((g) => ({ ...g, loud: false })), aims: { loud: 1, apart: [[0, 1]] as const } };
+    expect(planSession(calm, solve, options).diagnosis!.relax.map((r) => r.relax)).toEqual(['tables']);
+  });
   it('a solver that falls over costs the bound and the last improvement, not the plan', () => {
     const broken: SolveModel = () => {
       throw new Error('out of memory');

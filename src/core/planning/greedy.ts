@@ -30,7 +30,7 @@ function fillRound(state: SearchState, r: number, rng: Rng, noise: number): bool
     let bestGain = -Infinity;
     for (let t = 0; t < S; t++) {
       const g = state.game[r * S + t]!;
-      if (g < 0 || state.size[r * S + t]! >= state.max[g]! || !state.mayPlay(l, r, g)) continue;
+      if (g < 0 || state.size[r * S + t]! >= state.max[g]! || !state.mayPlay(l, r, g) || !fitsIn(state, l, r, t)) continue;
       const gain = state.worth.gain(l, r, -1, g);
       if (gain > bestGain) {
         best = t;
@@ -62,8 +62,11 @@ function openBest(state: SearchState, r: number, table: number, waiting: readonl
   for (let g = 0; g < state.G; g++) {
     const game = instance.games[g]!;
     if (!state.canOpen(r, g, -1)) continue;
-    const gains = waiting.filter((l) => state.mayPlay(l, r, g)).map((l) => ({ l, gain: state.worth.gain(l, r, -1, g) }));
-    gains.sort((x, y) => y.gain - x.gain);
+    const open = waiting.filter((l) => state.mayPlay(l, r, g)).map((l) => ({ l, gain: state.worth.gain(l, r, -1, g) }));
+    const gains = togetherOnly(
+      state,
+      open.sort((x, y) => y.gain - x.gain),
+    );
     const remaining = waiting.length;
     let take = Math.min(game.max, gains.length);
     if (take < game.min) continue;
@@ -85,13 +88,32 @@ function openBest(state: SearchState, r: number, table: number, waiting: readonl
   return true;
 }
 
+/** Who can sit together, the first first: whoever is kept apart from one who sits already stays out. */
+function togetherOnly<T extends { readonly l: number }>(state: SearchState, open: readonly T[]): T[] {
+  const chosen: T[] = [];
+  for (const x of open) if (chosen.every((y) => state.mayMeet(x.l, y.l))) chosen.push(x);
+  return chosen;
+}
+
+const fitsIn = (state: SearchState, l: number, r: number, t: number): boolean => {
+  for (let o = 0; o < state.L; o++) if (state.seat[o * state.R + r] === t && !state.mayMeet(l, o)) return false;
+  return true;
+};
+
 /** Brings a table (opened by a lock, say) to its least size by moving learners over. */
 function topUp(state: SearchState, r: number, table: number): boolean {
   const { S } = state;
   const g = state.game[r * S + table]!;
   for (let l = 0; l < state.L && state.size[r * S + table]! < state.min[g]!; l++) {
     const from = state.seat[l * state.R + r]!;
-    if (from === table || state.isResting(l, r) || state.lockedSeat[l * state.R + r] === 1 || !state.mayPlay(l, r, g)) continue;
+    if (
+      from === table ||
+      state.isResting(l, r) ||
+      state.lockedSeat[l * state.R + r] === 1 ||
+      !state.mayPlay(l, r, g) ||
+      !fitsIn(state, l, r, table)
+    )
+      continue;
     if (from >= 0 && state.size[r * S + from]! <= state.min[state.game[r * S + from]!]!) continue;
     state.place(l, r, table);
   }

@@ -21,7 +21,7 @@ export interface PlannedSeat {
 
 /** One thing that would help: a number of the session that is larger, things to be had, or something that is let go. */
 export interface HelpingStep {
-  readonly relax: 'tables' | 'helpers' | 'preparation' | 'stock' | 'lock' | 'repeats';
+  readonly relax: 'tables' | 'helpers' | 'preparation' | 'stock' | 'lock' | 'repeats' | 'lively' | 'apart';
   readonly by?: number;
   readonly kind?: string;
   readonly lock?: SeatName;

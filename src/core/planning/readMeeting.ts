@@ -57,6 +57,7 @@ function missingSeats(diagnosis: Diagnosis, built: BuiltSession, needs: readonly
   };
   const steps = relax.map((x): HelpingStep => {
     if (x.relax === 'stock') return { relax: x.relax, by: x.by, kind: built.kinds[x.kind]! };
+    if (x.relax === 'lively' || x.relax === 'apart') return { relax: x.relax };
     if (x.relax !== 'lock') return { relax: x.relax, by: x.by };
     const other = clashes.find((c) => c.lock === x.lock)?.other ?? null;
     return { relax: x.relax, lock: seatName(x.lock), ...(other === null ? {} : { beside: seatName(other) }) };

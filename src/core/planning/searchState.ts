@@ -127,6 +127,11 @@ export class SearchState {
     return this.eligible[learner * this.G + g] === 1;
   }
 
+  /** Whether two may share a table. */
+  mayMeet(x: number, y: number): boolean {
+    return this.apart?.[x * this.L + y] !== 1;
+  }
+
   /** Whether a learner may play a game in a round, looking at all other rounds. */
   mayPlay(learner: number, round: number, g: number): boolean {
     if (this.eligible[learner * this.G + g] === 0) return false;

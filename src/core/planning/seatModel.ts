@@ -7,7 +7,10 @@ export type Relaxation =
   | { readonly relax: 'tables' | 'helpers' | 'preparation'; readonly by: number }
   | { readonly relax: 'stock'; readonly kind: number; readonly by: number }
   | { readonly relax: 'lock'; readonly lock: number }
-  | { readonly relax: 'repeats'; readonly by: number };
+  | { readonly relax: 'repeats'; readonly by: number }
+  /** More than one lively table a round; two who are kept apart. */
+  | { readonly relax: 'lively' }
+  | { readonly relax: 'apart' };
 
 export interface SeatModel {
   readonly model: LinearModel;

@@ -16,16 +16,16 @@ import { Sessions } from './Sessions';
 import { TermDialog } from './TermDialog';
 import { WishesDialog } from './WishesDialog';
 
-export default function PlanView({ date, now = false }: { date: string | null; now?: boolean }) {
+export default function PlanView({ date, now = false, wishes = false }: { date: string | null; now?: boolean; wishes?: boolean }) {
   return (
     <App>
-      <Plan date={date} first={now} />
+      <Plan date={date} first={{ now, wishes }} />
     </App>
   );
 }
 
 /** The term as a grid of meetings; each opens as a session. */
-function Plan({ date, first }: { date: string | null; first: boolean }) {
+function Plan({ date, first }: { date: string | null; first: { readonly now: boolean; readonly wishes: boolean } }) {
   const client = useQueryClient();
   const tell = useTell();
   const term = useQuery({ queryKey: ['term'], queryFn: () => call('GET /term') });
@@ -34,8 +34,8 @@ function Plan({ date, first }: { date: string | null; first: boolean }) {
   const [setting, setSetting] = useState(false);
   const [running, setRunning] = useState<number | null>(null);
   const [job, setJob] = useState<string | null>(null);
-  const [wishing, setWishing] = useState(false);
-  const [now, setNow] = useState(first);
+  const [wishing, setWishing] = useState(first.wishes);
+  const [now, setNow] = useState(first.now);
   const asked = useRef(date);
   const off = useMutation({
     mutationFn: (m: MeetingWire) =>

@@ -61,7 +61,8 @@ export function Missing({
   const { steps, unseatedAfter } = missing;
   const easing = easingOf(plan, locks, steps);
   const things = steps.flatMap((s) => (s.kind ? [{ kind: s.kind, by: s.by ?? 1 }] : []));
-  const canDo = steps.length > 0;
+  const wishes = steps.some((s) => s.relax === 'lively' || s.relax === 'apart');
+  const canDo = steps.length > 0 && !wishes;
   return (
     <section className={styles.infeasible} role="alert">
       <h2>{title}</h2>
@@ -96,6 +97,11 @@ export function Missing({
                   ? 'Plan it so'
                   : 'Do all of it and plan again'}
           </Button>
+        )}
+        {wishes && (
+          <LinkButton kind="main" href={link('/plan?wishes')}>
+            How we plan
+          </LinkButton>
         )}
         {steps.length === 0 && <LinkButton href={link('/shelf/library')}>Take games from the library</LinkButton>}
         <LinkButton href={link(`/plan?date=${plan.date}`)}>Change the session</LinkButton>

@@ -172,6 +172,17 @@ describe('a session', () => {
         .map((a) => (a.body as { aim: string }).aim),
     ).toEqual(['floor', 'games', 'companions']);
   });
+  it('leads to the wish that stands in the way where it is one', async () => {
+    const lively = {
+      text: 'Let more than one lively or floor table be in a round; it stands under How we plan.',
+      relax: 'lively' as const,
+    };
+    ready(session({ status: 'partial', missing: { unseated: 3, unseatedAfter: 0, steps: [lively] } }));
+    show(<SessionView id="plan-1" />);
+    expect(await screen.findByText(lively.text)).toBeTruthy();
+    expect(screen.getByRole('link', { name: 'How we plan' }).getAttribute('href')).toContain('/plan?wishes');
+    expect(screen.queryByRole('button', { name: 'Plan it so' })).toBeNull();
+  });
   it('is mended with few changes, shows who sits elsewhere and what that costs, and goes back to the first', async () => {
     const first = session();
     const rest = {
