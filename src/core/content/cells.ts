@@ -22,7 +22,8 @@ const numberWords: ReadonlyMap<string, number> = new Map(
 /** Open upper end used for `6+`. */
 export const oldestAge = 12;
 
-const tidy = (text: string): string =>
+/** One form of dashes and spaces, small letters. */
+export const tidy = (text: string): string =>
   text
     .trim()
     .toLowerCase()

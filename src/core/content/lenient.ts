@@ -1,3 +1,5 @@
+import { tidy } from './cells';
+
 /** Readers of what people write loosely. Each gives null where it cannot make sense of it at all. */
 
 /** What was read, and what had to be guessed. */
@@ -6,13 +8,6 @@ export interface Loose<T> {
   /** Null where the text says just that. */
   readonly guess: string | null;
 }
-
-const tidy = (text: string): string =>
-  text
-    .trim()
-    .toLowerCase()
-    .replace(/[‐-―−]/g, '-')
-    .replace(/\s+/g, ' ');
 
 const preschool = -1;
 const kindergarten = 0;

@@ -32,6 +32,10 @@ describe('what stands in for what', () => {
     ];
     expect(withStandIns(needs, have({ cards: 1 }), [plain]).standIns).toEqual([]);
     expect(withStandIns(needs, have({ cards: 2 }), [plain]).needs).toEqual([{ kind: 'cards', quantity: 2 }]);
+    // What is left over is enough, however many the game takes for itself.
+    const more = [needs[0]!, { kind: 'cards', quantity: 2 }];
+    expect(withStandIns(more, have({ cards: 3 }), [plain]).needs).toEqual([{ kind: 'cards', quantity: 3 }]);
+    expect(withStandIns(more, have({ cards: 2 }), [plain]).standIns).toEqual([]);
   });
   it('counts one for a table or ten for each, and needs nothing for what every house has', () => {
     const die = { ...plain, for: 'die', use: 'pack', per: 'table' as const };

@@ -55,7 +55,6 @@ export function withStandIns(
   const taken = new Map<string, number>();
   const take = (kind: string, quantity: number): void => void taken.set(kind, (taken.get(kind) ?? 0) + quantity);
   const left = (kind: string): number => have(kind) - (taken.get(kind) ?? 0);
-  const wanted = new Map(needs.map((n) => [n.kind, n.quantity]));
   for (const { kind, quantity } of needs) if (have(kind) >= quantity) take(kind, quantity);
   for (const { kind, quantity } of needs) {
     if (have(kind) >= quantity) continue;
@@ -64,7 +63,7 @@ export function withStandIns(
         x.for === kind &&
         (isAutomatic(x) || accepted(x)) &&
         !x.notIn?.includes(mechanism ?? '') &&
-        (x.use === null || (left(x.use) >= quantityOf(x, quantity) && left(x.use) >= (wanted.get(x.use) ?? 0))),
+        (x.use === null || left(x.use) >= quantityOf(x, quantity)),
     );
     if (!s) {
       take(kind, quantity);

@@ -8,9 +8,9 @@ import { Field } from '../../ui/Field';
 import { ApiError, call, follow, isBegun, link } from '../shared/api';
 import { messageOf } from '../shared/App';
 import panel from '../shared/panel.module.css';
-import { ageWords } from '../shared/words';
 import { useWriteKey } from '../shared/useWriteKey';
 import styles from './plan.module.css';
+import { WhoIsThere } from './WhoIsThere';
 
 /** Fields that say themselves what is wrong with them. */
 const shown: ReadonlySet<string> = new Set(['date', 'rounds', 'minutes', 'tables', 'helpers']);
@@ -88,22 +88,9 @@ export function SessionDialog({ date, meeting, onClose }: { date: string; meetin
           {number('tables', 'Tables', 0, 20)}
           {number('helpers', 'Helpers', 0, 20)}
         </div>
-        <fieldset className={styles.present}>
-          <legend>
-            Who is there ({present.length} of {all.length})
-          </legend>
-          {all.map((l) => (
-            <label key={l.id}>
-              <input
-                type="checkbox"
-                checked={!away.has(l.id)}
-                onChange={() => setAway((s) => new Set(s.has(l.id) ? [...s].filter((x) => x !== l.id) : [...s, l.id]))}
-              />{' '}
-              {l.nickname} <small className={panel.soft}>{ageWords(l.born)}</small>
-            </label>
-          ))}
+        <WhoIsThere all={all} away={away} onChange={setAway}>
           {learners.data?.total === 0 && <p>Nobody is here yet. Bring in a roster first.</p>}
-        </fieldset>
+        </WhoIsThere>
         {problem && !shown.has(problem.problem.field ?? '') && <p className={panel.bad}>{problem.message}</p>}
         <div className={panel.actions}>
           {running !== null && (

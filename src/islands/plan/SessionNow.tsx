@@ -6,9 +6,8 @@ import { Field } from '../../ui/Field';
 import { askedToday, call, follow, isBegun, link, problemAt } from '../shared/api';
 import { messageOf } from '../shared/App';
 import panel from '../shared/panel.module.css';
-import { ageWords } from '../shared/words';
 import { useWriteKey } from '../shared/useWriteKey';
-import styles from './plan.module.css';
+import { WhoIsThere } from './WhoIsThere';
 
 const lengths = [10, 15, 20] as const;
 
@@ -87,19 +86,7 @@ export function SessionNow({ onClose }: { onClose: () => void }) {
             go.mutate();
           }}
         >
-          <fieldset className={styles.present}>
-            <legend>Who is there</legend>
-            {all.map((l) => (
-              <label key={l.id}>
-                <input
-                  type="checkbox"
-                  checked={!away.has(l.id)}
-                  onChange={() => setAway((s) => new Set(s.has(l.id) ? [...s].filter((x) => x !== l.id) : [...s, l.id]))}
-                />{' '}
-                {l.nickname} <small className={panel.soft}>{ageWords(l.born)}</small>
-              </label>
-            ))}
-          </fieldset>
+          <WhoIsThere all={all} away={away} onChange={setAway} />
           <div className={panel.row}>
             <label>
               Games one after another{' '}

@@ -12,14 +12,14 @@ const words: Record<Aim, string> = {
   companions: 'Who sits with whom',
 };
 
-/** Two searches of the same session differ by so much: less says nothing. */
+/** Less than this is not told: two searches of the same session need not end alike. */
 const leastShare = 0.005;
 
 /** What an aim costs, in words. */
 export function priceSentence({ aim, share, games, gamesWithout }: AimPriceWire): string {
   const cost =
     share < leastShare
-      ? 'costs less than two searches differ by (half a per cent).'
+      ? 'costs less than half a per cent; so little may be the search alone.'
       : `costs ${(share * 100).toFixed(1)} % of what all practise together.`;
   const fewer = aim === 'games' && gamesWithout > games ? ` ${games} different games instead of ${gamesWithout}.` : '';
   return `${words[aim]}: ${cost}${fewer}`;

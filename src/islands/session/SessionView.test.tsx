@@ -162,7 +162,7 @@ describe('a session', () => {
     ).toBeTruthy();
     expect(
       screen.getByText(
-        'Nobody far below the best there is for that child alone: costs less than two searches differ by (half a per cent).',
+        'Nobody far below the best there is for that child alone: costs less than half a per cent; so little may be the search alone.',
       ),
     ).toBeTruthy();
     await screen.findByText(/^Who sits with whom: costs less/);

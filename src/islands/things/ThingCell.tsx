@@ -4,7 +4,7 @@ import { Button } from '../../ui/Button';
 import { ThingDrawing } from '../../ui/things/ThingDrawing';
 import { StateMark } from './StateMark';
 import styles from './things.module.css';
-import { stateWords, type Told, unitWords } from './useThings';
+import { hereAre, stateWords, type Told, unitWords } from './useThings';
 
 /** Digits typed within this time belong together. */
 const typingMs = 900;
@@ -36,14 +36,14 @@ export function ThingCell({
       const fresh = performance.now() - typed.current.at > typingMs;
       const text = (fresh ? '' : typed.current.text) + e.key;
       typed.current = { text, at: performance.now() };
-      onTell({ quantity: Math.min(100_000, Number(text)) });
+      onTell(hereAre(thing, Math.min(100_000, Number(text))));
       return taken(e);
     }
     typed.current.text = '';
     if (e.key === 'p' || e.key === 'P') onTell({ told: 'plenty' });
     else if (e.key === '?') onTell({ told: 'unsure' });
-    else if (e.key === '+') onTell({ quantity: thing.owned + 1 });
-    else if (e.key === '-') onTell({ quantity: Math.max(0, thing.owned - 1) });
+    else if (e.key === '+') onTell(hereAre(thing, thing.quantity + 1));
+    else if (e.key === '-') onTell(hereAre(thing, Math.max(0, thing.quantity - 1)));
     else if (e.key === 'Enter') onOpen();
     else return;
     taken(e);
@@ -85,25 +85,25 @@ export function ThingCell({
       <div className={styles.controls}>
         {state === 'unsure' ? (
           <>
-            <Button aria-label={`we have one ${thing.unit} (${thing.title})`} onClick={() => onTell({ quantity: 1 })}>
+            <Button aria-label={`we have one ${thing.unit} (${thing.title})`} onClick={() => onTell(hereAre(thing, 1))}>
               We have some
             </Button>
-            <Button kind="plain" aria-label={`none here: ${thing.title}`} onClick={() => onTell({ quantity: 0 })}>
+            <Button kind="plain" aria-label={`none here: ${thing.title}`} onClick={() => onTell(hereAre(thing, 0))}>
               none here
             </Button>
           </>
         ) : state === 'none' ? (
-          <Button aria-label={`we have it: ${thing.title}`} onClick={() => onTell({ quantity: 1 })}>
+          <Button aria-label={`we have it: ${thing.title}`} onClick={() => onTell(hereAre(thing, 1))}>
             We have it
           </Button>
         ) : (
           <>
             {state === 'number' && (
               <>
-                <Button aria-label={`one less: ${thing.title}`} onClick={() => onTell({ quantity: Math.max(0, thing.owned - 1) })}>
+                <Button aria-label={`one less: ${thing.title}`} onClick={() => onTell(hereAre(thing, Math.max(0, thing.quantity - 1)))}>
                   −
                 </Button>
-                <Button aria-label={`one more: ${thing.title}`} onClick={() => onTell({ quantity: thing.owned + 1 })}>
+                <Button aria-label={`one more: ${thing.title}`} onClick={() => onTell(hereAre(thing, thing.quantity + 1))}>
                   +
                 </Button>
                 <Button kind="plain" aria-label={`plenty: ${thing.title}`} onClick={() => onTell({ told: 'plenty' })}>
@@ -112,7 +112,7 @@ export function ThingCell({
               </>
             )}
             {state === 'plenty' && (
-              <Button kind="plain" aria-label={`count: ${thing.title}`} onClick={() => onTell({ quantity: Math.max(1, thing.owned) })}>
+              <Button kind="plain" aria-label={`count: ${thing.title}`} onClick={() => onTell(hereAre(thing, Math.max(1, thing.quantity)))}>
                 count
               </Button>
             )}

@@ -9,6 +9,7 @@ import { call, link } from '../shared/api';
 import { messageOf } from '../shared/App';
 import panel from '../shared/panel.module.css';
 import { useTellUndo } from '../shared/useTellUndo';
+import { hereAre } from './useThings';
 import styles from './things.module.css';
 
 export type NeedState = 'there' | 'short' | 'missing' | 'unsure';
@@ -56,7 +57,7 @@ export function ThingNeed({
 function HaveIt({ kind, quantity, onClose }: { kind: KindWire; quantity: number; onClose: () => void }) {
   const client = useQueryClient();
   const tellUndo = useTellUndo();
-  const [count, setCount] = useState(String(Math.max(quantity, kind.owned)));
+  const [count, setCount] = useState(String(Math.max(quantity, kind.quantity)));
   const [from, setFrom] = useState('');
   const substitutes = useQuery({
     queryKey: ['substitutes', kind.id],
@@ -68,19 +69,23 @@ function HaveIt({ kind, quantity, onClose }: { kind: KindWire; quantity: number;
     onClose();
   };
   const told = useMutation({
-    mutationFn: (n: number) => call('PUT /kinds/{id}/stock', { params: { id: kind.id }, body: { quantity: n } }),
+    mutationFn: (n: number) => call('PUT /kinds/{id}/stock', { params: { id: kind.id }, body: hereAre(kind, n) }),
     onSuccess: (answer, n) => done(answer, `${kind.title}: ${n}.`),
   });
   const changed = useMutation({
-    mutationFn: (body: { readonly standIn: string } | { readonly condition: string }) =>
-      call('PATCH /kinds/{id}', { params: { id: kind.id }, body }),
+    mutationFn: (body: { readonly standIn: string }) => call('PATCH /kinds/{id}', { params: { id: kind.id }, body }),
     onSuccess: (answer) => done(answer, `${kind.title}: so it is.`),
   });
-  const borrow = async (): Promise<void> => {
-    await call('PATCH /kinds/{id}', { params: { id: kind.id }, body: { condition: `borrowed from ${from.trim()}` } });
-    told.mutate(quantity);
-  };
-  const error = told.error ?? changed.error;
+  const borrowed = useMutation({
+    mutationFn: async () => {
+      // What is known of how it is stays.
+      const condition = [kind.condition, `borrowed from ${from.trim()}`].filter(Boolean).join('; ');
+      await call('PATCH /kinds/{id}', { params: { id: kind.id }, body: { condition } });
+      return call('PUT /kinds/{id}/stock', { params: { id: kind.id }, body: hereAre(kind, quantity) });
+    },
+    onSuccess: (answer) => done(answer, `${kind.title}: ${quantity}, with what is borrowed.`),
+  });
+  const error = told.error ?? changed.error ?? borrowed.error;
   return (
     <Dialog title={`${quantity} × ${kind.title.toLowerCase()}`} onClose={onClose}>
       <p className={panel.soft}>
@@ -135,13 +140,13 @@ function HaveIt({ kind, quantity, onClose }: { kind: KindWire; quantity: number;
           className={panel.row}
           onSubmit={(e) => {
             e.preventDefault();
-            void borrow();
+            borrowed.mutate();
           }}
         >
           <Field label="From whom">
             {(p) => <input {...p} value={from} maxLength={80} onChange={(e) => setFrom(e.target.value)} required />}
           </Field>
-          <Button type="submit" disabled={from.trim() === '' || told.isPending}>
+          <Button type="submit" disabled={from.trim() === '' || borrowed.isPending}>
             Borrowed
           </Button>
         </form>

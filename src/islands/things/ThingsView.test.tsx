@@ -119,6 +119,13 @@ describe('the page of things', () => {
     await userEvent.keyboard('0');
     await waitFor(() => expect(lastWrite().body).toEqual({ quantity: 0 }));
   });
+  it('counts what is here: what is lent is ours beside it', async () => {
+    ready([{ ...dice, owned: 2, quantity: 0, state: 'none', loans: [{ who: 'Ash', quantity: 2, until: null }] }]);
+    api().on('PUT /kinds/pip-die/stock', { id: 'pip-die', change: 'c9' });
+    show(<ThingsView tick={false} />);
+    await userEvent.click(await screen.findByRole('button', { name: 'we have it: Pip die' }));
+    await waitFor(() => expect(lastWrite().body).toEqual({ quantity: 3 }));
+  });
   it('shows a tap before it is answered, and takes it back when it was refused', async () => {
     ready();
     let refuse = (): void => undefined;

@@ -14,7 +14,7 @@ import { ThingCell } from './ThingCell';
 import { ThingDialog } from './ThingDialog';
 import styles from './things.module.css';
 import { TickCupboard } from './TickCupboard';
-import { useKinds, useTellStock } from './useThings';
+import { hereAre, useKinds, useTellStock } from './useThings';
 
 export default function ThingsView({ tick }: { tick: boolean }) {
   return (
@@ -115,7 +115,7 @@ function Things({ tick }: { tick: boolean }) {
             {away.learners.length > 0 && `, ${forWhom(away.learners, playable.data!.children.length)}`}.
           </span>
           <span className={panel.spring} />
-          <Button onClick={() => stock.mutate({ kind: awayThing, said: { quantity: away.needed } })}>
+          <Button onClick={() => stock.mutate({ kind: awayThing, said: hereAre(awayThing, away.needed) })}>
             {away.needed > 1 ? `We have ${away.needed}` : 'We have it'}
           </Button>
           <Button kind="plain" onClick={() => setOpened(away.kind)}>

@@ -9,12 +9,13 @@ import panel from '../shared/panel.module.css';
 import { useTellUndo } from '../shared/useTellUndo';
 import { CupboardStrip } from './CupboardStrip';
 import styles from './things.module.css';
-import type { Told } from './useThings';
+import { hereAre, type Told } from './useThings';
 
 /** What a tick says that is not said yet: here, though nobody knows how many; or none. */
-function toTell({ id, state }: KindWire, ticked: boolean): ({ readonly id: string } & Told) | null {
+function toTell(thing: KindWire, ticked: boolean): ({ readonly id: string } & Told) | null {
+  const { id, state } = thing;
   if (ticked) return state === 'none' || state === 'unsure' ? { id, told: 'unsure' } : null;
-  return state === 'none' ? null : { id, quantity: 0 };
+  return state === 'none' ? null : { id, ...hereAre(thing, 0) };
 }
 
 /** Every kind on one page to tick: what is ticked is here, nothing else is; what can be played shows at once. */

@@ -6,6 +6,11 @@ import { useTellUndo } from '../shared/useTellUndo';
 
 export type Told = { readonly quantity?: number; readonly told?: 'number' | 'plenty' | 'unsure' };
 
+/** So many are here; what is lent is ours beside them. */
+export const hereAre = (kind: Pick<KindWire, 'loans'>, count: number): Told => ({
+  quantity: count + kind.loans.reduce((sum, l) => sum + l.quantity, 0),
+});
+
 const key = ['kinds'];
 
 export const useKinds = () => useQuery({ queryKey: key, queryFn: () => call('GET /kinds', { query: { limit: 5000 } }) });
