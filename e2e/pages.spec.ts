@@ -6,6 +6,7 @@ const places = [
   '/shelf/library',
   '/shelf/things',
   '/shelf/coverage',
+  '/shelf/recognise',
   '/learners',
   '/learners/import',
   '/learners/evidence',

@@ -25,6 +25,17 @@ export type ${Pascal}Parameters = typeof DEFAULTS;
 `,
 );
 write(
+  'cues.ts',
+  `import type { Cues } from '../../recognise/cue';
+
+/** What people write about games of this family. */
+export const CUES: Cues = {
+  names: ['${title.toLowerCase()}'],
+  signs: [],
+};
+`,
+);
+write(
   'playOut.ts',
   `import { bestOf } from '../../play/bestOf';
 import { between } from '../../play/deck';
@@ -68,6 +79,7 @@ import { createTable } from './playOut';
 export const ${camel}: Mechanism<${Pascal}Parameters> = {
   id: '${id}',
   title: '${title}',
+  cues: async () => (await import('./cues')).CUES,
   words: ['What you need and how it is set up.', 'What a turn is.', 'How it is won, and when it ends.'],
   played: { with: ['dice'], does: ['adds'], moves: ['compares-round'], who: ['all-at-once'], ends: ['rounds'] },
   earlyEnding: 'Finish the round that is under way and count who has most.',

@@ -158,6 +158,7 @@ export const variant = (id: string, of: string, more: Partial<VariantWire> = {})
   declared: [],
   retired: false,
   version: 1,
+  said: 'owner',
   ...more,
 });
 

@@ -258,6 +258,13 @@ it('every route answers as described', async () => {
   const coverage = await go('GET', '/coverage', { query: { framework: 'us' } });
   expect(coverage.items.length).toBeGreaterThan(100);
   await go('GET', '/coverage.csv');
+  const unsaid = await go('POST', '/games', { body: { title: 'Told by nobody' } });
+  const unsaidVersion = await go('POST', '/variants', { body: { game: unsaid.id, title: 'as it comes' } });
+  expect((await go('GET', '/recognise')).total).toBeGreaterThan(0);
+  await go('POST', '/variants/{id}/known', {
+    path: `/variants/${unsaidVersion.id}/known`,
+    body: { version: 1, mechanism: 'pair-memory' },
+  });
   const atOnce = await go('POST', '/sessions/now', { query: { wait: '60' }, body: { present: present.slice(0, 3), rounds: 1 } });
   await go('GET', '/plans/{id}', { path: `/plans/${atOnce.plan}` });
   await go('DELETE', '/plans/{id}', { path: `/plans/${atOnce.plan}` });

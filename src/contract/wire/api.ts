@@ -12,6 +12,7 @@ import { shelfWire } from './shelf';
 import { frameworksWire, skillsWire } from './skills';
 import { thingsWire } from './thingsOwned';
 import { coverageWire } from './coverage';
+import { recogniseWire } from './recognise';
 
 export const programWire = define({
   'GET /health': { summary: 'Whether the program is well', response: obj({ status: str, version: str, engine: str }) },
@@ -34,6 +35,7 @@ export const apiWire = {
   ...shelfWire,
   ...thingsWire,
   ...coverageWire,
+  ...recogniseWire,
   ...libraryWire,
   ...simulationWire,
   ...benchWire,

@@ -8,7 +8,7 @@ export const profile = obj({
   games: int,
   seed: opt(int),
   engine: opt(str),
-  source: oneOf('calculated', 'declared', 'none'),
+  source: oneOf('calculated', 'declared', 'words', 'none'),
   doses: arr(obj({ skill: str, perTenMinutes: num, standardError: nullable(num), counted: opt(int) })),
   /** A declared dose was counted at a table. */
   counted: opt(bool),

@@ -90,6 +90,8 @@ const variant = obj({
   room,
   preparationMinutes: num,
   declared: arr(obj({ skill: str, perTenMinutes: num, counted: opt(int) })),
+  /** Who says how it plays: the owner, nobody yet (only the words of its row), or the owner to a guess, until it is played. */
+  said: oneOf('owner', 'words', 'guessed'),
   retired: bool,
   version: int,
 });

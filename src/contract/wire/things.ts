@@ -10,7 +10,7 @@ export const helper = oneOf('alone', 'nearby', 'needed');
 /** How it goes on in the room: quietly at a table, with voices and movement, or on the floor. */
 export const room = oneOf('calm', 'lively', 'floor');
 /** Where the practice in a version is known from; being measured, or its family cannot play it. */
-export const offerSource = oneOf('calculated', 'declared', 'none', 'measuring', 'faulty');
+export const offerSource = oneOf('calculated', 'declared', 'words', 'none', 'measuring', 'faulty');
 export const material = obj({ kind: str, quantity: int });
 /** Some that are with somebody else until a day. */
 export const loan = closed(

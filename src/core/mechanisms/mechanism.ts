@@ -2,6 +2,7 @@ import type { GameLog } from '../simulate/gameLog';
 import type { ItemChannel, OperandRange } from '../simulate/itemChannel';
 import type { Rng } from '../shared/rng';
 import type { Problem } from '../shared/codes';
+import type { Cues } from '../recognise/cue';
 
 export const policies = ['careful', 'typical', 'random'] as const;
 export type Policy = (typeof policies)[number];
@@ -79,6 +80,8 @@ export interface MaterialNeed {
 export interface Mechanism<P extends object = object> {
   readonly id: string;
   readonly title: string;
+  /** How it is known from what people write about their games; loaded where a shelf is read, so that no page carries it. */
+  readonly cues: () => Promise<Cues>;
   /** How it plays, for a helper who has never seen it. */
   readonly words: readonly string[];
   /** What somebody sees who watches it played; answers of the five questions. */

@@ -29,8 +29,8 @@ export interface Offer {
    * How the doses were made: played by the machine, the owner's word, or not at all: nobody has said how it is
    * played, it is being played now, or it cannot be played as it stands.
    */
-  readonly source: 'calculated' | 'declared' | 'none' | 'measuring' | 'faulty';
+  readonly source: 'calculated' | 'declared' | 'words' | 'none' | 'measuring' | 'faulty';
 }
 
 /** Whether anything is known of what a variant practises. */
-export const isKnown = (o: Offer): boolean => o.source === 'calculated' || o.source === 'declared';
+export const isKnown = (o: Offer): boolean => o.source === 'calculated' || o.source === 'declared' || o.source === 'words';

@@ -89,8 +89,8 @@ export function recommend(
   return { items: items.slice(0, options.limit), excluded };
 }
 
-export function groupBy<T>(list: readonly T[], key: (item: T) => string): Map<string, T[]> {
-  const groups = new Map<string, T[]>();
+export function groupBy<T, K = string>(list: readonly T[], key: (item: T) => K): Map<K, T[]> {
+  const groups = new Map<K, T[]>();
   for (const item of list) {
     const found = groups.get(key(item));
     if (found) found.push(item);

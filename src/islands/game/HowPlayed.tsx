@@ -39,7 +39,7 @@ import {
   Zap,
 } from 'lucide-react';
 import { useState } from 'react';
-import { proposeMechanisms } from '../../core/content/howPlayed';
+import { type PlayedAnswers, proposeMechanisms } from '../../core/content/howPlayed';
 import { playedAnswers, type PlayedQuestion } from '../../core/mechanisms/mechanism';
 import { playedQuestions, playedWords } from '../../text/howPlayed';
 import { valueWords } from '../../text/bench';
@@ -101,14 +101,19 @@ const pictures: Readonly<Record<string, LucideIcon>> = {
 /** Five picture questions that find how a game nobody wrote down is played. */
 export function HowPlayed({
   mechanisms,
+  start = {},
   onChoose,
   onLeave,
+  leaveWords = 'Leave the questions',
 }: {
   mechanisms: readonly MechanismWire[];
+  /** Answers that are given already. */
+  start?: PlayedAnswers;
   onChoose: (mechanism: string, parameters: Record<string, unknown>) => void;
   onLeave: () => void;
+  leaveWords?: string;
 }) {
-  const [answers, setAnswers] = useState<Partial<Record<PlayedQuestion, string>>>({});
+  const [answers, setAnswers] = useState<Partial<Record<PlayedQuestion, string>>>(start);
   const questions = Object.keys(playedQuestions) as PlayedQuestion[];
   const proposals = proposeMechanisms(answers);
   return (
@@ -160,7 +165,7 @@ export function HowPlayed({
           })}
         </ul>
         <Button kind="plain" onClick={onLeave}>
-          Leave the questions
+          {leaveWords}
         </Button>
       </div>
     </section>

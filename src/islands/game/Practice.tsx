@@ -122,13 +122,15 @@ export function Practice({
             </div>
           )}
         </div>
-        <DoseBars bars={bars} declared={p.source === 'declared'} />
+        <DoseBars bars={bars} declared={p.source === 'declared' || p.source === 'words'} />
         <p className={`${panel.soft} ${panel.small}`}>
-          {p.source === 'declared'
-            ? p.counted
-              ? 'Counted by a helper at a real table; whiskers ± √n answers.'
-              : 'The owner’s own word; nobody has calculated or counted it.'
-            : `Chances to practise, not proof. Calculated from the rules: ${p.games.toLocaleString('en')} simulated games of ${p.seats} typical ${p.seats === 1 ? 'player' : 'players'}; whiskers ± one standard error.`}
+          {p.source === 'words'
+            ? 'Nobody has said yet how it plays: carefully taken from the words of its row, so that it can be planned.'
+            : p.source === 'declared'
+              ? p.counted
+                ? 'Counted by a helper at a real table; whiskers ± √n answers.'
+                : 'The owner’s own word; nobody has calculated or counted it.'
+              : `Chances to practise, not proof. Calculated from the rules: ${p.games.toLocaleString('en')} simulated games of ${p.seats} typical ${p.seats === 1 ? 'player' : 'players'}; whiskers ± one standard error.`}
         </p>
         {p.source === 'calculated' && variant.declared.length > 0 && (
           <>

@@ -133,7 +133,12 @@ function Import({ kind }: { kind: keyof typeof kinds }) {
       {commit.data ? (
         <section className={styles.good} role="status">
           <h2>{broughtIn(kind, commit.data.added)}</h2>
-          <LinkButton kind="main" href={link(words.back)}>
+          {kind === 'shelf' && (
+            <LinkButton kind="main" href={link('/shelf/recognise')}>
+              How is each played?
+            </LinkButton>
+          )}{' '}
+          <LinkButton {...(kind === 'shelf' ? {} : { kind: 'main' as const })} href={link(words.back)}>
             {kind === 'shelf' ? 'To the shelf' : 'To the learners'}
           </LinkButton>
         </section>

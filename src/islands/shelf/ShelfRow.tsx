@@ -48,13 +48,16 @@ export function ShelfRow({
                 width={Math.min(120, d.perTenMinutes * scale)}
                 height="9"
                 fill={`var(--strand-${skills.strandOf(d.skill)?.hue ?? 'slate'})`}
-                className={profile?.source === 'declared' ? styles.declared : undefined}
+                className={profile?.source === 'declared' || profile?.source === 'words' ? styles.declared : undefined}
               />
             </svg>
             <b>{Math.round(d.perTenMinutes)}</b> <span>{skills.byId.get(d.skill)?.title}</span>
           </div>
         ))}
-        {profile?.source === 'none' && <span className={panel.soft}>nobody has said yet</span>}
+        {(profile?.source === 'none' || profile?.source === 'words') && (
+          <span className={panel.soft}>nobody has said yet how it plays</span>
+        )}
+        {variant?.said === 'guessed' && <span className={panel.soft}>guessed until it is played</span>}
       </td>
       <td className={panel.num} data-label="minutes">
         {profile ? Math.round(profile.minutes) : variant?.minutes}

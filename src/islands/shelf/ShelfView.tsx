@@ -57,6 +57,7 @@ function Shelf({ first }: { first: { text: string | null; skill: string | null }
     const fitting = rows.filter((r) => matches(r, { bin, text, skill }, skills, kinds.data?.items ?? [], bins.data?.items ?? []));
     return skill ? fitting.sort((x, y) => doseOf(y, skill) - doseOf(x, skill)) : fitting;
   }, [rows, bin, text, skill, skills, kinds.data, bins.data]);
+  const asked = useQuery({ queryKey: ['recognise', 'count'], queryFn: () => call('GET /recognise', { query: { limit: 1 } }) });
   const list = useWindowRows<HTMLTableSectionElement>(wanted.length, 62);
   if (games.error) return <Failure message={messageOf(games.error)} />;
   // Nothing is shown before all of it is known: a shelf half read would say what is not so.
@@ -90,6 +91,13 @@ function Shelf({ first }: { first: { text: string | null; skill: string | null }
           Add a game
         </Button>
       </div>
+      {asked.data && asked.data.total > 0 && (
+        <p className={styles.asked}>
+          Of <b>{asked.data.total}</b> {asked.data.total === 1 ? 'version' : 'versions'} nobody has said yet how it plays
+          {asked.data.sure > 0 && `; of ${asked.data.sure} its words tell`}.{' '}
+          <LinkButton href={link('/shelf/recognise')}>How is each played?</LinkButton>
+        </p>
+      )}
       {measuring && (
         <p className={panel.soft} role="status">
           {measuring.left} {measuring.left === 1 ? 'version is' : 'versions are'} being played by the machine; their numbers follow.
@@ -145,7 +153,7 @@ function Shelf({ first }: { first: { text: string | null; skill: string | null }
             </table>
             <p className={`${panel.soft} ${panel.small}`}>
               {wanted.length} of {rows.length} versions. Bars without outline are calculated from the rules; outlined ones are the owner’s
-              word.
+              word, or careful guesses from the words of a row.
             </p>
           </div>
           <Coverage

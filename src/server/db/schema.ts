@@ -86,6 +86,10 @@ export const variants = sqliteTable(
     preparationMinutes: real().notNull().default(0),
     /** The owner's own word on what it practises, per skill and ten minutes. */
     declared: text({ mode: 'json' }).$type<{ skill: string; perTenMinutes: number; counted?: number }[]>().notNull(),
+    /** Who says how it plays: the owner; nobody yet, only the words of its row; or the owner to a guess, until it is played. */
+    said: text({ enum: ['owner', 'words', 'guessed'] })
+      .notNull()
+      .default('owner'),
     retiredAt: text(),
     version: integer().notNull().default(1),
   },

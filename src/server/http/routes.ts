@@ -6,6 +6,7 @@ import { groupRoutes } from '../group/groupRoutes';
 import { learnerRoutes } from '../learners/routes';
 import { recommendRoutes } from '../planning/recommendRoutes';
 import { planningRoutes } from '../planning/routes';
+import { recogniseRoutes } from '../recognise/routes';
 import { shelfRoutes } from '../shelf/routes';
 import { libraryRoutes } from '../shelf/libraryRoutes';
 import { benchRoutes } from '../simulations/benchRoutes';
@@ -29,6 +30,7 @@ export const routes: readonly Route[] = [
   ...shelfRoutes,
   ...thingRoutes,
   ...coverageRoutes,
+  ...recogniseRoutes,
   ...libraryRoutes,
   ...simulationRoutes,
   ...benchRoutes,

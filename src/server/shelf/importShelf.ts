@@ -11,7 +11,8 @@ import { games, kinds, type UndoStep, variantMaterials, variants } from '../db/s
 import { insertAll } from '../db/insertAll';
 import { ProblemError } from '../http/problemError';
 import { binFor, gameRow } from './shelfStore';
-import { variantRow } from './variantStore';
+import { dosesInWords, rowWords, toldAges } from '../recognise/rowWords';
+import { type VariantInput, variantRow } from './variantStore';
 import { idGiver } from '../shared/freeId';
 import { recordChange } from '../undo/undo';
 
@@ -113,6 +114,21 @@ function bring(
         .all()
         .map((v) => v.id),
     );
+    const kindTitles = new Map(
+      tx
+        .select({ id: kinds.id, title: kinds.title })
+        .from(kinds)
+        .all()
+        .map((k) => [k.id, k.title]),
+    );
+    const graph = graphOf(tx);
+    /** The owner's word on what it practises; where she gave none, carefully what its words say, until somebody answers. */
+    const profileOf = (d: VariantDraft): Pick<VariantInput, 'declared' | 'said'> => {
+      if (d.mechanism || d.declared.length > 0) return { declared: [...d.declared], said: 'owner' };
+      const things = d.materials.map((m) => kindTitles.get(m.kind) ?? m.kind);
+      const words = rowWords({ game: d.game, variant: d.variant, notes: d.notes, rules: [], things });
+      return { declared: dosesInWords(graph, words, toldAges(d.ages)).map((x) => ({ ...x })), said: 'words' };
+    };
     const binOf = new Map<string, string>();
     const bin = (title: string): string => {
       const id = binOf.get(title) ?? binFor(tx, title);
@@ -139,7 +155,7 @@ function bring(
         ages: [...d.ages],
         players: { min: d.players[0], max: d.players[1] },
         minutes: d.minutes,
-        declared: [...d.declared],
+        ...profileOf(d),
         ...(d.materials.length > 0 || !d.mechanism ? { materials: [...d.materials] } : {}),
       });
       variantRows.push(row);

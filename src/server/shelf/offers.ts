@@ -83,7 +83,7 @@ function practiceOf(db: Db, graph: SkillGraph, v: VariantRow): Pick<Offer, 'dose
     return { doses: dosesIn(graph, doses), source: 'calculated', minutes, ...counted };
   }
   const own = v.declared.length === 0 ? nothing : v.declared.map((d) => [d.skill, d.perTenMinutes] as const);
-  return { doses: dosesIn(graph, own), source: own === nothing ? 'none' : 'declared', minutes: v.minutes };
+  return { doses: dosesIn(graph, own), source: own === nothing ? 'none' : v.said === 'words' ? 'words' : 'declared', minutes: v.minutes };
 }
 
 type Listed = readonly (readonly [skill: string, perTenMinutes: number])[];

@@ -19,7 +19,7 @@ import { bytesOf } from '../shared/filePart';
 import { startFitHelp } from './fitHelp';
 import { startGapHelp } from './gapHelp';
 import { suitsHere } from './suits';
-import { materialsByVariant, wireGames, wireVariant, wireVariants } from './wireShelf';
+import { wireGames, wireVariants } from './wireShelf';
 import { importShelf } from './importShelf';
 import { gameById, variantById } from './shelfRows';
 import { createGame, setRetired, updateGame } from './shelfStore';
@@ -97,7 +97,7 @@ export const shelfRoutes = serve(shelfWire, {
       query,
     ),
   'POST /variants': ({ db, body: { game, ...input } }) => createVariant(db, game, input),
-  'GET /variants/{id}': ({ db, params }) => wireVariant(variantById(db, params.id), materialsByVariant(db)),
+  'GET /variants/{id}': ({ db, params }) => wireVariants(db, [variantById(db, params.id)])[0]!,
   'PATCH /variants/{id}': ({ db, params, body: { version, ...input } }) => updateVariant(db, params.id, input, version),
   'POST /variants/{id}/retire': ({ db, params, now }) => setRetired(db, 'variant', params.id, true, now),
   'POST /variants/{id}/restore': ({ db, params, now }) => setRetired(db, 'variant', params.id, false, now),

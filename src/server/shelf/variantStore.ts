@@ -14,7 +14,7 @@ import { recordChange, stepBack } from '../undo/undo';
 import { gameById, materialsOf, sameTitle, variantById, type VariantRow } from './shelfRows';
 
 /** Ages, players and the like of a variant as the API speaks of it. */
-export type VariantInput = Partial<Omit<Body<(typeof shelfWire)['POST /variants']>, 'game'>>;
+export type VariantInput = Partial<Omit<Body<(typeof shelfWire)['POST /variants']>, 'game'>> & { readonly said?: VariantRow['said'] };
 
 export function createVariant(db: Db, gameId: string, input: VariantInput): { id: string; change: string } {
   return db.transaction((tx) => {
@@ -69,6 +69,7 @@ export function variantRow(
       room: input.room ?? 'calm',
       preparationMinutes: input.preparationMinutes ?? 0,
       declared: input.declared ?? [],
+      said: input.said ?? 'owner',
     },
     materials: input.materials ?? (known && parameters?.ok ? known.materials(parameters.value, 3) : []),
   };
@@ -155,8 +156,10 @@ export function updateVariant(db: Db, id: string, input: VariantInput, version: 
       ...(input.minutes === undefined ? {} : { minutes: input.minutes }),
       ...(input.helper === undefined ? {} : { helper: input.helper }),
       ...(input.room === undefined ? {} : { room: input.room }),
+      ...(input.room === undefined ? {} : { room: input.room }),
       ...(input.preparationMinutes === undefined ? {} : { preparationMinutes: input.preparationMinutes }),
       ...(input.declared === undefined ? {} : { declared: input.declared.filter((d) => graph.indexOf.has(d.skill)) }),
+      said: input.said ?? saidAfter(before, input),
       version: before.version + 1,
     };
     const done = tx
@@ -177,4 +180,12 @@ export function updateVariant(db: Db, id: string, input: VariantInput, version: 
       );
     return { id, version: before.version + 1, change: recordChange(tx, `Changed the version ${before.title}`, undo) };
   });
+}
+
+/** Whoever says how it plays or what it practises has said so; anything else leaves that as it was. */
+function saidAfter(before: VariantRow, input: VariantInput): VariantRow['said'] {
+  const changed = (now: unknown, then: unknown): boolean => now !== undefined && JSON.stringify(now) !== JSON.stringify(then);
+  const tells =
+    changed(input.mechanism, before.mechanism) || changed(input.parameters, before.parameters) || changed(input.declared, before.declared);
+  return tells ? 'owner' : before.said;
 }

@@ -1,6 +1,6 @@
-import { isNull, sql } from 'drizzle-orm';
+import { inArray, isNull, sql } from 'drizzle-orm';
 import type { Db } from '../db/db';
-import { variantMaterials, variants } from '../db/schema';
+import { evidence, variantMaterials, variants } from '../db/schema';
 import { groupBy } from '../../core/recommend/recommend';
 import type { GameRow, VariantRow } from './shelfRows';
 
@@ -29,6 +29,7 @@ export function wireVariant(v: VariantRow, materials: Materials) {
     room: v.room,
     preparationMinutes: v.preparationMinutes,
     declared: v.declared,
+    said: v.said,
     retired: v.retiredAt !== null,
     version: v.version,
   };
@@ -36,7 +37,16 @@ export function wireVariant(v: VariantRow, materials: Materials) {
 
 export function wireVariants(db: Db, rows: readonly VariantRow[]) {
   const materials = materialsByVariant(db);
-  return rows.map((v) => wireVariant(v, materials));
+  const played = playedOf(db, rows);
+  return rows.map((v) => wireVariant(played.has(v.id) ? { ...v, said: 'owner' } : v, materials));
+}
+
+/** Guessed versions that somebody has noted something about: they were played, so the guess held. */
+function playedOf(db: Db, rows: readonly VariantRow[]): ReadonlySet<string> {
+  const guessed = rows.filter((v) => v.said === 'guessed').map((v) => v.id);
+  if (guessed.length === 0) return new Set();
+  const noted = db.selectDistinct({ id: evidence.variantId }).from(evidence).where(inArray(evidence.variantId, guessed)).all();
+  return new Set(noted.flatMap(({ id }) => id ?? []));
 }
 
 const helperOrder = ['alone', 'nearby', 'needed'] as const;

@@ -11,7 +11,7 @@ import { profileTask, resultOf } from './profileStore';
 /** What a variant practises at a table of so many, with its error and how it was made. */
 export async function profileOf(db: Db, variant: VariantRow, seats: number, minutes: number): Promise<Kept<ProfileWire>> {
   if (!variant.mechanism) {
-    const source = variant.declared.length > 0 ? 'declared' : 'none';
+    const source = variant.declared.length === 0 ? 'none' : variant.said === 'words' ? 'words' : 'declared';
     return {
       variant: variant.id,
       seats,

@@ -29,6 +29,7 @@ function channels(p: AskParameters): ItemChannel[] {
 export const askForCards: Mechanism<AskParameters> = {
   id: 'ask-for-cards',
   title: 'Ask for cards',
+  cues: async () => (await import('./cues')).CUES,
   words: [
     'Deal the hands; the rest is the draw pile.',
     'Lay down cards that belong together.',

@@ -8,6 +8,7 @@ const most = (p: BeamParameters): number => p.left * p.pegs * (p.multiples ? 3 :
 export const balanceTheBeam: Mechanism<BeamParameters> = {
   id: 'balance-the-beam',
   title: 'Balance the beam',
+  cues: async () => (await import('./cues')).CUES,
   words: [
     'Hang the weights of a task card on the beam, one side complete, the other with one missing.',
     'Say which side would sink if you let go.',

@@ -6,6 +6,7 @@ import { createTable } from './playOut';
 export const boundGuess: Mechanism<BoundGuessParameters> = {
   id: 'bound-guess',
   title: 'Guess between bounds',
+  cues: async () => (await import('./cues')).CUES,
   words: [
     'A helper hides a number and names the bounds.',
     'In turn, guess; the helper says more, less or found.',

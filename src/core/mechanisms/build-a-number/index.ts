@@ -10,6 +10,7 @@ const densePair = 150;
 export const buildANumber: Mechanism<BuildParameters> = {
   id: 'build-a-number',
   title: 'Build a number',
+  cues: async () => (await import('./cues')).CUES,
   words: [
     'Draw a number card and read it.',
     'Build it with hundreds, tens and ones, or lay it out as a sum of its parts.',

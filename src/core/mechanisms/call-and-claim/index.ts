@@ -7,6 +7,7 @@ import { createTable } from './playOut';
 export const callAndClaim: Mechanism<ClaimParameters> = {
   id: 'call-and-claim',
   title: 'Call and claim',
+  cues: async () => (await import('./cues')).CUES,
   words: [
     'Lay the cards open so that everyone can reach them.',
     'The caller reads a question, or an answer, twice.',

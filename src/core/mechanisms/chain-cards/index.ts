@@ -8,6 +8,7 @@ import { answersOf } from './rules';
 export const chainCards: Mechanism<ChainParameters> = {
   id: 'chain-cards',
   title: 'Chain of cards',
+  cues: async () => (await import('./cues')).CUES,
   words: [
     'Deal all cards round.',
     'One player reads a card: what it has, and what it asks for.',

@@ -23,6 +23,7 @@ function check(p: CloseParameters): Problem | null {
 export const closeTheTiles: Mechanism<CloseParameters> = {
   id: 'close-the-tiles',
   title: 'Close the tiles',
+  cues: async () => (await import('./cues')).CUES,
   words: [
     'Lay your tiles from one upward, all open.',
     'Throw two dice and join them by an operation you may use.',

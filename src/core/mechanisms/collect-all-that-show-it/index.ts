@@ -6,6 +6,7 @@ import { createTable } from './playOut';
 export const collectAll: Mechanism<CollectParameters> = {
   id: 'collect-all-that-show-it',
   title: 'Collect all that show it',
+  cues: async () => (await import('./cues')).CUES,
   words: [
     'Spread the pieces face up.',
     'Throw and say the number.',

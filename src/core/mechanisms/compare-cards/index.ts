@@ -31,6 +31,7 @@ const repOf = (p: CompareParameters): Representation => (p.onLine ? 'number-line
 export const compareCards: Mechanism<CompareParameters> = {
   id: 'compare-cards',
   title: 'Compare cards',
+  cues: async () => (await import('./cues')).CUES,
   words: [
     'Everyone turns the agreed number of cards.',
     'Join them as agreed and say what they make; for a fraction the smaller goes on top.',

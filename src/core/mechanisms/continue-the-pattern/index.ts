@@ -6,6 +6,7 @@ import { createTable } from './playOut';
 export const continueThePattern: Mechanism<PatternParameters> = {
   id: 'continue-the-pattern',
   title: 'Continue the pattern',
+  cues: async () => (await import('./cues')).CUES,
   words: [
     'Lay the pattern of a strip with beads, shapes or numbers and say it aloud.',
     'Find the part that repeats, or by how much it grows.',

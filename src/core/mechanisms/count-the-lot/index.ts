@@ -6,6 +6,7 @@ import { createTable } from './playOut';
 export const countTheLot: Mechanism<LotParameters> = {
   id: 'count-the-lot',
   title: 'Count the lot',
+  cues: async () => (await import('./cues')).CUES,
   words: [
     'Take a bag or a card with a lot of coins or counters.',
     'Sort first: the largest coins, or groups of the agreed size.',

@@ -16,6 +16,7 @@ const operationOf: Readonly<Record<CoverParameters['relation'], Operation>> = {
 export const coverGrid: Mechanism<CoverParameters> = {
   id: 'cover-grid',
   title: 'Cover the grid',
+  cues: async () => (await import('./cues')).CUES,
   words: [
     'Everyone has a card; no two are alike.',
     'The caller turns a fact and reads it aloud, twice.',

@@ -6,6 +6,7 @@ import { createTable } from './playOut';
 export const coverTheShape: Mechanism<CoverShapeParameters> = {
   id: 'cover-the-shape',
   title: 'Cover the shape',
+  cues: async () => (await import('./cues')).CUES,
   words: [
     'Draw a figure card and say how many unit tiles will cover it.',
     'Cover it without gaps and without overlaps, or only its two sides.',

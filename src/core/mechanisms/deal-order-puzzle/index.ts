@@ -7,6 +7,7 @@ import { arrangement, comesOutInOrder } from './rules';
 export const dealOrderPuzzle: Mechanism<DealOrderParameters> = {
   id: 'deal-order-puzzle',
   title: 'Deal in order',
+  cues: async () => (await import('./cues')).CUES,
   words: [
     'Take the cards and arrange them so that the deal shows them in order.',
     'The deal: one card face up on the table, the next underneath the packet, and so on as agreed.',

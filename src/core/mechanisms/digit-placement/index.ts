@@ -10,6 +10,7 @@ const denseNumber = 999;
 export const digitPlacement: Mechanism<PlacementParameters> = {
   id: 'digit-placement',
   title: 'Digit placement',
+  cues: async () => (await import('./cues')).CUES,
   words: [
     'Draw one column for each digit on your sheet.',
     'A digit is drawn; everyone writes it at once into one of the empty columns, for good.',

@@ -16,6 +16,7 @@ function check(p: EdgeTileParameters): Problem | null {
 export const edgeTiles: Mechanism<EdgeTileParameters> = {
   id: 'edge-tiles',
   title: 'Edge tiles',
+  cues: async () => (await import('./cues')).CUES,
   words: [
     'Each tile has a number and a colour on all four edges. One tile starts the board; everyone holds a hand.',
     'In turn, lay a tile so that edges which meet agree in colour and make an allowed number.',

@@ -10,6 +10,7 @@ const deckSize = (p: EquationParameters): number => leftOf(numberCards(p.lowest,
 export const equationDraw: Mechanism<EquationParameters> = {
   id: 'equation-draw',
   title: 'Equation draw',
+  cues: async () => (await import('./cues')).CUES,
   words: [
     'Everyone holds a hand of number cards.',
     'In turn, look for a true equation among your cards and lay it down, saying it aloud.',

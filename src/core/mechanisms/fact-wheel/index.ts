@@ -7,6 +7,7 @@ import { createTable } from './playOut';
 export const factWheel: Mechanism<WheelParameters> = {
   id: 'fact-wheel',
   title: 'Fact wheel',
+  cues: async () => (await import('./cues')).CUES,
   words: [
     'A number stands in the middle of the wheel, others round its rim.',
     'Spin, or go round, or take the rim in mixed order.',

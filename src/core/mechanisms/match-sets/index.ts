@@ -7,6 +7,7 @@ import { halves } from './halves';
 export const matchSets: Mechanism<MatchParameters> = {
   id: 'match-sets',
   title: 'Match the halves',
+  cues: async () => (await import('./cues')).CUES,
   words: [
     'Spread all halves face up.',
     'Take one half, work out what it needs, and find its partner.',

@@ -8,6 +8,7 @@ const unitsOf = (p: MeasureParameters): number => Math.ceil((p.longest * 10) / u
 export const measureAndRecord: Mechanism<MeasureParameters> = {
   id: 'measure-and-record',
   title: 'Measure and record',
+  cues: async () => (await import('./cues')).CUES,
   words: [
     'Choose a thing that stays still and has a straight edge.',
     'Say how many units long it will be.',

@@ -6,6 +6,7 @@ import { createTable } from './playOut';
 export const mirrorIt: Mechanism<MirrorParameters> = {
   id: 'mirror-it',
   title: 'Mirror it',
+  cues: async () => (await import('./cues')).CUES,
   words: [
     'A card shows half a picture beside a line.',
     'Colour each square on the other side, as far from the line as its partner.',

@@ -7,6 +7,7 @@ import { boardProblem, makeBoard } from './rules';
 export const neighbourRace: Mechanism<NeighbourParameters> = {
   id: 'neighbour-race',
   title: 'Neighbour race',
+  cues: async () => (await import('./cues')).CUES,
   words: [
     'Pegs start below the board and climb row by row.',
     'Throw: add the die to the number you stand on, or ask of which number ahead the die is a factor.',

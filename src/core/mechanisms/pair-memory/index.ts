@@ -37,6 +37,7 @@ function partnerChannel(p: PairMemoryParameters): ItemChannel {
 export const pairMemory: Mechanism<PairMemoryParameters> = {
   id: 'pair-memory',
   title: 'Pair memory',
+  cues: async () => (await import('./cues')).CUES,
   words: [
     'Lay the cards face down in rows.',
     'In turn, turn one card and say what it needs; then turn a second.',

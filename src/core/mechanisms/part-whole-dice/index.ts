@@ -6,6 +6,7 @@ import { createTable } from './playOut';
 export const partWholeDice: Mechanism<PartWholeParameters> = {
   id: 'part-whole-dice',
   title: 'Part and whole with dice',
+  cues: async () => (await import('./cues')).CUES,
   words: [
     'Throw two dice: the larger number is the whole, the smaller one part.',
     'Say the missing part.',

@@ -6,6 +6,7 @@ import { createTable } from './playOut';
 export const placeDigitHop: Mechanism<HopParameters> = {
   id: 'place-digit-hop',
   title: 'Digit hop',
+  cues: async () => (await import('./cues')).CUES,
   words: [
     'Pegs start at the beginning of the number board.',
     'Draw a place card and a digit: four in the tens.',

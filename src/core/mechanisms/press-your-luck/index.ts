@@ -7,6 +7,7 @@ import { throwOdds } from './rules';
 export const pressYourLuck: Mechanism<PressYourLuckParameters> = {
   id: 'press-your-luck',
   title: 'Press your luck',
+  cues: async () => (await import('./cues')).CUES,
   words: [
     'In turn, throw as often as you dare and add up as you go.',
     'Stop, and the turn is added to your score.',

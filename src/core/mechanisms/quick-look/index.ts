@@ -6,6 +6,7 @@ import { createTable } from './playOut';
 export const quickLook: Mechanism<QuickLookParameters> = {
   id: 'quick-look',
   title: 'Quick look',
+  cues: async () => (await import('./cues')).CUES,
   words: [
     'Show a dot card for a moment, then cover it.',
     'How many were there? Show it with fingers or say it.',

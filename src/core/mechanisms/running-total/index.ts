@@ -33,6 +33,7 @@ function checkTable(seats: readonly Seat<RunningTotalParameters>[]): Problem | n
 export const runningTotal: Mechanism<RunningTotalParameters> = {
   id: 'running-total',
   title: 'Running total',
+  cues: async () => (await import('./cues')).CUES,
   words: [
     'Everyone holds a hand of number cards; one total is kept for the whole table.',
     'In turn, play a card, say the new total, and draw.',

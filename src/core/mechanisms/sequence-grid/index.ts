@@ -6,6 +6,7 @@ import { createTable } from './playOut';
 export const sequenceGrid: Mechanism<SequenceParameters> = {
   id: 'sequence-grid',
   title: 'Sequence grid',
+  cues: async () => (await import('./cues')).CUES,
   words: [
     'The grid counts in steps, row by row; some cells are blank.',
     'Find the step from two cells side by side.',

@@ -6,6 +6,7 @@ import { createTable } from './playOut';
 export const sortAndGraph: Mechanism<GraphParameters> = {
   id: 'sort-and-graph',
   title: 'Sort and graph',
+  cues: async () => (await import('./cues')).CUES,
   words: [
     'Agree what the trays stand for and sort the pieces.',
     'Count each tray.',

@@ -7,6 +7,7 @@ import { splitsToFind } from './rules';
 export const splitAndSpill: Mechanism<SplitParameters> = {
   id: 'split-and-spill',
   title: 'Split and spill',
+  cues: async () => (await import('./cues')).CUES,
   words: [
     'Count the two-coloured counters into a cup, or fill the bag.',
     'Shake and spill, or pull the agreed number.',

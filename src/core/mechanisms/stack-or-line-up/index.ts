@@ -6,6 +6,7 @@ import { createTable } from './playOut';
 export const stackOrLineUp: Mechanism<StackParameters> = {
   id: 'stack-or-line-up',
   title: 'Stack or line up',
+  cues: async () => (await import('./cues')).CUES,
   words: [
     'Say how many pieces you will manage.',
     'Stack them, or line them up as far as the edge, until they topple or run out.',

@@ -7,6 +7,7 @@ import { channelsOf } from './rules';
 export const storyCards: Mechanism<StoryParameters> = {
   id: 'story-cards',
   title: 'Story cards',
+  cues: async () => (await import('./cues')).CUES,
   words: [
     'Draw a story card; it is read aloud, plainly, twice.',
     'Say what happens in your own words, or draw it, before any number is worked out.',

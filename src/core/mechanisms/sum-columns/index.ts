@@ -34,6 +34,7 @@ function checkTable(seats: readonly Seat<SumColumnsParameters>[]): Problem | nul
 export const sumColumns: Mechanism<SumColumnsParameters> = {
   id: 'sum-columns',
   title: 'Sum columns',
+  cues: async () => (await import('./cues')).CUES,
   words: [
     'Each player picks columns before the first throw.',
     'In turn, throw the dice, say the sum, and mark one box above that number.',

@@ -6,6 +6,7 @@ import { createTable } from './playOut';
 export const takeAwayPiles: Mechanism<TakeAwayParameters> = {
   id: 'take-away-piles',
   title: 'Take-away piles',
+  cues: async () => (await import('./cues')).CUES,
   words: [
     'Make the piles and count them together.',
     'In turn, take some from one pile, at most the agreed number, and say how many are left.',

@@ -37,6 +37,7 @@ const denseLimit = 120;
 export const targetCombine: Mechanism<TargetCombineParameters> = {
   id: 'target-combine',
   title: 'Target combine',
+  cues: async () => (await import('./cues')).CUES,
   words: [
     'Lay the number cards open; everyone looks at the same hand.',
     'Use every number exactly once, with the operations agreed, to make the target.',

@@ -7,6 +7,7 @@ import { createTable } from './playOut';
 export const taskHunt: Mechanism<HuntParameters> = {
   id: 'task-hunt',
   title: 'Task hunt',
+  cues: async () => (await import('./cues')).CUES,
   words: [
     'Hide the task cards about the room, or pass them round the table.',
     'Find a card, look at its letter or number, and find the same box on your sheet.',

@@ -23,6 +23,7 @@ function check(p: TrackRaceParameters): Problem | null {
 export const trackRace: Mechanism<TrackRaceParameters> = {
   id: 'track-race',
   title: 'Track race',
+  cues: async () => (await import('./cues')).CUES,
   words: [
     'Everyone puts a peg on the start of the track.',
     'In turn, throw, say where you will land, and move there.',

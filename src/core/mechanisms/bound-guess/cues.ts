@@ -1,0 +1,61 @@
+import type { Cues } from '../../recognise/cue';
+
+/** What people write about games of this family. */
+export const CUES: Cues = {
+  names: [
+    'guess my number',
+    'what is my number',
+    'higher lower',
+    'higher or lower',
+    'secret number',
+    'mystery number',
+    'guess the number',
+    'too high too low',
+    'more or less guess',
+    'hidden number',
+    'number between',
+    'pinch the number',
+    'hot and cold number',
+  ],
+  signs: [
+    ['too|is big|small|high|low|large', 4],
+    ['higher|lower|more|less|bigger|smaller|warmer|hotter|above|below & guess|secret|hidden|mystery|think|thinks|guesses', 3.5],
+    [
+      'guess|guesses|guessing|find|think|thinks|thinking ~ number|numbers & higher|lower|between|secret|bigger|less|more|chart|line|clothespin|clothespins|range|possible',
+      3,
+    ],
+    [
+      'secret|hidden|mystery|my|hides|hide|thinks|thought|thinking ~ number & guess|guesses|between|higher|lower|find|chart|line|clues|clue',
+      2.5,
+    ],
+    ['guess ~ number', 1.5],
+    ['pinch|pinching|narrow|squeeze|close in|clothespin|clothespins|clothespeg|clothespegs|pegs|bounds|bound|ends', 2],
+    ['between ~ and', 1.5],
+    ['number line', 1],
+    ['jar', -2],
+    ['dice|roll|rolled', -3],
+    ['angle', -2],
+    ['coordinate|coordinates|hit', -3],
+    ['cards & takes', -3],
+    ['tip|tips|beam', -3],
+    ['tile|tiles|tower|stack|long', -2.5],
+    [
+      'bigger|smaller|higher|lower|above|below|more|less ~ bigger|smaller|higher|lower|above|below|more|less & number|guess|secret|thinking|slide|line|caught',
+      3,
+    ],
+    ['thinking|think of ~ number', 2.5],
+    ['number up to #', 1.5],
+    ['caught|trapped between', 1.5],
+    ['secret', 2],
+    ['only bigger|smaller|higher|lower|more|less', 3],
+    ['arrow|arrows|pegs|clips|bounds & line & closer|guess|move', 2.5],
+    ['detective|pocket & number', 2],
+  ],
+  numbers: [
+    ['# to|and #', 'low', 'high'],
+    ['number|my|guess # to|thru|through #', 'low', 'high'],
+    ['number|my|guess # #', 'low', 'high'],
+    ['0|1 #', 'high'],
+    ['up to #', 'high'],
+  ],
+};

@@ -1,0 +1,42 @@
+import type { Cues } from '../../recognise/cue';
+
+/** What people write about games of this family. */
+export const CUES: Cues = {
+  names: [
+    'magic packet',
+    'magic deal',
+    'card trick',
+    'down under',
+    'down under deal',
+    'under and out',
+    'one under',
+    'deal in order',
+    'one up one under',
+    'under down',
+    'magic trick',
+    'the deal',
+    'packet puzzle',
+    'dealing puzzle',
+    'australian shuffle',
+    'under out',
+  ],
+  signs: [
+    ['under|underneath|bottom|beneath|back ~ deal|dealt|deals|table|up|turn|out|packet|pack|pile & order|1|ace|out|in|card|cards', 4],
+    ['deal|dealt|deals|dealing|turn|up|out ~ under|underneath|bottom|beneath', 4],
+    ['one|1|two|2|next under|underneath|bottom & deal|up|out|table|order', 3.5],
+    ['order|1 2 3|ace & deal|dealing|dealt|under|underneath|bottom|packet|trick', 3],
+    ['come|comes|came|gives|appear|out ~ order|1 & deal|packet|under|bottom|trick|pack|stack|arrange|underneath|card|cards', 2.5],
+    ['packet|trick|magic', 1.5],
+    ['arrange|stack|set|prepare ~ cards|pack|packet|ace|so & deal|order|under|bottom|come', 2],
+    ['ace ~ king|10|10', 1.5],
+    ['facedown & pair|match', -3],
+    ['@bigger ~ takes|wins', -2],
+    ['cup & hide|beans', -3],
+    ['tower|fall|falls', -2],
+    ['skip|tuck|put|slip|slide ~ under|bottom & deal|order|next|card|appear|time', 3],
+    ['appear|come|comes|out ~ order|1|in & bottom|under|every|deal|skip', 3],
+    ['every other|second one|card', 2],
+  ],
+  numbers: [['# card|cards', 'cards']],
+  values: [['one|1 more', { pattern: 'one-more-each-time' }]],
+};

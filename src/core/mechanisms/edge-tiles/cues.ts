@@ -1,0 +1,51 @@
+import type { Cues } from '../../recognise/cue';
+
+/** What people write about games of this family. */
+export const CUES: Cues = {
+  names: [
+    'edge match',
+    'edge tiles',
+    'colour edges',
+    'color edges',
+    'matching edges',
+    'edge to edge',
+    'triangle dominoes',
+    'square dominoes',
+    'number dominoes four sides',
+    'touching edges',
+    'four sided dominoes',
+  ],
+  signs: [
+    ['edge|edges ~ match|matches|touch|touching|meet|meeting|agree|same|equal|color|colour|fit|make|multiply|add|sum|joining|share', 4],
+    ['touching|matching|meeting|joining|shared|neighbouring edge|edges|side|sides', 3.5],
+    ['side|sides|end|ends ~ touch|touching|meet', 3],
+    ['touch|touching|meet|meeting ~ sum|add|make|multiple|multiples|multiply|color|colour|match|agree|equal', 2.5],
+    ['color|colour|colored|coloured & tile|tiles & multiple|multiples|sum|number|points|multiply|score', 2],
+    ['multiple|multiples of # & tile|tiles|edge|edges', 2],
+    ['lay|place|put|add ~ tile|tiles ~ next|beside|against|board|touching', 1.5],
+    ['four|4|three|3|all sides|edges & number|numbers|color|colour|tile|tiles', 2],
+    ['# tiles', 1],
+    ['domino|dominoes', 1.5],
+    ['# in hand|each', 1],
+    ['area|rectangle|floor', -2],
+    ['roll|dice', -2],
+    ['stand|climb|step', -3],
+    ['neighbouring|neighboring|joining|adjacent|touching side|sides|edge|edges|numbers', 3],
+    ['number ~ on each|every|all ~ side|edge|sides|edges', 2.5],
+    ['lay|place|put ~ next|beside ~ tile & add|make|match|multiply|sum', 2],
+    ['color|colors|colour|colours ~ meet|touch|match & number|numbers', 3],
+    ['numbers ~ meet|touch', 2.5],
+  ],
+  numbers: [
+    ['products|sums to #', 'most'],
+    ['multiple|multiples of #', 'step'],
+    ['# tiles', 'tiles'],
+    ['# in hand', 'hand'],
+  ],
+  values: [
+    ['multiply|product|times', { operation: 'product' }],
+    ['sum|add|adds', { operation: 'sum' }],
+    ['difference|subtract', { operation: 'difference' }],
+    ['multiply & 10', { operation: 'product', step: 10 }],
+  ],
+};

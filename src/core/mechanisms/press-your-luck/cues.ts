@@ -1,0 +1,62 @@
+import type { Cues } from '../../recognise/cue';
+
+/** What people write about games of this family. */
+export const CUES: Cues = {
+  names: [
+    'pig',
+    'piggy',
+    'pig dice',
+    'dare dice',
+    'dare',
+    'push your luck',
+    'press your luck',
+    'greedy',
+    'skunk',
+    'roll and stop',
+    'bank it',
+    'stop or roll',
+    'risk it',
+    'stick or roll',
+    'keep rolling',
+    'hog',
+    'roll or hold',
+    'chicken',
+  ],
+  signs: [
+    ['keep|go|carry|goes ~ rolling|going|adding|totalling|totaling|throwing|roll|on ~ dare|stop|1|one|lose|bank|until|til|want|like', 4],
+    [
+      'stop|stops|stopping|hold|bank|banks|stick|pass ~ before|when|dare|any|or|time|want|keep|1 & roll|rolls|rolling|dice|die|throw|throwing|totalling|add|points|turn',
+      3.5,
+    ],
+    ['bank|banks & lose|loses|roll|dice|points|total|add|score', 3.5],
+    [
+      'lose|loses|lost|zero|wipe|wipes|nothing|bust|gone ~ turn|all|everything|points|score|it|round & roll|rolls|dice|die|keep|bank|stop|1|7|seven|dare|add|throw',
+      3.5,
+    ],
+    ['dare|dares|brave|greedy|risk|luck & roll|dice|die|stop|add|bank|points|turn|throw|keep|lose', 3],
+    ['1|one|7|seven|6|six|double|doubles ~ lose|loses|wipes|wipe|bust|ends|kills|out|zero|nothing|lost', 3.5],
+    ['as long|often|many|much as ~ dare|like|want|brave', 2.5],
+    ['roll|rolls|rolling & stop|stops', 2.5],
+    ['first ~ 100|50|200|to & roll|dice|stop', 1.5],
+    ['column|columns', -3],
+    ['card|cards', -3],
+    ['board|track|path', -3],
+    ['flap|flaps|tile|tiles|door|doors', -3],
+    ['@small ~ pile', -3],
+    ['throw|roll|go again|on or stop', 3],
+    ['stop ~ when|whenever ~ dare|like|want', 3],
+    ['points|all|everything ~ lost|gone & stop|roll|throw|again|1', 3],
+    ['roll and roll', 2.5],
+    ['greedy|hot & dice|roll', 2],
+  ],
+  numbers: [
+    ['to #', 'goal'],
+    ['first|until ~ #', 'goal'],
+    ['# dice', 'dice'],
+  ],
+  values: [
+    ["seven|7 & lose|wipes|wipe|not|don't|bust|ends|out|wipes", { bust: 'seven', dice: 2 }],
+    ['one|1 die', { dice: 1 }],
+    ['lose ~ everything|all', { lose: 'everything' }],
+  ],
+};

@@ -1,0 +1,68 @@
+import type { Cues } from '../../recognise/cue';
+
+/** What people write about games of this family. */
+export const CUES: Cues = {
+  names: [
+    'missing numbers',
+    'fill the chart',
+    'hundred chart puzzle',
+    'hundred chart puzzles',
+    'chart puzzles',
+    'missing on the chart',
+    'torn hundred chart',
+    'number grid',
+    'fill in the grid',
+    'skip counting grid',
+    'counting grid',
+    'hundred square puzzle',
+    'blank hundred chart',
+    'chart pieces',
+    'count by grid',
+  ],
+  signs: [
+    [
+      'fill|fills|write|complete|finish|missing|blank|blanks|empty|gaps|hidden ~ chart|grid|row|rows|square|squares|box|boxes|cells|number|numbers|cell & chart|grid|row|rows|count|counts|counting|hundred|strip|skip',
+      4,
+    ],
+    [
+      'chart|grid|row|rows|square|squares|strip ~ blank|blanks|missing|empty|gaps|torn|cut|bits|piece|pieces|hidden|covered & number|numbers|fill|write|count|puzzle|hundred|missing|100',
+      3.5,
+    ],
+    ['hundred|100|hundreds|number chart|square|grid ~ blank|blanks|missing|torn|puzzle|pieces|bits|fill|gaps|covered|empty', 3],
+    [
+      'count|counts|counting|skip|step|steps|goes|go ~ by|in|down|up ~ # & grid|chart|row|rows|box|boxes|square|squares|fill|blank|blanks|empty',
+      2.5,
+    ],
+    ['count|counting|counts|skip by|in|backwards|back', 2],
+    ['every other', 1.5],
+    ['backward|backwards & count|grid|chart|row', 1.5],
+    ['read|say ~ row|column|line', 1.5],
+    ['missing number|numbers', 2],
+    ['skip counting|count', 1.5],
+    ['roll|dice', -2],
+    ['bingo|call|caller', -3],
+    ['hop|jump|hops', -3],
+    ['guess|secret', -3],
+    ['sieve|prime|primes|cross', -2.5],
+    ['digit|digits', -2],
+    ['part', -3],
+    ['slide|slides|ladder|ladders', -3],
+    ['half|some|every|many ~ empty|blank|missing & cells|rows|grid|squares|boxes', 3],
+    ['row|rows|grid ~ go|goes|count|counts|up|down ~ by|in #', 3],
+    ['write|fill|say|find ~ number|numbers|what ~ not there|missing|hidden|gone', 2.5],
+    ['count back|backwards|down ~ from|in', 2],
+    ['gap|gappy|gaps & grid|chart|row|square', 2],
+  ],
+  numbers: [
+    ['from # & down|back|backward|by|in', 'start'],
+    ['by|in #', 'step'],
+    ['counting|count|counts|up by|in #', 'step'],
+    ['start|starts|from|begins at|with|# #', 'start'],
+  ],
+  values: [
+    ['backward|backwards|down', { direction: 'backward' }],
+    ['every other', { blanks: 'every-other' }],
+    ['hundred chart|square', { start: 1, step: 1, rows: 10, columns: 10 }],
+    ['read|say ~ row', { sayRow: true }],
+  ],
+};

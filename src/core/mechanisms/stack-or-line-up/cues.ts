@@ -1,0 +1,53 @@
+import type { Cues } from '../../recognise/cue';
+
+/** What people write about games of this family. */
+export const CUES: Cues = {
+  names: [
+    'tower',
+    'block tower',
+    'tower building',
+    'tallest tower',
+    'stack em up',
+    'stacking',
+    'stack up',
+    'tower till it falls',
+    'whose tower is taller',
+    'line them up',
+    'long train',
+    'domino line',
+    'stack the cups',
+    'build it high',
+    'how high',
+  ],
+  signs: [
+    [
+      'stack|stacks|stacked|stacking|tower|towers|build|pile & fall|falls|topple|topples|crash|crashes|tumble|tumbles|wobble|wobbles|tip|tips|down',
+      4,
+    ],
+    ['stack|stacks|stacking|stacked ~ @block', 3],
+    ['tower|towers & count|taller|tallest|high|block|blocks|cubes|cups|guess|how|compare', 3],
+    ['stack|stacks|stacking|stacked|tower|towers', 2],
+    ['line|lines|train|row ~ @block & count|longer|longest|how|guess|until|fall', 2.5],
+    ['until|till|til|before ~ fall|falls|topple|topples|tumble|crash|crashes', 2],
+    ['taller|tallest|higher|longest|longer & compare|tower|build|train|stack|count', 1.5],
+    ['guess|predict|estimate ~ many|first|tall|high & stack|stacks|tower|build|line|blocks', 1.5],
+    ['closest guess', 1],
+    ['ruler|centimetre|cm|inches|inch|measure', -2],
+    ['hundred|tens', -2],
+    ['total ~ card', -2],
+    ['order & deal|under|bottom', -2],
+    ['pattern', -3],
+    ['pile|piles|stack|stand ~ before|until|till|how ~ collapses|collapse|fall|falls|edge|topples & how|count|guess|many|block|blocks', 3],
+    ['wobbly|wobble|collapses|collapse', 2],
+    ['stand|line|lay ~ up|them & edge|table|count|twos', 2],
+  ],
+  numbers: [['# block|blocks|cubes|cups|pieces|bricks', 'pieces']],
+  values: [
+    ['line|lines|train ~ up|them|cubes|edge', { build: 'lined-up' }],
+    ['tower|stack|stacks|pile', { build: 'stacked' }],
+    ['how many more', { compare: 'how-many-more' }],
+    ['count ~ twos|2s', { countBy: 'in-twos' }],
+    ['count ~ fives|5s', { countBy: 'in-fives' }],
+    ['guess|predict', { predict: true }],
+  ],
+};

@@ -1,0 +1,1 @@
+ALTER TABLE `variants` ADD `said` text DEFAULT 'owner' NOT NULL;
