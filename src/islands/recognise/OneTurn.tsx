@@ -27,7 +27,8 @@ export function OneTurn({ mechanism, parameters }: { mechanism: MechanismWire; p
         <li key={i}>
           <Numbers sentence={mechanism.told[e.sentence] ?? ''} x={e.x} y={e.y} fractions={fractions} />
           <p>
-            <b>{seat[e.seat] ?? 'A child'}</b> {toldText(mechanism.told[e.sentence] ?? '', e.x, e.y, fractions)}.
+            {!own(mechanism.told[e.sentence] ?? '') && <b>{seat[e.seat] ?? 'A child'}</b>}{' '}
+            {toldText(mechanism.told[e.sentence] ?? '', e.x, e.y, fractions)}.
           </p>
         </li>
       ))}
@@ -35,6 +36,9 @@ export function OneTurn({ mechanism, parameters }: { mechanism: MechanismWire; p
     </ol>
   );
 }
+
+/** Sentences that say themselves who does it. */
+const own = (sentence: string): boolean => sentence.startsWith('the ');
 
 interface Told {
   readonly seat: number;

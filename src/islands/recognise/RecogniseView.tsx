@@ -36,7 +36,8 @@ function Recognise() {
   const [chosen, setChosen] = useState<string | null>(null);
   const [guessAt, setGuessAt] = useState(0);
   const [opened, setOpened] = useState<Opened>(null);
-  const last = useRef<{ id: string; change: string } | null>(null);
+  /** The last answer; it may still be on its way when it is taken back. */
+  const last = useRef<{ id: string; change: Promise<string> } | null>(null);
   const { entries } = queue;
   const at = Math.max(
     0,
@@ -61,7 +62,9 @@ function Recognise() {
     queue.mark(of.variant, as);
     next(at, of.variant);
     try {
-      last.current = { id: of.variant, change: (await write()).change };
+      const change = write().then((done) => done.change);
+      last.current = { id: of.variant, change };
+      await change;
       void queue.refresh();
     } catch (error) {
       queue.mark(of.variant, 'to-do');
@@ -90,7 +93,7 @@ function Recognise() {
     if (!step) return;
     last.current = null;
     try {
-      await call('POST /undo', { body: { change: step.change } });
+      await call('POST /undo', { body: { change: await step.change } });
       await queue.refresh();
       queue.mark(step.id, 'to-do');
       go(step.id);
@@ -119,11 +122,13 @@ function Recognise() {
       if (e.key === 'Enter' && target.closest('button, a, summary')) return;
       const run = current.current[e.key.length === 1 ? e.key.toLowerCase() : e.key];
       if (!run) return;
+      // Letters answer here; elsewhere they go to other places.
       e.preventDefault();
+      e.stopImmediatePropagation();
       run();
     };
-    document.addEventListener('keydown', onKey);
-    return () => document.removeEventListener('keydown', onKey);
+    window.addEventListener('keydown', onKey, true);
+    return () => window.removeEventListener('keydown', onKey, true);
   }, []);
 
   if (queue.query.error) return <Failure message={messageOf(queue.query.error)} />;

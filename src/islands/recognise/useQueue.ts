@@ -42,6 +42,7 @@ export function useQueue() {
     mark,
     left,
     minutesLeft: Math.ceil((left * Math.min(seconds, 60)) / 60),
-    refresh: () => client.invalidateQueries(),
+    // A turn that was told stays as it was.
+    refresh: () => client.invalidateQueries({ predicate: (q) => q.queryKey[0] !== 'one-turn' }),
   };
 }

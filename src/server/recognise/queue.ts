@@ -50,7 +50,7 @@ function readQueue(db: Db, graph: SkillGraph): AskedWire[] {
         things: (things.get(v.id) ?? []).map((m) => kindTitles.get(m.kind) ?? m.kind),
       });
       const ages = toldAges([v.agesMin, v.agesMax]);
-      const { guesses } = recognise(row);
+      const guesses = recognise(row).guesses.filter((guess, i) => i === 0 || guess.chance >= leastOffered);
       return {
         variant: v.id,
         game: g.id,
@@ -76,6 +76,8 @@ function readQueue(db: Db, graph: SkillGraph): AskedWire[] {
     .sort((x, y) => Number(y.sure) - Number(x.sure) || x.title.localeCompare(y.title, 'en') || (x.variant < y.variant ? -1 : 1));
 }
 
+/** Less likely than this a family is not worth a look beside another. */
+const leastOffered = 0.01;
 const mostPractice = 4;
 const leastPractice = 1;
 
