@@ -23,7 +23,7 @@ export default defineConfig({
     },
   },
   vite: {
-    ssr: { external: ['better-sqlite3', 'highs', 'pino', 'pino-roll'] },
+    ssr: { external: ['better-sqlite3', 'exceljs', 'highs', 'pino', 'pino-roll'] },
     build: { target: 'es2022' },
     // A module worker may leave out what it never plays with, such as the words families are known by.
     worker: { format: 'es' },

@@ -17,7 +17,7 @@ export async function buildWorkers() {
     platform: 'node',
     target: 'node20',
     format: 'esm',
-    external: ['highs', 'better-sqlite3', 'pino', 'pino-roll'],
+    external: ['exceljs', 'highs', 'better-sqlite3', 'pino', 'pino-roll'],
     // Ajv is CommonJS and asks for `require` when bundled.
     banner: { js: "import { createRequire as __createRequire } from 'node:module'; const require = __createRequire(import.meta.url);" },
     // Written-out constants stay constants, which the turn loops run faster with.

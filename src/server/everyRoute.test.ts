@@ -575,13 +575,13 @@ it('bad input gets a precise error and changes nothing', async () => {
   await refused('POST', '/simulations', { mechanism: 'sum-columns', games: 1e9 }, 400, { field: 'games' });
   const broken = readFileSync('examples/shelf-broken.csv').toString('base64');
   const preview = await call('POST', '/imports/shelf', { body: { base64: broken } });
-  expect(new Set(preview.problems.map((p: { row: number }) => p.row)).size).toBe(12);
+  expect(new Set(preview.problems.map((p: { row: number }) => p.row)).size).toBe(11);
   await refused('POST', '/imports/shelf', { base64: broken, commit: true }, 422, { row: 2, field: 'game' });
   await refused('POST', '/imports/shelf', { base64: Buffer.alloc(5_000_000, 'junk').toString('base64'), commit: true }, 413, {
     code: 'too-large',
   });
-  await refused('POST', '/imports/shelf', { base64: Buffer.from([0xff, 0xfe, 1, 2]).toString('base64') }, 422, { code: 'missing-column' });
-  await refused('POST', '/imports/shelf', { text: 'no header here\n1,2' }, 422, { code: 'missing-column', row: 1 });
+  await refused('POST', '/imports/shelf', { base64: Buffer.from([0xff, 0xfe, 1, 2]).toString('base64'), commit: true }, 422, { code: 'missing-column' });
+  await refused('POST', '/imports/shelf', { text: 'no header here\n1,2', commit: true }, 422, { code: 'missing-column', row: 1 });
   expect((await call('GET', '/games')).total).toBe(0);
   await refused('GET', '/learners', undefined, 400, { field: 'today' }, { query: { today: '2026-02-30' } });
   await refused('GET', '/learners', undefined, 400, { field: 'limit' }, { query: { limit: '0' } });

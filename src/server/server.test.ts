@@ -83,7 +83,7 @@ describe('the shelf', () => {
     const broken = readFileSync('examples/shelf-broken.csv');
     expect(problemOf(() => importShelf(db, broken, true, now))).toMatchObject({ code: 'malformed', field: 'game' });
     expect(db.select().from(games).all()).toEqual([]);
-    expect(importShelf(db, good, true, now).added).toEqual({ games: 21, variants: 25, kinds: 3 });
+    expect(importShelf(db, good, true, now).added).toEqual({ games: 21, variants: 25, kinds: 3, changed: 0 });
     undoChange(db, null, now);
     expect(db.select().from(games).all()).toEqual([]);
     expect(importShelf(db, good, true, now).added.variants).toBe(25);

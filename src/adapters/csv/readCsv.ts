@@ -2,6 +2,7 @@ import { CsvError, parse } from 'csv-parse/sync';
 import { fail, ok, type Result } from '../../core/shared/codes';
 import { unguardCell } from '../../core/content/guardCell';
 import type { CsvRow } from '../../core/content/readCatalogue';
+import type { RawRow } from '../../core/content/rawTable';
 import { readText } from './readText';
 
 export const limitBytes = 2 * 1024 * 1024;
@@ -21,12 +22,17 @@ interface Parsed {
   readonly info: { readonly lines: number };
 }
 
+/** Rows of cells as they stand, the names of the columns among them. */
+export interface CsvCells {
+  readonly rows: readonly RawRow[];
+  readonly remarks: CsvTable['remarks'];
+}
+
 /**
- * Reads a CSV file (RFC 4180) as spreadsheets save it: UTF-8, UTF-16 or Windows-1252; commas, semicolons or tabs, or what a first
- * line `sep=;` says; any line ends, also mixed; rows that stop early or end in empty cells. `columnOf` names our column for a
- * header; unknown headers are kept as typed. Work is linear in the file.
+ * Reads separated cells (RFC 4180) as spreadsheets save them: UTF-8, UTF-16 or Windows-1252; commas, semicolons or tabs, or what a
+ * first line `sep=;` says; any line ends, also mixed; rows that stop early or end in empty cells. Work is linear in the file.
  */
-export function readCsv(bytes: Uint8Array, columnOf: (header: string) => string | null, required: readonly string[]): Result<CsvTable> {
+export function csvCells(bytes: Uint8Array): Result<CsvCells> {
   if (bytes.length > limitBytes)
     return fail({
       code: 'too-large',
@@ -61,53 +67,69 @@ export function readCsv(bytes: Uint8Array, columnOf: (header: string) => string 
   if (records.length === 0) return fail({ code: 'not-csv', field: 'file', message: 'The file holds no rows.' });
   if (records.length > limitRows + 1)
     return fail({ code: 'too-large', field: 'file', message: `The file has ${records.length - 1} rows; at most ${limitRows} are read.` });
-  const first = records[0]!.record;
-  const named = first.length - trailing(first);
-  if (named > limitColumns)
-    return fail({
-      code: 'too-large',
-      field: 'file',
-      row: 1,
-      message: `The first line names ${named} columns; at most ${limitColumns} are read.`,
-    });
-  const headers = first.slice(0, named).map((h) => columnOf(h) ?? h.trim());
+  const rows: RawRow[] = [];
+  // The parser counts a line break of two letters inside a cell as two lines.
+  let counted = 0;
+  for (const { record, info } of records) {
+    counted += windowsBreaks(record);
+    const row = info.lines + linesBefore - counted - breaksIn(record);
+    // Spreadsheets drop empty cells at the end of a row.
+    const cells = record.slice(0, record.length - trailing(record));
+    if (cells.length === 0 && rows.length > 0) continue;
+    if (cells.length > limitColumns)
+      return fail({
+        code: 'too-large',
+        field: 'file',
+        row,
+        message:
+          rows.length === 0
+            ? `The first line names ${cells.length} columns; at most ${limitColumns} are read.`
+            : `Row ${row} has ${cells.length} cells; at most ${limitColumns} are read.`,
+      });
+    const long = cells.findIndex((c) => c.length > limitCell);
+    if (long >= 0)
+      return fail({
+        code: 'too-large',
+        field: rows[0]?.cells[long] ?? 'row',
+        row,
+        message: `Row ${row}, ${rows[0]?.cells[long] ?? `column ${long + 1}`}: more than ${limitCell} letters in one cell. Shorten it.`,
+      });
+    rows.push({ row, cells: cells.map(unguardCell) });
+  }
+  return ok({ rows, remarks: remarksOf(decoded.value.encoding) });
+}
+
+/**
+ * Reads a CSV file whose first line names the columns. `columnOf` names our column for a header; unknown headers are kept
+ * as typed.
+ */
+export function readCsv(bytes: Uint8Array, columnOf: (header: string) => string | null, required: readonly string[]): Result<CsvTable> {
+  const read = csvCells(bytes);
+  if (!read.ok) return read;
+  const [first, ...rest] = read.value.rows;
+  const headers = first!.cells.map((h) => columnOf(h) ?? h.trim());
   const missing = required.filter((name) => !headers.includes(name));
   if (missing.length > 0)
     return fail({
       code: 'missing-column',
       field: missing[0]!,
-      row: 1 + linesBefore,
-      message: `The first line must name the columns; "${missing[0]}" is missing. It reads: ${first.join(' ').slice(0, 120)}`,
+      row: first!.row,
+      message: `The first line must name the columns; "${missing[0]}" is missing. It reads: ${first!.cells.join(' ').slice(0, 120)}`,
     });
   const twice = headers.find((h, i) => h !== '' && headers.indexOf(h) !== i);
-  if (twice) return fail({ code: 'duplicate', field: twice, row: 1 + linesBefore, message: `The column "${twice}" is there twice.` });
-  const rows: CsvRow[] = [];
-  // The parser counts a line break of two letters inside a cell as two lines.
-  let counted = windowsBreaks(first);
-  for (const { record, info } of records.slice(1)) {
-    counted += windowsBreaks(record);
-    const row = info.lines + linesBefore - counted - breaksIn(record);
-    if (record.every((c) => c.trim() === '')) continue;
-    const cells = record.length - trailing(record);
-    if (cells > headers.length)
-      return fail({
-        code: 'not-csv',
-        field: 'row',
-        row,
-        message: `Row ${row} has ${cells} cells where the first line has ${headers.length}. A comma may need quotation marks around its cell.`,
-      });
-    const long = record.findIndex((c) => c.length > limitCell);
-    if (long >= 0)
-      return fail({
-        code: 'too-large',
-        field: headers[long] ?? 'row',
-        row,
-        message: `Row ${row}, ${headers[long]}: more than ${limitCell} letters in one cell. Shorten it.`,
-      });
-    // Spreadsheets drop empty cells at the end of a row.
-    rows.push({ row, cells: Object.fromEntries(headers.map((h, i) => [h, unguardCell(record[i] ?? '')])) });
-  }
-  return ok({ headers, rows, remarks: remarksOf(decoded.value.encoding) });
+  if (twice) return fail({ code: 'duplicate', field: twice, row: first!.row, message: `The column "${twice}" is there twice.` });
+  const wide = rest.find((r) => r.cells.length > headers.length);
+  if (wide)
+    return fail({
+      code: 'not-csv',
+      field: 'row',
+      row: wide.row,
+      message: `Row ${wide.row} has ${wide.cells.length} cells where the first line has ${headers.length}. A comma may need quotation marks around its cell.`,
+    });
+  const rows = rest
+    .filter((r) => r.cells.some((c) => c.trim() !== ''))
+    .map(({ row, cells }): CsvRow => ({ row, cells: Object.fromEntries(headers.map((h, i) => [h, cells[i] ?? ''])) }));
+  return ok({ headers, rows, remarks: read.value.remarks });
 }
 
 const howOften = (record: readonly string[], what: RegExp): number =>

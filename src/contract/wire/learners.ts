@@ -22,7 +22,7 @@ import {
   whole,
   within,
 } from './schema';
-import { fileBody, notedItem, remark } from './things';
+import { fileBody, readingWishes, tableShown, notedItem, remark } from './things';
 import { estimate, shortMap } from './maps';
 
 const learnerFields = {
@@ -129,7 +129,7 @@ const evidence = obj({
 
 export type EvidenceWire = Static<typeof evidence>;
 
-const imported = { committed: bool, problems: arr(problem), remarks: arr(remark), added: int };
+const imported = { committed: bool, tables: arr(tableShown), problems: arr(problem), remarks: arr(remark), added: int };
 
 export const learnersWire = define({
   'GET /learners': { summary: 'Learners, youngest first', query: pageQuery, response: list(learner) },
@@ -190,7 +190,8 @@ export const learnersWire = define({
   'GET /learners/{id}/check': { summary: 'The sheets that would tell most about this child now', response: checkNext },
   'POST /imports/roster': {
     summary: 'Preview or bring in a roster CSV, all or nothing',
-    body: fileBody,
+    body: closed({ ...fileBody.properties, ...readingWishes }),
+    waits: true,
     response: obj({
       ...imported,
       drafts: arr(
@@ -207,7 +208,8 @@ export const learnersWire = define({
   },
   'POST /imports/evidence': {
     summary: 'Preview or bring in observations: CSV, or xAPI statements as JSON; all or nothing',
-    body: fileBody,
+    body: closed({ ...fileBody.properties, ...readingWishes }),
+    waits: true,
     response: obj({
       ...imported,
       drafts: arr(

@@ -24,7 +24,7 @@ import {
   within,
   oneOf,
 } from './schema';
-import { dose, fileBody, helper, material, remark, room, skill, source, span, strand } from './things';
+import { dose, fileBody, helper, material, room, readingWishes, skill, source, span, strand, tableShown } from './things';
 import { profile, shortProfile, fitHelp, gapHelp, suits } from './practice';
 import { mechanism } from './families';
 
@@ -118,6 +118,9 @@ const catalogueRow = obj({
   parameters: record(anything),
   declared: arr(dose),
   already: bool,
+  table: str,
+  /** What the file tells otherwise of a version that is here. */
+  changes: arr(obj({ field: str, before: str, after: str })),
 });
 
 const retired = { retired: truth };
@@ -201,15 +204,23 @@ export const shelfWire = define({
   },
   'GET /bins': { summary: 'Where things live', query: pageQuery, response: list(bin) },
   'POST /imports/shelf': {
-    summary: 'Preview or bring in a catalogue CSV, all or nothing; `skip` leaves out rows that need mending',
-    body: closed({ ...fileBody.properties, skip: bool }),
+    summary:
+      'Preview or bring in a catalogue (CSV, pasted cells, XLSX), all or nothing; `skip` leaves out rows that need mending, `update` changes what is here',
+    body: closed({
+      ...fileBody.properties,
+      skip: bool,
+      update: bool,
+      ...readingWishes,
+    }),
+    waits: true,
     response: obj({
       committed: bool,
+      tables: arr(tableShown),
       rows: arr(catalogueRow),
       problems: arr(problem),
-      remarks: arr(remark),
+      remarks: arr(obj({ table: str, row: int, message: str })),
       proposedKinds: arr(obj({ id: str, title: str, rows: arr(int) })),
-      added: obj({ games: int, variants: int, kinds: int }),
+      added: obj({ games: int, variants: int, kinds: int, changed: int }),
       change: nullable(str),
     }),
   },

@@ -125,5 +125,15 @@ export type StrandWire = Static<typeof strand>;
 
 /** A file as base64 or text; `commit` brings it in, otherwise it is only shown. */
 export const fileBody = closed({ base64: Type.String(), text: Type.String(), commit: bool });
+const tableChoice = { table: str, use: bool, headerRow: int, columns: arr(nullable(str), 200), asAbove: arr(int, 200) };
+const cellPlace = { table: str, row: int };
+/** What whoever brings a file in says about reading it. */
+export const readingWishes = {
+  choices: arr(closed(tableChoice, ['table', 'use', 'headerRow', 'columns', 'asAbove']), 40),
+  mended: arr(closed({ ...cellPlace, column: str, value: str }, ['table', 'row', 'column', 'value']), 5000),
+  left: arr(closed(cellPlace, ['table', 'row']), 20_000),
+};
+/** How a sheet is read, with a few cells of each column. */
+export const tableShown = obj({ ...tableChoice, headers: arr(str), samples: arr(arr(str)), rowCount: int });
 export const remark = obj({ row: int, message: str });
 export const notedItem = obj({ op: oneOf(...operations), a: num, b: num, correct: bool });

@@ -313,8 +313,10 @@ describe('a catalogue', () => {
       { skill: s!.id, perTenMinutes: 10 },
       { skill: s!.id, perTenMinutes: 7 },
     ]);
-    expect(fault({ practises: 'juggling' })).toContain('"juggling" is not a skill that is known here.');
-    expect(fault({ practises: 'juggling 7' })).toContain('"juggling 7" is not a skill');
+    const juggling = read({ practises: 'juggling; making ten 7', notes: 'loud' });
+    expect(juggling.problems).toEqual([]);
+    expect(juggling.drafts[0]).toMatchObject({ declared: [], notes: 'loud\nPractises: juggling; making ten 7' });
+    expect(juggling.remarks.map((r) => r.message).join(' ')).toContain('“juggling” is no step by that name');
   });
   it('adds up what one game names twice, and proposes a thing once however often it is named', () => {
     const reading = readCatalogue(

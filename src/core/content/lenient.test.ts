@@ -1,5 +1,16 @@
 import { describe, expect, it } from 'vitest';
-import { isOwnPieces, isTotal, readGrades, readMinutesLoosely, readPlayersLoosely, tellsMore, thingsIn, withoutRemark } from './lenient';
+import {
+  dateAsRange,
+  isBareCount,
+  isOwnPieces,
+  isTotal,
+  readGrades,
+  readMinutesLoosely,
+  readPlayersLoosely,
+  tellsMore,
+  thingsIn,
+  withoutRemark,
+} from './lenient';
 
 describe('a grade', () => {
   // US grade n is n+5 to n+6 years, English Year n is n+4 to n+5.
@@ -80,5 +91,34 @@ describe('a list of things', () => {
   });
   it('knows the cards that come with a game from packs out of the cupboard', () => {
     expect([isOwnPieces('task cards', 16), isOwnPieces('task cards', 2), isOwnPieces('dice', 12)]).toEqual([true, false, false]);
+  });
+});
+
+describe('what spreadsheets do to ranges and counts', () => {
+  it.each([
+    ['2026-02-04', '2-4'],
+    ['2026-02-04T00:00:00', '2-4'],
+    ['4-Feb', '2-4'],
+    ['Feb-04', '2-4'],
+    ['4. February', null],
+    ['2-4', null],
+    ['4-Foo', null],
+    ['', null],
+  ])('%s was typed as %s', (text, range) => expect(dateAsRange(text)).toBe(range));
+  it('counts the thing before a number that stands alone', () => {
+    expect(thingsIn('linking cubes, 30')).toEqual(['30 linking cubes']);
+    expect(thingsIn('2 dice, 30')).toEqual(['2 dice', '30']);
+    expect(thingsIn('30')).toEqual(['30']);
+  });
+  it('keeps a range apart from a remark', () => {
+    expect([withoutRemark('cards 0 - 10'), withoutRemark('2 decks - no faces')]).toEqual(['cards 0 - 10', '2 decks']);
+  });
+  it('knows a bare count under a table', () => {
+    expect([
+      isBareCount({ game: '20' }),
+      isBareCount({ game: '', players: '91' }),
+      isBareCount({ game: '24', notes: 'four cards' }),
+      isBareCount({}),
+    ]).toEqual([true, true, false, false]);
   });
 });

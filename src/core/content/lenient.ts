@@ -108,7 +108,10 @@ export function thingsIn(text: string): string[] {
     const comma = c === ',' && depth === 0 && !(/\d/.test(text[i - 1] ?? '') && /\d/.test(text[i + 1] ?? ''));
     if (i < text.length && c !== ';' && c !== '\n' && !comma) continue;
     const part = text.slice(from, i).trim();
-    if (part !== '') parts.push(part);
+    const before = parts.at(-1);
+    // `linking cubes, 30`: a number alone counts the thing before it.
+    if (/^\d{1,4}$/.test(part) && before !== undefined && !/\d/.test(before)) parts[parts.length - 1] = `${part} ${before}`;
+    else if (part !== '') parts.push(part);
     from = i + 1;
   }
   return parts;
@@ -122,7 +125,7 @@ export const tellsMore = (part: string): boolean =>
 export const withoutRemark = (part: string): string =>
   part
     .replace(/\((?!\s*\d+\s*\))[^)]*\)?/g, ' ')
-    .replace(/\s[-–—]\s.*$/, ' ')
+    .replace(/\s[-–—]\s(?!\d).*$/, ' ')
     .replace(/\s+(?:per|for each|each) (?:group|table|pair|child|player|kid|student)s?\b/i, ' ')
     .replace(/\s+/g, ' ')
     .trim();
@@ -133,3 +136,25 @@ export const isTotal = (title: string): boolean => /^(?:grand )?(?:sub)?totals?:
 /** Cards that come with the game are no pack out of the cupboard: `24 cards`, `16 task cards on a ring`. */
 export const mostPacks = 4;
 export const isOwnPieces = (name: string, quantity: number): boolean => quantity > mostPacks && /\bcards?\b/.test(tidy(name));
+
+const months = ['jan', 'feb', 'mar', 'apr', 'may', 'jun', 'jul', 'aug', 'sep', 'oct', 'nov', 'dec'];
+
+/**
+ * A range that a spreadsheet turned into a day: `2026-02-04`, `4-Feb`, `Feb-04` were typed as 2-4 (the month first, as where
+ * such days are written so). // => dateAsRange('4-Feb') is '2-4'
+ * @returns the range as it was typed, or null
+ */
+export function dateAsRange(text: string): string | null {
+  const cell = tidy(text);
+  const day = /^\d{4}-(\d{2})-(\d{2})(?:t.*)?$/.exec(cell);
+  if (day) return `${Number(day[1])}-${Number(day[2])}`;
+  const named = /^(?:(\d{1,2})[- .]([a-z]{3})[a-z]*|([a-z]{3})[a-z]*[- .](\d{1,2}))$/.exec(cell);
+  const month = named ? months.indexOf((named[2] ?? named[3])!) + 1 : 0;
+  return named && month > 0 ? `${month}-${Number(named[1] ?? named[4])}` : null;
+}
+
+/** A row that holds a number where its name should be and nothing beside it counts those above. */
+export const isBareCount = (cells: Readonly<Record<string, string>>): boolean => {
+  const told = Object.entries(cells).filter(([, c]) => c.trim() !== '');
+  return told.length > 0 && told.every(([, c]) => /^\d+(?:[.,]\d+)?$/.test(c.trim())) && /^\d/.test((cells['game'] ?? '0').trim());
+};

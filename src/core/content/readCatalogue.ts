@@ -15,6 +15,8 @@ import {
 } from './cells';
 import {
   isOwnPieces,
+  dateAsRange,
+  isBareCount,
   isTotal,
   mostPacks,
   readGrades,
@@ -91,7 +93,7 @@ export function readCatalogue(rows: readonly CsvRow[], context: CatalogueContext
   const seen = new Map<string, { row: number; spelt: string }>();
   const words = wordsKnown(context);
   for (const row of rows) {
-    if (isTotal(row.cells['game'] ?? '')) {
+    if (isTotal(row.cells['game'] ?? '') || isBareCount(row.cells)) {
       remarks.push({ row: row.row, message: 'This line adds up the others; it is no game and was left out.' });
       continue;
     }
@@ -154,6 +156,8 @@ function wordsKnown({ kinds, skills }: CatalogueContext): Words {
 
 class RowReader {
   private faults = 0;
+  /** What it practises in words that name no step of ours. */
+  private readonly inWords: string[] = [];
 
   constructor(
     private readonly row: CsvRow,
@@ -170,6 +174,7 @@ class RowReader {
     const variant = this.cell('variant') || 'as it comes';
     const mechanism = this.mechanism();
     const parameters = this.parameters(mechanism);
+    const declared = this.declared();
     const unread = this.context.unread?.flatMap((h) => (this.cell(h) === '' ? [] : [`${h}: ${this.cell(h)}`])) ?? [];
     const draft: VariantDraft = {
       row: this.row.row,
@@ -182,10 +187,12 @@ class RowReader {
       materials: this.materials(),
       source: this.source(),
       condition: this.cell('condition'),
-      notes: [this.cell('notes'), ...unread].filter(Boolean).join('\n'),
+      notes: [this.cell('notes'), ...unread, ...(this.inWords.length > 0 ? [`Practises: ${this.inWords.join('; ')}`] : [])]
+        .filter(Boolean)
+        .join('\n'),
       mechanism,
       parameters,
-      declared: this.declared(),
+      declared,
     };
     return this.faults === 0 ? draft : null;
   }
@@ -194,14 +201,25 @@ class RowReader {
     return (this.row.cells[name] ?? '').trim();
   }
 
+  /** A cell of a range, as it was typed before a spreadsheet turned it into a day. */
+  private asTyped(name: string): string {
+    const range = dateAsRange(this.cell(name));
+    if (range === null) return this.cell(name);
+    this.remarks.push({
+      row: this.row.row,
+      message: shortened(`${name}: “${this.cell(name)}” is a range that was turned into a day; read as ${range}.`),
+    });
+    return range;
+  }
+
   private fault(field: string, code: Problem['code'], message: string): void {
     this.faults++;
     this.problems.push({ code, field, row: this.row.row, message: shortened(`Row ${this.row.row}, ${field}: ${message}`) });
   }
 
   private ages(): [number, number] {
-    const text = this.cell('ages');
-    const grade = this.cell('grade');
+    const text = this.asTyped('ages');
+    const grade = this.asTyped('grade');
     if (text === '' && grade !== '') return this.agesOfGrade(grade);
     if (text === '') return [4, oldestAge];
     if (saysNothing(text)) return this.guessed('ages', text, `taken as 4 to ${oldestAge}`, [4, oldestAge]);
@@ -229,7 +247,7 @@ class RowReader {
   private players(mechanism: string | null): [number, number] {
     const seats = mechanism ? this.context.seatsOf(mechanism) : null;
     const usual: [number, number] = seats ? [Math.max(2, seats.min), Math.min(4, seats.max)] : [2, 4];
-    const text = this.cell('players');
+    const text = this.asTyped('players');
     const minText = this.cell('players min');
     const maxText = this.cell('players max');
     let players: [number, number] | null = usual;
@@ -264,7 +282,7 @@ class RowReader {
   }
 
   private minutes(): number {
-    const text = this.cell('minutes');
+    const text = this.asTyped('minutes');
     if (text === '') return usualMinutes;
     let minutes = readMinutes(text);
     const loose = minutes === null ? readMinutesLoosely(text, usualMinutes) : null;
@@ -280,6 +298,11 @@ class RowReader {
     for (const [i, whole] of parts.entries()) {
       // More of the thing before it, after a comma.
       if (i > 0 && tellsMore(whole)) continue;
+      // A number alone counts what nobody named.
+      if (/^\d+$/.test(whole)) {
+        this.remarks.push({ row: this.row.row, message: `materials: “${whole}” names no thing; left out.` });
+        continue;
+      }
       const part = withoutRemark(whole);
       if (part === '') continue;
       const read = readMaterial(part);
@@ -388,7 +411,11 @@ class RowReader {
         const dose = /^\(?(\d{1,3})\)?$/.exec(words.at(-1)!);
         const skill = dose ? this.words.skills.get(plainWords(words.slice(0, -1).join(' '))) : undefined;
         if (skill) return [{ skill, perTenMinutes: Number(dose![1]) }];
-        this.fault('practises', 'unknown-skill', `"${text}" is not a skill that is known here.`);
+        this.inWords.push(text);
+        this.remarks.push({
+          row: this.row.row,
+          message: shortened(`practises: “${text}” is no step by that name; it is kept in the notes and read from there.`),
+        });
         return [];
       });
   }

@@ -15,31 +15,32 @@ import {
 } from './evidenceDraft';
 import { readFacts } from './factList';
 import { nameKey, shortened } from './names';
+import { columnByHeader } from './guessColumns';
+import type { ColumnSpec } from './rawTable';
 import type { CsvRow } from './readCatalogue';
 import { skillFinder } from './skillFinder';
 
-const columns: Readonly<Record<string, readonly string[]>> = {
-  learner: ['learner', 'nickname', 'child', 'name'],
-  at: ['at', 'date', 'day', 'when'],
-  skill: ['skill', 'code', 'standard'],
-  result: ['result', 'how it went', 'went'],
-  correct: ['correct', 'right'],
-  total: ['total', 'of', 'questions'],
-  how: ['how', 'strategy'],
-  support: ['support', 'tool', 'help'],
-  withdrawn: ['taken back', 'withdrawn'],
-  kind: ['kind'],
-  by: ['by', 'role'],
-  'own child': ['own child'],
-  items: ['items', 'facts'],
-  seconds: ['seconds'],
-  version: ['version', 'variant'],
-  session: ['session'],
-};
-export function evidenceColumnOf(header: string): string | null {
-  const words = plainWords(header);
-  return Object.entries(columns).find(([, names]) => names.some((n) => plainWords(n) === words))?.[0] ?? null;
-}
+/** Columns of notes. */
+export const evidenceSpecs: readonly ColumnSpec[] = [
+  { name: 'learner', headers: ['learner', 'nickname', 'child', 'name'] },
+  { name: 'at', headers: ['at', 'date', 'day', 'when'] },
+  { name: 'skill', headers: ['skill', 'code', 'standard'] },
+  { name: 'result', headers: ['result', 'how it went', 'went'] },
+  { name: 'correct', headers: ['correct', 'right'] },
+  { name: 'total', headers: ['total', 'of', 'questions'] },
+  { name: 'how', headers: ['how', 'strategy'] },
+  { name: 'support', headers: ['support', 'tool', 'help'] },
+  { name: 'withdrawn', headers: ['taken back', 'withdrawn'] },
+  { name: 'kind', headers: ['kind'] },
+  { name: 'by', headers: ['by', 'role'] },
+  { name: 'own child', headers: ['own child'] },
+  { name: 'items', headers: ['items', 'facts'] },
+  { name: 'seconds', headers: ['seconds'] },
+  { name: 'version', headers: ['version', 'variant'] },
+  { name: 'session', headers: ['session'] },
+];
+
+export const evidenceColumnOf = (header: string): string | null => columnByHeader(header, evidenceSpecs);
 
 const results: ReadonlyMap<string, EvidenceResult> = new Map(
   Object.entries({

@@ -1,8 +1,9 @@
 import type { Problem } from '../shared/codes';
 import { bornOfGrade, readBirthMonth } from './birthMonth';
-import { plainWords } from './cells';
 import { cleanName, nameKey, shortened } from './names';
+import { columnByHeader } from './guessColumns';
 import type { CsvRow } from './readCatalogue';
+import type { ColumnSpec } from './rawTable';
 
 export interface LearnerDraft {
   readonly row: number;
@@ -20,19 +21,20 @@ export interface RosterReading {
   readonly remarks: readonly { readonly row: number; readonly message: string }[];
 }
 
-const columns: Readonly<Record<string, readonly string[]>> = {
-  nickname: ['nickname', 'name', 'learner', 'child', 'initials'],
-  born: ['born', 'birth month', 'birth', 'birthday', 'birth date', 'month of birth'],
-  grade: ['grade'],
-  year: ['year', 'school year', 'year group'],
-  framework: ['framework', 'norms'],
-  group: ['group', 'table', 'class'],
-};
+/** Columns of a roster. */
+export const rosterSpecs: readonly ColumnSpec[] = [
+  {
+    name: 'nickname',
+    headers: ['nickname', 'name', 'learner', 'child', 'initials', 'student', 'pupil', 'first name', 'given name', 'kid', 'who'],
+  },
+  { name: 'born', headers: ['born', 'birth month', 'birth', 'birthday', 'birth date', 'month of birth', 'date of birth', 'dob'] },
+  { name: 'grade', headers: ['grade', 'grade level', 'gr', 'level'] },
+  { name: 'year', headers: ['year', 'school year', 'year group', 'yr'] },
+  { name: 'framework', headers: ['framework', 'norms'] },
+  { name: 'group', headers: ['group', 'table', 'class', 'family', 'set', 'team'] },
+];
 
-export function rosterColumnOf(header: string): string | null {
-  const words = plainWords(header);
-  return Object.entries(columns).find(([, names]) => names.some((n) => plainWords(n) === words))?.[0] ?? null;
-}
+export const rosterColumnOf = (header: string): string | null => columnByHeader(header, rosterSpecs);
 
 /** Whether a day with slashes can be read in two ways. */
 const twoWays = (text: string): boolean => /^\d{1,2}\/\d{1,2}\/\d{4}$/.test(text.trim()) && readBirthMonth(text) === null;

@@ -1,7 +1,8 @@
-import { readCsv } from '../../adapters/csv/readCsv';
+import { textTables } from '../../adapters/table/readTables';
 import { graphOf } from '../db/graphOf';
 import type { EvidenceContext, EvidenceReading } from '../../core/content/evidenceDraft';
-import { evidenceColumnOf, readEvidence } from '../../core/content/readEvidence';
+import type { RawTable } from '../../core/content/rawTable';
+import { evidenceSpecs, readEvidence } from '../../core/content/readEvidence';
 import { readStatements } from '../../core/content/readStatements';
 import { plainWords } from '../../core/content/cells';
 import { nameKey } from '../../core/content/names';
@@ -9,17 +10,37 @@ import { zoneHere } from '../shared/clock';
 import type { Db } from '../db/db';
 import { kinds, plans, variants } from '../db/schema';
 import { ProblemError, refuse } from '../http/problemError';
+import { type ReadingWishes, sheetsOf, type TableShown } from '../shared/sheetsOf';
 import { allLearners } from '../learners/learnerStore';
 import { addEvidence, evidenceOf, helpWithoutThings } from './evidenceStore';
 
+export interface EvidenceImport extends EvidenceReading {
+  readonly tables: readonly TableShown[];
+  readonly committed: boolean;
+  readonly added: number;
+}
+
+export interface NotesWishes extends ReadingWishes {
+  readonly commit?: boolean;
+}
+
 /** Shows what a file of observations would bring; with `commit` brings all of it, or nothing. */
-export function importEvidence(
+export function importEvidence(db: Db, bytes: Uint8Array, commit: boolean, today: string, now: string): EvidenceImport {
+  if (isJson(bytes)) return importNotes(db, { statements: parsed(bytes) }, { commit }, today, now);
+  const tables = textTables(bytes);
+  if (!tables.ok) throw new ProblemError(tables.problem);
+  return importNotes(db, { tables: tables.value }, { commit }, today, now);
+}
+
+/** The same for what was read of a file: the sheets of it, or statements. */
+export function importNotes(
   db: Db,
-  bytes: Uint8Array,
-  commit: boolean,
+  file: { readonly tables: readonly RawTable[] } | { readonly statements: unknown },
+  wishes: NotesWishes,
   today: string,
   now: string,
-): EvidenceReading & { committed: boolean; added: number } {
+): EvidenceImport {
+  const { commit } = wishes;
   const people = allLearners(db);
   const context: EvidenceContext = {
     graph: graphOf(db),
@@ -45,12 +66,9 @@ export function importEvidence(
         .map((p) => p.id),
     ),
   };
-  const text = new TextDecoder()
-    .decode(bytes.slice(0, 64))
-    .trimStart()
-    .replace(/^\uFEFF/, '');
-  const json = text.startsWith('{') || text.startsWith('[');
-  const reading = withoutKnown(db, json ? readStatements(parsed(bytes), context) : fromCsv(bytes, context));
+  const json = 'statements' in file;
+  const { tables, ...read } = json ? { tables: [], ...readStatements(file.statements, context) } : fromTables(file.tables, context, wishes);
+  const reading = { ...withoutKnown(db, read), tables };
   if (!commit) return { committed: false, added: 0, ...reading };
   const first = reading.problems[0];
   if (first)
@@ -107,14 +125,41 @@ function withoutKnown(db: Db, reading: EvidenceReading): EvidenceReading {
   return { ...reading, drafts, remarks: remarks.sort((x, y) => x.row - y.row) };
 }
 
-function fromCsv(bytes: Uint8Array, context: EvidenceContext): EvidenceReading {
-  const table = readCsv(bytes, evidenceColumnOf, ['learner', 'at', 'skill']);
-  if (!table.ok) throw new ProblemError(table.problem);
-  const reading = readEvidence(table.value.rows, context);
-  return { ...reading, remarks: [...table.value.remarks, ...reading.remarks] };
+function fromTables(
+  raw: readonly RawTable[],
+  context: EvidenceContext,
+  wishes: ReadingWishes,
+): EvidenceReading & { readonly tables: readonly TableShown[] } {
+  const { sheets, shown, missing } = sheetsOf(raw, evidenceSpecs, ['learner', 'at', 'skill'], wishes);
+  const reading = readEvidence(
+    sheets.flatMap((s) => s.rows),
+    context,
+  );
+  const cellsOf = new Map(sheets.flatMap((s) => s.rows.map((r) => [r.row, { table: s.table, cells: r.cells }] as const)));
+  return {
+    ...reading,
+    tables: shown,
+    problems: [
+      ...missing,
+      ...reading.problems.map((p) => {
+        const at = cellsOf.get(p.row ?? 0);
+        return { ...p, detail: { table: at?.table ?? '', game: at?.cells['learner'] ?? '', value: at?.cells[p.field ?? ''] ?? '' } };
+      }),
+    ],
+    remarks: [...sheets.flatMap((s) => s.remarks), ...reading.remarks],
+  };
 }
 
-function parsed(bytes: Uint8Array): unknown {
+/** Whether a file holds statements rather than cells. */
+export function isJson(bytes: Uint8Array): boolean {
+  const text = new TextDecoder()
+    .decode(bytes.slice(0, 64))
+    .trimStart()
+    .replace(/^\uFEFF/, '');
+  return text.startsWith('{') || text.startsWith('[');
+}
+
+export function parsed(bytes: Uint8Array): unknown {
   try {
     return JSON.parse(new TextDecoder().decode(bytes).replace(/^\uFEFF/, '')) as unknown;
   } catch (error) {

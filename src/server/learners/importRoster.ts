@@ -1,22 +1,35 @@
-import { readCsv } from '../../adapters/csv/readCsv';
-import { readRoster, type RosterReading, rosterColumnOf } from '../../core/content/readRoster';
+import { textTables } from '../../adapters/table/readTables';
+import type { RawTable } from '../../core/content/rawTable';
+import { readRoster, type RosterReading, rosterSpecs } from '../../core/content/readRoster';
 import type { Db } from '../db/db';
 import { learners } from '../db/schema';
 import { ProblemError } from '../http/problemError';
+import { type ReadingWishes, sheetsOf, type TableShown } from '../shared/sheetsOf';
 import { insertLearners } from './learnerStore';
 
+export interface RosterImport extends RosterReading {
+  readonly tables: readonly TableShown[];
+  readonly committed: boolean;
+  readonly added: number;
+}
+
+export interface RosterWishes extends ReadingWishes {
+  readonly commit?: boolean;
+}
+
+/** The same for a file of separated cells. @throws ProblemError where it cannot be read */
+export function importRoster(db: Db, bytes: Uint8Array, commit: boolean, today: string, now: string): RosterImport {
+  const tables = textTables(bytes);
+  if (!tables.ok) throw new ProblemError(tables.problem);
+  return importRosterTables(db, tables.value, { commit }, today, now);
+}
+
 /** Shows what a roster would bring; with `commit` brings all of it, or nothing. */
-export function importRoster(
-  db: Db,
-  bytes: Uint8Array,
-  commit: boolean,
-  today: string,
-  now: string,
-): RosterReading & { committed: boolean; added: number } {
-  const table = readCsv(bytes, rosterColumnOf, ['nickname']);
-  if (!table.ok) throw new ProblemError(table.problem);
+export function importRosterTables(db: Db, raw: readonly RawTable[], wishes: RosterWishes, today: string, now: string): RosterImport {
+  const { commit } = wishes;
+  const { sheets, shown, missing } = sheetsOf(raw, rosterSpecs, ['nickname'], wishes);
   const read = readRoster(
-    table.value.rows,
+    sheets.flatMap((s) => s.rows),
     today,
     db
       .select()
@@ -24,7 +37,27 @@ export function importRoster(
       .all()
       .map((l) => l.nickname),
   );
-  const reading = { ...read, remarks: [...table.value.remarks, ...read.remarks] };
+  const cellsOf = new Map(sheets.flatMap((s) => s.rows.map((r) => [r.row, { table: s.table, cells: r.cells }] as const)));
+  const reading = {
+    drafts: read.drafts,
+    tables: shown,
+    problems: [
+      ...missing,
+      ...read.problems.map((p) => {
+        const at = cellsOf.get(p.row ?? 0);
+        return { ...p, detail: { table: at?.table ?? '', game: at?.cells['nickname'] ?? '', value: at?.cells[p.field ?? ''] ?? '' } };
+      }),
+    ],
+    remarks: [
+      ...sheets.flatMap((s) => [
+        ...s.remarks,
+        ...(s.unread.length > 0
+          ? [{ row: s.headerRow || 1, message: `Not kept of a child: ${s.unread.map((h) => `“${h}”`).join(', ')}.` }]
+          : []),
+      ]),
+      ...read.remarks,
+    ],
+  };
   if (!commit) return { committed: false, added: 0, ...reading };
   const first = reading.problems[0];
   if (first)

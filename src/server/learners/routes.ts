@@ -12,12 +12,13 @@ import { addEvidence, evidenceOf, explainedMastery, helpWithoutThings, masteryOf
 import { helpWords } from '../../text/sentences';
 import { bytesOf } from '../shared/filePart';
 import { evidenceCsv, evidenceStatements } from '../evidence/exportEvidence';
-import { importEvidence } from '../evidence/importEvidence';
+import { importNotes, isJson, parsed } from '../evidence/importEvidence';
 import { metInGames } from './metInGames';
 import { checkNext } from './checkNext';
 import { placementNext } from './placement';
 import { shortMaps } from './shortMaps';
-import { importRoster } from './importRoster';
+import { readTables } from '../shared/readTables';
+import { importRosterTables } from './importRoster';
 import { eraseLearner } from './eraseLearner';
 import { allLearners, createLearner, exportLearner, groupOf, learnerById, updateLearner, type LearnerRow } from './learnerStore';
 
@@ -85,8 +86,11 @@ export const learnerRoutes = serve(learnersWire, {
   'POST /learners/{id}/placement': ({ db, params, body, today }) =>
     placementNext(db, params.id, body.answers, body.strands, body.leaveOut ?? [], body.thorough === true, today),
   'GET /learners/{id}/check': ({ db, params, today }) => checkNext(db, params.id, today),
-  'POST /imports/roster': ({ db, body, today, now }) => importRoster(db, bytesOf(body), body.commit === true, today, now),
-  'POST /imports/evidence': ({ db, body, today, now }) => importEvidence(db, bytesOf(body), body.commit === true, today, now),
+  'POST /imports/roster': async ({ db, body, today, now }) => importRosterTables(db, await readTables(bytesOf(body)), body, today, now),
+  'POST /imports/evidence': async ({ db, body, today, now }) => {
+    const bytes = bytesOf(body);
+    return importNotes(db, isJson(bytes) ? { statements: parsed(bytes) } : { tables: await readTables(bytes) }, body, today, now);
+  },
   'GET /evidence.csv': ({ db, query }) =>
     new Reply(200, evidenceCsv(db, query.learner), { 'content-disposition': 'attachment; filename="evidence.csv"' }),
   'GET /evidence.xapi': ({ db, query }) =>

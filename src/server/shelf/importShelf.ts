@@ -1,10 +1,12 @@
-import { readCsv } from '../../adapters/csv/readCsv';
+import { textTables } from '../../adapters/table/readTables';
 import { checkParameters } from '../../contract/parameters';
 import { graphOf } from '../db/graphOf';
 import { nameKey } from '../../core/content/names';
-import { columnOf, ourColumns } from '../../core/content/catalogueColumns';
+import { catalogueSpecs } from '../../core/content/catalogueColumns';
+import type { RawTable } from '../../core/content/rawTable';
 import { type CatalogueReading, readCatalogue, type VariantDraft } from '../../core/content/readCatalogue';
 import { mechanismById } from '../../core/mechanisms/registry';
+import type { MaterialKind } from '../../core/materials/kind';
 import type { Problem } from '../../core/shared/codes';
 import type { Db } from '../db/db';
 import { games, kinds, type UndoStep, variantMaterials, variants } from '../db/schema';
@@ -12,92 +14,143 @@ import { insertAll } from '../db/insertAll';
 import { ProblemError } from '../http/problemError';
 import { binFor, gameRow } from './shelfStore';
 import { dosesInWords, rowWords, toldAges } from '../recognise/rowWords';
+import { bringChanges, type ChangedRow, changesOf, knownVersions } from './importChanges';
 import { type VariantInput, variantRow } from './variantStore';
+import { type ReadingWishes, sheetsOf, type TableShown } from '../shared/sheetsOf';
 import { idGiver } from '../shared/freeId';
 import { recordChange } from '../undo/undo';
 
+/** A row of a file with what it would do here. */
+export interface ShelfRow extends VariantDraft {
+  readonly table: string;
+  /** It is on the shelf; what the file tells otherwise stands in `changes`. */
+  readonly already: boolean;
+  readonly changes: readonly ChangedRow[];
+}
+
 export interface ShelfImport {
   readonly committed: boolean;
-  readonly rows: readonly (VariantDraft & { readonly already: boolean })[];
+  readonly tables: readonly TableShown[];
+  readonly rows: readonly ShelfRow[];
   readonly problems: readonly Problem[];
-  readonly remarks: CatalogueReading['remarks'];
+  readonly remarks: readonly { readonly table: string; readonly row: number; readonly message: string }[];
   readonly proposedKinds: CatalogueReading['proposedKinds'];
-  readonly added: { readonly games: number; readonly variants: number; readonly kinds: number };
+  readonly added: { readonly games: number; readonly variants: number; readonly kinds: number; readonly changed: number };
   readonly change: string | null;
 }
 
-/** Shows what a catalogue file would bring; with `commit` brings all of it, or nothing; with `skip` all but the rows that need mending. */
-export function importShelf(db: Db, bytes: Uint8Array, commit: boolean, now: string, skip = false): ShelfImport {
-  const table = readCsv(bytes, columnOf, ['game']);
-  if (!table.ok) throw new ProblemError(table.problem);
-  const unread = table.value.headers.filter((h) => h !== '' && !ourColumns.includes(h));
-  const reading = readCatalogue(table.value.rows, {
-    unread,
-    kinds: db
-      .select()
-      .from(kinds)
-      .all()
-      .map((k) => ({ ...k, caution: k.caution ?? undefined })),
-    skills: graphOf(db).skills,
-    checkParameters,
-    seatsOf: (id) => mechanismById(id)?.seats ?? null,
-  });
-  const titles = new Map(
-    db
-      .select()
-      .from(games)
-      .all()
-      .map((g) => [g.id, nameKey(g.title)]),
-  );
-  const known = new Set(
-    db
-      .select()
-      .from(variants)
-      .all()
-      .map((v) => `${titles.get(v.gameId)}|${nameKey(v.title)}`),
-  );
-  const rows = reading.drafts.map((d) => ({ ...d, already: known.has(`${nameKey(d.game)}|${nameKey(d.variant)}`) }));
-  const preview = {
-    rows,
-    problems: reading.problems,
-    remarks: [
-      ...table.value.remarks,
-      ...(unread.length > 0
-        ? [{ row: 1, message: `Not known here: ${unread.map((h) => `“${h}”`).join(', ')}. What those columns say is kept in the notes.` }]
-        : []),
-      ...reading.remarks,
-      ...rows
-        .filter((r) => r.already)
-        .map((r) => ({ row: r.row, message: `${r.game}, ${r.variant} is on the shelf already; left as is.` })),
-    ],
-    proposedKinds: reading.proposedKinds,
-  };
-  if (!commit) return { committed: false, ...preview, added: { games: 0, variants: 0, kinds: 0 }, change: null };
-  if (reading.problems.length > 0 && !skip) {
-    const first = reading.problems[0]!;
-    throw new ProblemError({ ...first, message: `${first.message} Nothing was brought in.`, detail: { problems: reading.problems } }, 422);
-  }
-  return {
-    committed: true,
-    ...preview,
-    ...bring(
-      db,
-      rows.filter((r) => !r.already),
-      reading,
-      now,
-    ),
-  };
+export interface ImportWishes extends ReadingWishes {
+  readonly commit?: boolean;
+  /** Leave out the rows that need mending. */
+  readonly skip?: boolean;
+  /** Bring in what the file tells otherwise of versions that are here. */
+  readonly update?: boolean;
 }
+
+/** The same for a file of separated cells. @throws ProblemError where it cannot be read */
+export function importShelf(db: Db, bytes: Uint8Array, commit: boolean, now: string, skip = false): ShelfImport {
+  const tables = textTables(bytes);
+  if (!tables.ok) throw new ProblemError(tables.problem);
+  return importTables(db, tables.value, { commit, skip }, now);
+}
+
+/**
+ * Shows what the sheets of a file would bring; with `commit` brings all of it, or nothing; with `skip` all but the rows that
+ * need mending. Each sheet is read as its choice says, or as its columns look.
+ */
+export function importTables(db: Db, raw: readonly RawTable[], wishes: ImportWishes, now: string): ShelfImport {
+  const { sheets, shown, missing } = sheetsOf(raw, catalogueSpecs, ['game'], wishes);
+  const several = raw.length > 1;
+  const problems: Problem[] = [...missing];
+  const remarks: { table: string; row: number; message: string }[] = [];
+  const proposedKinds: CatalogueReading['proposedKinds'][number][] = [];
+  const drafts: (VariantDraft & { table: string })[] = [];
+  const kindsKnown: MaterialKind[] = db
+    .select()
+    .from(kinds)
+    .all()
+    .map((k) => ({ ...k, caution: k.caution ?? undefined }));
+  const first = new Map<string, string>();
+  for (const { table, headerRow, rows, unread, remarks: said } of sheets) {
+    const remark = (row: number, message: string): void =>
+      void remarks.push({ table, row, message: several ? `${table}: ${message}` : message });
+    said.forEach((r) => remark(r.row, r.message));
+    if (unread.length > 0)
+      remark(headerRow || 1, `Not known here: ${unread.map((h) => `“${h}”`).join(', ')}. What those columns say is kept in the notes.`);
+    const reading = readCatalogue(rows, {
+      unread,
+      kinds: [...kindsKnown, ...proposedKinds.map(asKind)],
+      skills: graphOf(db).skills,
+      checkParameters,
+      seatsOf: (id) => mechanismById(id)?.seats ?? null,
+    });
+    for (const p of reading.problems) {
+      const cells = rows.find((r) => r.row === p.row)?.cells ?? {};
+      problems.push({
+        ...p,
+        message: several ? `${table}, ${p.message}` : p.message,
+        detail: { table, game: cells['game'] ?? '', value: cells[p.field ?? ''] ?? '' },
+      });
+    }
+    reading.remarks.forEach((r) => remark(r.row, r.message));
+    proposedKinds.push(...reading.proposedKinds);
+    for (const d of reading.drafts) {
+      const key = keyOf(d);
+      const before = first.get(key);
+      if (before !== undefined) remark(d.row, `${d.game}, ${d.variant} stands in ${before} already; taken once.`);
+      else drafts.push({ ...d, table });
+      first.set(key, before ?? table);
+    }
+  }
+  const known = knownVersions(db);
+  const told = new Map(sheets.map((t) => [t.table, t.told]));
+  const rows = drafts.map((d): ShelfRow => {
+    const here = known.get(keyOf(d));
+    return { ...d, already: here !== undefined, changes: here ? changesOf(here, d, told.get(d.table)!) : [] };
+  });
+  for (const r of rows)
+    if (r.already && r.changes.length === 0)
+      remarks.push({ table: r.table, row: r.row, message: `${r.game}, ${r.variant} is on the shelf already; left as is.` });
+  const preview = { tables: shown, rows, problems, remarks, proposedKinds };
+  const nothing = { games: 0, variants: 0, kinds: 0, changed: 0 };
+  if (!wishes.commit) return { committed: false, ...preview, added: nothing, change: null };
+  const columnsMissing = problems.find((p) => p.code === 'missing-column');
+  if (columnsMissing) throw new ProblemError(columnsMissing, 422);
+  if (problems.length > 0 && !wishes.skip) {
+    const one = problems[0]!;
+    throw new ProblemError({ ...one, message: `${one.message} Nothing was brought in.`, detail: { problems } }, 422);
+  }
+  const added = bring(
+    db,
+    rows.filter((r) => !r.already),
+    wishes.update ? rows.filter((r) => r.changes.length > 0) : [],
+    proposedKinds,
+    now,
+  );
+  return { committed: true, ...preview, ...added };
+}
+
+const keyOf = (d: { readonly game: string; readonly variant: string }): string => `${nameKey(d.game)}|${nameKey(d.variant)}`;
+
+const asKind = (k: { readonly id: string; readonly title: string }): MaterialKind => ({
+  id: k.id,
+  title: k.title,
+  alsoCalled: [],
+  unit: 'piece',
+  smallParts: false,
+  plentiful: false,
+});
 
 function bring(
   db: Db,
   drafts: readonly VariantDraft[],
-  reading: CatalogueReading,
+  changed: readonly ShelfRow[],
+  proposedKinds: CatalogueReading['proposedKinds'],
   now: string,
 ): { added: ShelfImport['added']; change: string } {
   return db.transaction((tx) => {
     const undo: UndoStep[] = [];
-    for (const k of reading.proposedKinds) {
+    for (const k of proposedKinds) {
       tx.insert(kinds)
         .values({ id: k.id, title: k.title, alsoCalled: [], unit: 'piece', smallParts: false, plentiful: false, shipped: false })
         .onConflictDoNothing()
@@ -167,7 +220,15 @@ function bring(
     insertAll(tx, variantMaterials, things);
     // What hangs on another goes first when this is taken back.
     undo.reverse();
-    const change = recordChange(tx, `Brought in ${drafts.length} versions from a file`, undo);
-    return { added: { games: gameRows.length, variants: drafts.length, kinds: reading.proposedKinds.length }, change };
+    undo.unshift(...bringChanges(tx, changed));
+    const what = [
+      ...(drafts.length > 0 || changed.length === 0 ? [`Brought in ${drafts.length} versions from a file`] : []),
+      ...(changed.length > 0 ? [`${drafts.length > 0 ? 'changed' : 'Changed'} ${changed.length} by a file`] : []),
+    ];
+    const change = recordChange(tx, what.join(', '), undo);
+    return {
+      added: { games: gameRows.length, variants: drafts.length, kinds: proposedKinds.length, changed: changed.length },
+      change,
+    };
   });
 }

@@ -20,7 +20,8 @@ import { startFitHelp } from './fitHelp';
 import { startGapHelp } from './gapHelp';
 import { suitsHere } from './suits';
 import { wireGames, wireVariants } from './wireShelf';
-import { importShelf } from './importShelf';
+import { importTables } from './importShelf';
+import { readTables } from '../shared/readTables';
 import { gameById, variantById } from './shelfRows';
 import { createGame, setRetired, updateGame } from './shelfStore';
 import { createVariant, updateVariant } from './variantStore';
@@ -125,7 +126,7 @@ export const shelfRoutes = serve(shelfWire, {
         .sort((x, y) => x.position - y.position),
       query,
     ),
-  'POST /imports/shelf': ({ db, body, now }) => importShelf(db, bytesOf(body), body.commit === true, now, body.skip === true),
+  'POST /imports/shelf': async ({ db, body, now }) => importTables(db, await readTables(bytesOf(body)), body, now),
   'GET /changes': ({ db, query }) =>
     page(
       db

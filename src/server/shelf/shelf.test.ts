@@ -256,7 +256,11 @@ describe('the shelf as it is asked for', () => {
   });
   it('says which columns are not known, and keeps them in the notes', async () => {
     const { body } = await ask('POST', '/imports/shelf', { text: 'Game name,Colour\nMoss Race,green\n' });
-    expect(body.remarks).toContainEqual({ row: 1, message: 'Not known here: “Colour”. What those columns say is kept in the notes.' });
+    expect(body.remarks).toContainEqual({
+      table: '',
+      row: 1,
+      message: 'Not known here: “Colour”. What those columns say is kept in the notes.',
+    });
     expect(body.rows[0].notes).toBe('Colour: green');
   });
   it('tells how many versions were measured, and how many cannot be', async () => {

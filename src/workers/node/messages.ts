@@ -114,7 +114,14 @@ export interface CrashTask {
   readonly kind: 'crash';
 }
 
-export type Task = SimulateTask | FairnessTask | ChangesTask | GapTask | FitTask | StoryTask | PlanTask | SearchTask | WinsTask | CrashTask;
+/** A workbook to be read; it takes long, so no page waits for it. */
+export interface SheetTask {
+  readonly kind: 'sheet';
+  readonly bytes: Uint8Array;
+}
+
+export type Task =
+  SheetTask | SimulateTask | FairnessTask | ChangesTask | GapTask | FitTask | StoryTask | PlanTask | SearchTask | WinsTask | CrashTask;
 
 export type FromWorker =
   | { readonly type: 'progress'; readonly share: number }

@@ -1,5 +1,6 @@
 import './inlineMore';
 import { parentPort } from 'node:worker_threads';
+import { packedTables } from '../../adapters/table/readTables';
 import { checkTable } from '../../contract/parameters';
 import { graphFor, noAdditions, type OwnAdditions } from '../../contract/graphWith';
 import { Simulation } from '../../core/simulate/simulation';
@@ -43,6 +44,7 @@ async function run(task: Task): Promise<void> {
   if (task.kind === 'fit') return fit(task);
   if (task.kind === 'story') return story(task);
   if (task.kind === 'wins') return wins(task);
+  if (task.kind === 'sheet') return send({ type: 'done', result: await packedTables(task.bytes) });
   if (task.kind === 'search') return send({ type: 'done', result: await searchBeside(task) });
   send({ type: 'done', result: await planInTwo(graphOf(task.own), task, send) });
 }
