@@ -156,5 +156,5 @@ export function dateAsRange(text: string): string | null {
 /** A row that holds a number where its name should be and nothing beside it counts those above. */
 export const isBareCount = (cells: Readonly<Record<string, string>>): boolean => {
   const told = Object.entries(cells).filter(([, c]) => c.trim() !== '');
-  return told.length > 0 && told.every(([, c]) => /^\d+(?:[.,]\d+)?$/.test(c.trim())) && /^\d/.test((cells['game'] ?? '0').trim());
+  return told.length > 0 && told.every(([, c]) => /^\d+(?:[.,]\d+)?$/.test(c.trim()));
 };

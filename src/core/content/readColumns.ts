@@ -27,9 +27,11 @@ export function readColumns(table: RawTable, choice: TableChoice, mended: readon
   const rows: CsvRow[] = [];
   for (const { row, cells } of table.rows) {
     if (row <= choice.headerRow || cells.every((c) => c.trim() === '')) continue;
+    // Numbers alone count what stands above; they belong to no group.
+    const counts = cells.every((c) => /^\s*(?:\d+(?:[.,]\d+)?)?\s*$/.test(c));
     const own = names.map((name, i) => {
       const text = cells[i] ?? '';
-      if (!choice.asAbove.includes(i)) return [name, text] as const;
+      if (counts || !choice.asAbove.includes(i)) return [name, text] as const;
       if (text.trim() !== '') above.set(i, text);
       else if (above.has(i)) filled.add(i);
       return [name, text.trim() === '' ? (above.get(i) ?? '') : text] as const;
