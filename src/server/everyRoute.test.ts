@@ -260,6 +260,7 @@ it('every route answers as described', async () => {
   await go('GET', '/coverage.csv');
   const unsaid = await go('POST', '/games', { body: { title: 'Told by nobody' } });
   const unsaidVersion = await go('POST', '/variants', { body: { game: unsaid.id, title: 'as it comes' } });
+  expect((await go('GET', '/search', { query: { q: 'make ten' } })).items.length).toBeGreaterThan(0);
   expect((await go('GET', '/recognise')).total).toBeGreaterThan(0);
   await go('POST', '/variants/{id}/known', {
     path: `/variants/${unsaidVersion.id}/known`,

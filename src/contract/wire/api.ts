@@ -12,6 +12,7 @@ import { shelfWire } from './shelf';
 import { frameworksWire, skillsWire } from './skills';
 import { thingsWire } from './thingsOwned';
 import { coverageWire } from './coverage';
+import { searchWire } from './search';
 import { recogniseWire } from './recognise';
 
 export const programWire = define({
@@ -36,6 +37,7 @@ export const apiWire = {
   ...thingsWire,
   ...coverageWire,
   ...recogniseWire,
+  ...searchWire,
   ...libraryWire,
   ...simulationWire,
   ...benchWire,

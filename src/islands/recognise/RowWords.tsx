@@ -2,6 +2,9 @@ import type { ReactNode } from 'react';
 import type { AskedWire } from '../../contract/wire/recognise';
 import styles from './recognise.module.css';
 
+/** A column of her file that is none of ours, kept as `Week: 6`. */
+const labelled = /^[^:.!?]{1,24}: .{0,60}$/;
+
 type Span = { readonly field: number; readonly from: number; readonly to: number };
 
 /** A text with the words underlined that decided. */
@@ -36,11 +39,26 @@ export function RowWords({ row, decided }: { row: AskedWire; decided: readonly S
       <h2>
         <Decided text={row.versionTitle ? `${row.title}, ${row.versionTitle}` : row.title} spans={inField(0)} />
       </h2>
-      {row.notes.map((note, i) => (
-        <p key={i} className={styles.note}>
-          <Decided text={note} spans={inField(i + 1)} />
+      {row.notes.map(
+        (note, i) =>
+          !labelled.test(note) && (
+            <p key={i} className={styles.note}>
+              <Decided text={note} spans={inField(i + 1)} />
+            </p>
+          ),
+      )}
+      {row.notes.some((n) => labelled.test(n)) && (
+        <p className={styles.about}>
+          {row.notes.map(
+            (note, i) =>
+              labelled.test(note) && (
+                <span key={i} className={styles.label}>
+                  <Decided text={note} spans={inField(i + 1)} />
+                </span>
+              ),
+          )}
         </p>
-      ))}
+      )}
       {row.things && (
         <p className={styles.about}>
           with <Decided text={row.things} spans={inField(row.notes.length + 1)} />

@@ -27,7 +27,8 @@ const ready = (profiles: object = { ...page([profile('tens', 'two-lamps')]), mea
       ]),
     )
     .on('GET /kinds', page([{ id: 'pair-cards', title: 'Pair cards', quantity: 0, plentiful: false, smallParts: false, caution: null }]))
-    .on('GET /profiles', profiles);
+    .on('GET /profiles', profiles)
+    .on('GET /recognise', { items: [], total: 0, sure: 0 });
 };
 const view = (skill: string | null = null) => show(<ShelfView text={null} skill={skill} />);
 const shown = () =>
@@ -37,12 +38,27 @@ const shown = () =>
     .filter((t) => t === 'Two Lamps' || t === 'Levers');
 
 describe('the shelf', () => {
-  it('finds games by what they practise, whatever stands between the words, by bin and by thing', async () => {
+  it('asks the machine what words mean, in its order, and says by which step it is sorted', async () => {
     ready();
+    api().on('GET /search', {
+      steps: [{ skill: 'pairs-of-10', title: 'Pairs of ten' }],
+      items: [
+        { game: 'levers', variant: 'small', skill: 'pairs-of-10', perTenMinutes: 9 },
+        { game: 'two-lamps', variant: 'tens' },
+      ],
+    });
+    view();
+    await userEvent.type(await screen.findByLabelText('Search the shelf'), 'bonds to 10');
+    await waitFor(() => expect(shown()).toEqual(['Levers', 'Two Lamps']));
+    await userEvent.click(screen.getByRole('button', { name: 'Pairs of ten' }));
+    expect(screen.getByRole('button', { name: 'Pairs of ten ×' })).toBeTruthy();
+  });
+  it('looks in what is shown until the machine has answered: by name, step, bin and thing', async () => {
+    ready();
+    api().on('GET /search', () => new Promise(() => undefined));
     view();
     const search = await screen.findByLabelText('Search the shelf');
     for (const [words, found] of [
-      ['make ten', ['Two Lamps']],
       ['make-ten', ['Two Lamps']],
       ['Blue bin', ['Levers']],
       ['pair cards', ['Two Lamps']],
@@ -53,6 +69,24 @@ describe('the shelf', () => {
       await waitFor(() => expect([words, shown()]).toEqual([words, found]));
     }
     await userEvent.type(search, ' zebra');
+    expect(screen.queryByRole('link', { name: 'Levers' })).toBeNull();
+  });
+  it('leaves out what is not for that age, number or length, or whose things are not here', async () => {
+    ready();
+    api().on(
+      'GET /variants',
+      page([
+        variant('tens', 'two-lamps', { ages: [5, 7] }),
+        variant('small', 'levers', { mechanism: null, materials: [], ages: [8, 10], helper: 'needed' }),
+      ]),
+    );
+    view();
+    await userEvent.selectOptions(await screen.findByLabelText('age'), '6 years');
+    expect(shown()).toEqual(['Two Lamps']);
+    await userEvent.click(screen.getByRole('button', { name: 'show all ×' }));
+    await userEvent.click(screen.getByLabelText('things at hand'));
+    expect(shown()).toEqual(['Levers']);
+    await userEvent.click(screen.getByLabelText('runs alone'));
     expect(screen.queryByRole('link', { name: 'Levers' })).toBeNull();
   });
   it('shows nothing as true before it is known', async () => {

@@ -1,5 +1,5 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useMemo, useState } from 'react';
+import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useDeferredValue, useMemo, useState } from 'react';
 import { Button } from '../../ui/Button';
 import { Failure, Loading } from '../../ui/Empty';
 import { LinkButton } from '../../ui/LinkButton';
@@ -12,7 +12,8 @@ import { SpacerRow } from '../../ui/SpacerRow';
 import { Coverage } from './Coverage';
 import { FrontDoors } from './FrontDoors';
 import { GameDialog } from './GameDialog';
-import { doseOf, matches, rowsOf } from './rowsOf';
+import { type Facets, FacetRow, noFacets, passes } from './FacetRow';
+import { doseOf, matches, type Row, rowsOf } from './rowsOf';
 import styles from './shelf.module.css';
 import { ShelfRow } from './ShelfRow';
 
@@ -41,6 +42,7 @@ function Shelf({ first }: { first: { text: string | null; skill: string | null }
   const [text, setText] = useState(first.text ?? '');
   const [skill, setSkill] = useState<string | null>(first.skill);
   const [adding, setAdding] = useState(false);
+  const [facets, setFacets] = useState<Facets>(noFacets);
   const undo = useMutation({
     mutationFn: () => call('POST /undo', { body: {} }),
     onSuccess: ({ what }) => {
@@ -53,10 +55,27 @@ function Shelf({ first }: { first: { text: string | null; skill: string | null }
     () => rowsOf(games.data?.items, variants.data?.items, profiles.data?.items),
     [games.data, variants.data, profiles.data],
   );
+  const sought = useDeferredValue(text.trim());
+  const search = useQuery({
+    queryKey: ['search', sought],
+    queryFn: () => call('GET /search', { query: { q: sought } }),
+    enabled: sought !== '',
+    placeholderData: keepPreviousData,
+  });
+  const found = sought === '' ? null : search.data;
   const wanted = useMemo(() => {
-    const fitting = rows.filter((r) => matches(r, { bin, text, skill }, skills, kinds.data?.items ?? [], bins.data?.items ?? []));
-    return skill ? fitting.sort((x, y) => doseOf(y, skill) - doseOf(x, skill)) : fitting;
-  }, [rows, bin, text, skill, skills, kinds.data, bins.data]);
+    const place = found ? new Map(found.items.map((f, i) => [f.variant ?? f.game, i])) : null;
+    const placeOf = (r: Row): number | undefined => place?.get(r.variant?.id ?? r.game.id);
+    // Until the first answer is there, what is typed is looked for in what is shown.
+    const fitting = rows.filter(
+      (r) =>
+        matches(r, { bin, text: place ? '' : text, skill }, skills, kinds.data?.items ?? [], bins.data?.items ?? []) &&
+        (!place || placeOf(r) !== undefined) &&
+        passes(r, facets, kinds.data?.items ?? []),
+    );
+    if (skill) return fitting.sort((x, y) => doseOf(y, skill) - doseOf(x, skill));
+    return place ? fitting.sort((x, y) => placeOf(x)! - placeOf(y)!) : fitting;
+  }, [rows, bin, text, found, facets, skill, skills, kinds.data, bins.data]);
   const asked = useQuery({ queryKey: ['recognise', 'count'], queryFn: () => call('GET /recognise', { query: { limit: 1 } }) });
   const list = useWindowRows<HTMLTableSectionElement>(wanted.length, 62);
   if (games.error) return <Failure message={messageOf(games.error)} />;
@@ -124,6 +143,17 @@ function Shelf({ first }: { first: { text: string | null; skill: string | null }
             </button>
           </nav>
           <div className={styles.tableWrap}>
+            <FacetRow facets={facets} onChange={setFacets} />
+            {found && found.steps.length > 0 && !skill && (
+              <p className={styles.steps}>
+                Sorted by{' '}
+                {found.steps.slice(0, mostSteps).map((s, i) => (
+                  <button key={s.skill} type="button" className={i === 0 ? styles.chipOn : styles.chip} onClick={() => setSkill(s.skill)}>
+                    {s.title}
+                  </button>
+                ))}
+              </p>
+            )}
             <table className={styles.table}>
               <thead>
                 <tr>
@@ -142,7 +172,7 @@ function Shelf({ first }: { first: { text: string | null; skill: string | null }
                     index={i}
                     measure={list.measure}
                     row={wanted[i]!}
-                    skill={skill}
+                    skill={skill ?? found?.items.find((f) => f.variant === wanted[i]!.variant?.id)?.skill ?? null}
                     skills={skills}
                     kinds={kinds.data.items}
                     loading={profiles.isLoading}
@@ -178,3 +208,6 @@ function Shelf({ first }: { first: { text: string | null; skill: string | null }
     </>
   );
 }
+
+/** Steps that a search may mean, shown beside it. */
+const mostSteps = 4;

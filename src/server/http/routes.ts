@@ -7,6 +7,7 @@ import { learnerRoutes } from '../learners/routes';
 import { recommendRoutes } from '../planning/recommendRoutes';
 import { planningRoutes } from '../planning/routes';
 import { recogniseRoutes } from '../recognise/routes';
+import { searchRoutes } from '../search/routes';
 import { shelfRoutes } from '../shelf/routes';
 import { libraryRoutes } from '../shelf/libraryRoutes';
 import { benchRoutes } from '../simulations/benchRoutes';
@@ -31,6 +32,7 @@ export const routes: readonly Route[] = [
   ...thingRoutes,
   ...coverageRoutes,
   ...recogniseRoutes,
+  ...searchRoutes,
   ...libraryRoutes,
   ...simulationRoutes,
   ...benchRoutes,
