@@ -258,6 +258,7 @@ it('every route answers as described', async () => {
   const coverage = await go('GET', '/coverage', { query: { framework: 'us' } });
   expect(coverage.items.length).toBeGreaterThan(100);
   await go('GET', '/coverage.csv');
+  expect((await go('GET', '/coverage/next', { query: { minutes: '30' } })).minutes).toBeLessThanOrEqual(30);
   const unsaid = await go('POST', '/games', { body: { title: 'Told by nobody' } });
   const unsaidVersion = await go('POST', '/variants', { body: { game: unsaid.id, title: 'as it comes' } });
   expect((await go('GET', '/search', { query: { q: 'make ten' } })).items.length).toBeGreaterThan(0);

@@ -1,7 +1,7 @@
 import { type Static, Type } from '@sinclair/typebox';
 import { coverageStates } from '../../core/frameworks/standardsCovered';
 import { define } from './route';
-import { arr, bool, int, nullable, num, obj, oneOf, str } from './schema';
+import { arr, bool, int, nullable, num, obj, oneOf, str, within } from './schema';
 
 const coveredBy = obj({ game: str, title: str, variant: str, variantTitle: str, skill: str, dose: num });
 
@@ -39,6 +39,28 @@ export type CoverageWire = Static<typeof coverage>;
 
 const query = { framework: str, without: str };
 
+const next = obj({
+  /** Open needs of the children that no game of theirs serves; of how many there is something in the library. */
+  open: int,
+  within: int,
+  covered: int,
+  minutes: num,
+  /** No other choice of as many minutes closes more; else how many one could close at most. */
+  proven: bool,
+  atMost: int,
+  chosen: arr(
+    obj({
+      game: str,
+      title: str,
+      minutes: num,
+      /** What it closes: a step, and the children who wait for it. */
+      closes: arr(obj({ skill: str, title: str, learners: arr(str) })),
+    }),
+  ),
+});
+
+export type NextWire = Static<typeof next>;
+
 export const coverageWire = define({
   'GET /coverage': {
     summary:
@@ -48,4 +70,10 @@ export const coverageWire = define({
     waits: true,
   },
   'GET /coverage.csv': { summary: 'The same as CSV', query, response: Type.String(), media: 'text/csv', waits: true },
+  'GET /coverage/next': {
+    summary: 'What to make or take next: the choice within so many minutes of preparing that closes most open needs of the children',
+    query: { minutes: within(5, 2000) },
+    response: next,
+    waits: true,
+  },
 });

@@ -8,7 +8,7 @@ import { gateOf } from './valueOf';
 
 /** How many of a learner's greatest needs are looked at, and the chances in a round below which a need goes without. */
 const needsLookedAt = 8;
-const enoughInRound = 4;
+export const enoughInRound = 4;
 
 export interface OpenGap {
   readonly learner: string;

@@ -23,7 +23,9 @@ const standard = (code: string, band: string, more: Partial<CoveredWire> = {}): 
   ...more,
 });
 const game = { game: 'two-lamps', title: 'Two Lamps', variant: 'tens', variantTitle: 'tens', skill: 'Pairs of ten', dose: 9.2 };
+const nothingNext = { open: 0, within: 0, covered: 0, minutes: 0, proven: true, atMost: 0, chosen: [] };
 const ready = (): void => {
+  api().on('GET /coverage/next', nothingNext);
   api().on('GET /coverage', {
     framework: 'us',
     title: 'US style',
@@ -71,5 +73,38 @@ describe('coverage', () => {
   });
   it('knows the domain of a code where it has one', () => {
     expect(['3.NF.A.1', 'K.CC.A.1', 'Y2-N-3', '3N1'].map(domainOf)).toEqual(['NF', 'CC', '', '']);
+  });
+  it('says what one evening is best used for, and takes it with a click', async () => {
+    ready();
+    api().on('GET /coverage/next', {
+      open: 5,
+      within: 4,
+      covered: 2,
+      minutes: 12,
+      proven: true,
+      atMost: 2,
+      chosen: [
+        { game: 'levers', title: 'Levers', minutes: 12, closes: [{ skill: 'make-ten', title: 'Make a ten', learners: ['Ada', 'Ben'] }] },
+      ],
+    });
+    api().on('POST /library/levers/take', { id: 'levers', change: 'c1' });
+    show(<CoverageView />);
+    const panel = await screen.findByRole('region', { name: 'Best use of one evening' });
+    expect(await within(panel).findByText(/No other choice from the library does more/)).toBeTruthy();
+    expect(panel.textContent).toContain('Make a ten for Ada, Ben');
+    expect(panel.textContent).toContain('For 1 the library has nothing');
+    api().on('GET /coverage/next', {
+      open: 5,
+      within: 5,
+      covered: 2,
+      minutes: 12,
+      proven: false,
+      atMost: 3,
+      chosen: [{ game: 'levers', title: 'Levers', minutes: 12, closes: [] }],
+    });
+    await userEvent.click(within(panel).getByRole('button', { name: '15 min' }));
+    expect(await within(panel).findByText(/Another choice could close at most 3/)).toBeTruthy();
+    await userEvent.click(within(panel).getByRole('button', { name: 'Take Levers' }));
+    await waitFor(() => expect(api().writes.some((w) => w.path === '/library/levers/take')).toBe(true));
   });
 });

@@ -10,6 +10,7 @@ import { useTellUndo } from '../shared/useTellUndo';
 import styles from './coverage.module.css';
 import { CoverageFrame } from './CoverageFrame';
 import { Holes } from './Holes';
+import { NextBest } from './NextBest';
 import { OneStandard } from './OneStandard';
 
 export default function CoverageView() {
@@ -104,6 +105,7 @@ function Coverage() {
         onTake={(g) => take.mutate(g)}
         onChoose={(e) => setChosen(e.identifier)}
       />
+      <NextBest busy={take.isPending} onTake={(g) => take.mutate(g)} />
       <p className={`${panel.soft} ${panel.small}`}>
         A game counts for an expectation where one of its versions gives at least two chances in ten minutes on a step that stands for it;
         calculated from the rules, or the owner’s word. A chance is not proof.

@@ -1,5 +1,5 @@
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
-import type { CoverageWire } from '../../contract/wire/coverage';
+import type { CoverageWire, NextWire } from '../../contract/wire/coverage';
 import { createLearner } from '../learners/learnerStore';
 import { takeFromLibrary } from '../shelf/libraryRoutes';
 import { ask, Workspace } from '../workspace.testing';
@@ -50,5 +50,25 @@ describe('standards and games on one page', () => {
     expect(csv.trim().split('\n')).toHaveLength(178);
     expect(csv).toContain('K.CC.A.1');
     expect((await ask('GET', '/coverage?framework=nowhere')).status).toBe(404);
+  });
+  it('finds what closes most in so many minutes, and less remains open once it is taken', async () => {
+    for (const [nickname, born] of [
+      ['Ada', '2020-05'],
+      ['Ben', '2018-02'],
+    ] as const)
+      createLearner(place.db, { nickname, born }, today, now);
+    const next = async (minutes: number) => (await ask('GET', `/coverage/next?today=${today}&minutes=${minutes}`)).body as NextWire;
+    const hour = await next(60);
+    expect(hour.open).toBeGreaterThan(4);
+    expect(hour).toMatchObject({ proven: true });
+    expect(hour.minutes).toBeLessThanOrEqual(60);
+    expect(hour.chosen.reduce((s, c) => s + c.minutes, 0)).toBe(hour.minutes);
+    expect(hour.chosen.flatMap((c) => c.closes).reduce((s, c) => s + c.learners.length, 0)).toBe(hour.covered);
+    expect((await next(5)).covered).toBeLessThanOrEqual(hour.covered);
+    for (const c of hour.chosen) takeFromLibrary(place.db, c.game, now);
+    expect((await next(60)).open).toBeLessThanOrEqual(hour.open - hour.covered + 2);
+  });
+  it('has nothing open where nobody is', async () => {
+    expect((await ask('GET', '/coverage/next')).body).toMatchObject({ open: 0, covered: 0, chosen: [] });
   });
 });

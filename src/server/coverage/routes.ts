@@ -2,11 +2,13 @@ import { coverageWire } from '../../contract/wire/coverage';
 import { writeCsv } from '../../adapters/csv/writeCsv';
 import { Reply, serve } from '../http/route';
 import { coverageOf } from './coverageOf';
+import { nextBest } from './nextBest';
 
 const stateWords = { none: 'no game', there: 'a game', planned: 'planned', played: 'played', seen: 'played and noted' } as const;
 
 export const coverageRoutes = serve(coverageWire, {
   'GET /coverage': ({ db, query, today }) => coverageOf(db, query.framework, query.without, today),
+  'GET /coverage/next': ({ db, query, today }) => nextBest(db, query.minutes, today),
   'GET /coverage.csv': async ({ db, query, today }) => {
     const { items, framework } = await coverageOf(db, query.framework, query.without, today);
     const rows = items.map((e) => [

@@ -2,6 +2,7 @@ import type { OwnAdditions } from '../../contract/graphWith';
 import type { PlanInstance, Schedule } from '../../core/planning/instance';
 import type { PlanningInput } from '../../core/planning/planTerm';
 import type { Found } from '../../core/planning/searchFrom';
+import type { Coverable } from '../../core/recommend/mostCovered';
 import type { Problem } from '../../core/shared/codes';
 import type { SeatRequest } from '../../core/simulate/seats';
 import type { Precision } from '../../core/simulate/simulation';
@@ -120,8 +121,25 @@ export interface SheetTask {
   readonly bytes: Uint8Array;
 }
 
+/** What to make or buy next, solved exactly. */
+export interface CoverTask extends Coverable {
+  readonly kind: 'cover';
+  readonly seconds: number;
+}
+
 export type Task =
-  SheetTask | SimulateTask | FairnessTask | ChangesTask | GapTask | FitTask | StoryTask | PlanTask | SearchTask | WinsTask | CrashTask;
+  | SheetTask
+  | CoverTask
+  | SimulateTask
+  | FairnessTask
+  | ChangesTask
+  | GapTask
+  | FitTask
+  | StoryTask
+  | PlanTask
+  | SearchTask
+  | WinsTask
+  | CrashTask;
 
 export type FromWorker =
   | { readonly type: 'progress'; readonly share: number }

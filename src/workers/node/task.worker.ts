@@ -1,5 +1,7 @@
 import './inlineMore';
 import { parentPort } from 'node:worker_threads';
+import { loadSolver } from '../../adapters/highs/solveModel';
+import { mostCovered } from '../../core/recommend/mostCovered';
 import { packedTables } from '../../adapters/table/readTables';
 import { checkTable } from '../../contract/parameters';
 import { graphFor, noAdditions, type OwnAdditions } from '../../contract/graphWith';
@@ -45,6 +47,7 @@ async function run(task: Task): Promise<void> {
   if (task.kind === 'story') return story(task);
   if (task.kind === 'wins') return wins(task);
   if (task.kind === 'sheet') return send({ type: 'done', result: await packedTables(task.bytes) });
+  if (task.kind === 'cover') return send({ type: 'done', result: mostCovered(task, await loadSolver(), task.seconds) });
   if (task.kind === 'search') return send({ type: 'done', result: await searchBeside(task) });
   send({ type: 'done', result: await planInTwo(graphOf(task.own), task, send) });
 }

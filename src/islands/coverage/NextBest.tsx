@@ -1,0 +1,67 @@
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { Button } from '../../ui/Button';
+import { LinkButton } from '../../ui/LinkButton';
+import { call, link } from '../shared/api';
+import { messageOf } from '../shared/App';
+import panel from '../shared/panel.module.css';
+import styles from './coverage.module.css';
+
+const evenings = [15, 30, 60, 120] as const;
+
+/** What one evening of preparing is best used for: games of the library that close most of what children wait for. */
+export function NextBest({ busy, onTake }: { busy: boolean; onTake: (game: { game: string; title: string }) => void }) {
+  const [minutes, setMinutes] = useState<number>(60);
+  const next = useQuery({ queryKey: ['coverage', 'next', minutes], queryFn: () => call('GET /coverage/next', { query: { minutes } }) });
+  const n = next.data;
+  return (
+    <section className={panel.sheet} aria-labelledby="next-best">
+      <div className={panel.row}>
+        <h2 id="next-best">Best use of one evening</h2>
+        <div className={styles.evenings} role="group" aria-label="Minutes to prepare">
+          {evenings.map((m) => (
+            <button key={m} type="button" aria-pressed={m === minutes} onClick={() => setMinutes(m)}>
+              {m} min
+            </button>
+          ))}
+        </div>
+      </div>
+      {next.error && <p className={panel.bad}>{messageOf(next.error)}</p>}
+      {!n && !next.error && <p role="status">Trying what goes together …</p>}
+      {n && n.open === 0 && (
+        <p>
+          Nothing is open: for each of the eight things a child needs most there is a game, or there are no children yet.{' '}
+          <LinkButton href={link('/learners')}>To the learners</LinkButton>
+        </p>
+      )}
+      {n && n.open > 0 && (
+        <>
+          <p>
+            <b>{n.covered}</b> of {n.open} open needs closed in <b>{n.minutes}</b> {n.minutes === 1 ? 'minute' : 'minutes'} of preparing.{' '}
+            <span className={panel.soft}>
+              {n.proven ? 'No other choice from the library does more in that time.' : `Another choice could close at most ${n.atMost}.`}
+              {n.within < n.open && ` For ${n.open - n.within} the library has nothing that these children may play.`}
+            </span>
+          </p>
+          <ul className={styles.next}>
+            {n.chosen.map((c) => (
+              <li key={c.game}>
+                <Button disabled={busy} onClick={() => onTake(c)}>
+                  Take {c.title}
+                </Button>
+                <span>
+                  <b>{c.minutes} min</b> · {c.closes.map((s) => `${s.title} for ${s.learners.join(', ')}`).join('; ')}
+                </span>
+              </li>
+            ))}
+          </ul>
+          <p className={`${panel.soft} ${panel.small}`}>
+            A need is one of the eight steps a child needs most and is ready for, without a game of yours that gives it four chances in a
+            round of fifteen minutes. Minutes are what the library says a game takes to prepare, three at least. Worked out exactly as a
+            maximum coverage.
+          </p>
+        </>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,88 @@
+import type { NextWire } from '../../contract/wire/coverage';
+import type { Kept } from '../../contract/wire/route';
+import { libraryOffers } from '../../contract/libraryOffers';
+import { nameKey } from '../../core/content/names';
+import type { MostCovered } from '../../core/recommend/mostCovered';
+import { enoughInRound, openGaps } from '../../core/recommend/openGaps';
+import { groupBy } from '../../core/recommend/recommend';
+import { gateOf } from '../../core/recommend/valueOf';
+import type { Db } from '../db/db';
+import { graphOf } from '../db/graphOf';
+import { games } from '../db/schema';
+import { needsOf } from '../evidence/evidenceStore';
+import { allEstimates } from '../evidence/learnerState';
+import { ProblemError } from '../http/problemError';
+import { startJob } from '../jobs/pool';
+import { allLearners } from '../learners/learnerStore';
+import { offersOf } from '../shelf/offers';
+
+const usualMinutes = 60;
+const roundMinutes = 15;
+/** A game costs this at least: somebody has to read its rules and lay it out. */
+const leastMinutes = 3;
+const solverSeconds = 3;
+
+/** The games of the library that close most open needs of the children within so many minutes of preparing. */
+export async function nextBest(db: Db, given: number | undefined, today: string): Promise<Kept<NextWire>> {
+  const budget = given ?? usualMinutes;
+  const graph = graphOf(db);
+  const people = allLearners(db);
+  const maps = allEstimates(db, people, today);
+  const needs = people.map((l) => needsOf(graph, l, maps.get(l.id)!, today));
+  const shelf = await offersOf(db);
+  const gaps = needs.flatMap((n) => openGaps(graph, shelf, [n], roundMinutes));
+  const owned = new Set(
+    db
+      .select({ title: games.title })
+      .from(games)
+      .all()
+      .map((g) => nameKey(g.title)),
+  );
+  const byGame = groupBy(
+    libraryOffers(graph).filter((o) => !owned.has(nameKey(o.gameTitle))),
+    (o) => o.game,
+  );
+  const needOf = new Map(needs.map((n) => [n.learner, n]));
+  const candidates = [...byGame].map(([game, versions]) => ({
+    id: game,
+    cost: Math.max(leastMinutes, ...versions.map((v) => v.preparationMinutes)),
+    covers: gaps.flatMap((g, i) =>
+      versions.some((v) => (v.doses[g.skill]! * roundMinutes) / 10 >= enoughInRound && gateOf(graph, v, needOf.get(g.learner)!) === null)
+        ? [i]
+        : [],
+    ),
+  }));
+  const job = startJob<MostCovered>({ kind: 'cover', worth: gaps.map(() => 1), candidates, budget, seconds: solverSeconds });
+  await job.finished;
+  if (job.status !== 'done')
+    throw new ProblemError(job.problem ?? { code: 'worker-lost', message: 'This could not be worked out. Try again.' });
+  const found = job.result!;
+  const nickname = new Map(people.map((l) => [l.id, l.nickname]));
+  const taken = new Set<number>();
+  return {
+    open: gaps.length,
+    within: new Set(candidates.flatMap((c) => c.covers)).size,
+    covered: found.covered.length,
+    minutes: found.cost,
+    proven: found.proven,
+    atMost: Math.floor(found.bound + 1e-6),
+    // Each need is told with the first game that closes it, the game that closes most first.
+    chosen: found.chosen
+      .map((id) => candidates.find((c) => c.id === id)!)
+      .sort((x, y) => y.covers.length - x.covers.length || (x.id < y.id ? -1 : 1))
+      .map((c) => {
+        const own = c.covers.filter((i) => !taken.has(i));
+        own.forEach((i) => taken.add(i));
+        return {
+          game: c.id,
+          title: byGame.get(c.id)![0]!.gameTitle,
+          minutes: c.cost,
+          closes: [...groupBy(own, (i) => gaps[i]!.skill)].map(([skill, list]) => ({
+            skill: graph.skills[skill]!.id,
+            title: graph.skills[skill]!.title,
+            learners: list.map((i) => nickname.get(gaps[i]!.learner)!),
+          })),
+        };
+      }),
+  };
+}
