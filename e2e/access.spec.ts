@@ -55,6 +55,7 @@ const pages = (): [string, string][] => [
   ['library', '/shelf/library'],
   ['things', '/shelf/things'],
   ['coverage', '/shelf/coverage'],
+  ['stock-take', '/shelf/stocktake'],
   ['how is each played', '/shelf/recognise'],
   ['what we have', '/shelf/things?tick'],
   ['game', `/shelf/${game}`],

@@ -39,7 +39,9 @@ for (const [name, file] of [
     const ages = ['K', 'K', '1', '1', '2', '2', '3', '3', '4', '4', '5'];
     const children = ['Wren', 'Moss', 'Robin', 'Fern', 'Sorrel', 'Linnet', 'Heron', 'Teal', 'Rowan', 'Briar', 'Hazel'];
     const roster = `Kid,Grade,Family\n${children.map((c, i) => `${c},${ages[i]},Family ${1 + (i % 4)}`).join('\n')}\n`;
-    await page.getByLabel('File', { exact: true }).setInputFiles({ name: 'children.csv', mimeType: 'text/csv', buffer: Buffer.from(roster) });
+    await page
+      .getByLabel('File', { exact: true })
+      .setInputFiles({ name: 'children.csv', mimeType: 'text/csv', buffer: Buffer.from(roster) });
     await click('button', /Bring everybody in/);
     await click('link', 'Plan');
     await click('button', 'Plan a session');
@@ -51,5 +53,7 @@ for (const [name, file] of [
     const resting = await page.getByRole('button', { name: /, resting/ }).count();
     expect(resting).toBeLessThanOrEqual(4);
     const minutes = (clicks * 2 + keys * 0.3 + (Date.now() - began) / 1000) / 60;
-    console.log(`${name}: ${clicks} clicks, ${keys} keys, ${sure.sure} of ${sure.total} rows sure, ${resting} rests, about ${minutes.toFixed(1)} minutes`);
+    console.log(
+      `${name}: ${clicks} clicks, ${keys} keys, ${sure.sure} of ${sure.total} rows sure, ${resting} rests, about ${minutes.toFixed(1)} minutes`,
+    );
   });

@@ -7,6 +7,7 @@ const places = [
   '/shelf/things',
   '/shelf/coverage',
   '/shelf/recognise',
+  '/shelf/stocktake',
   '/learners',
   '/learners/import',
   '/learners/evidence',

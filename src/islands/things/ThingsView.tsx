@@ -93,6 +93,7 @@ function Things({ tick }: { tick: boolean }) {
           plenty, <b className={panel.num}>{count('unsure')}</b> not sure, <b className={panel.num}>{count('none')}</b> none
         </span>
         <span className={panel.spring} />
+        <LinkButton href={link('/shelf/stocktake')}>Stock-take</LinkButton>
         <LinkButton href={link('/shelf')}>Back to the shelf</LinkButton>
         <Button onClick={() => setTicking(true)}>Tick what we have</Button>
         <Button kind="main" onClick={() => setAdding(true)}>
