@@ -44,6 +44,8 @@ const next = obj({
   open: int,
   within: int,
   covered: int,
+  /** Steps for which the library has nothing that these children may play: what a game of your own would have to practise. */
+  missing: arr(obj({ skill: str, title: str, learners: arr(str) })),
   minutes: num,
   /** No other choice of as many minutes closes more; else how many one could close at most. */
   proven: bool,

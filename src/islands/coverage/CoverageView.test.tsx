@@ -23,7 +23,7 @@ const standard = (code: string, band: string, more: Partial<CoveredWire> = {}): 
   ...more,
 });
 const game = { game: 'two-lamps', title: 'Two Lamps', variant: 'tens', variantTitle: 'tens', skill: 'Pairs of ten', dose: 9.2 };
-const nothingNext = { open: 0, within: 0, covered: 0, minutes: 0, proven: true, atMost: 0, chosen: [] };
+const nothingNext = { open: 0, within: 0, covered: 0, missing: [], minutes: 0, proven: true, atMost: 0, chosen: [] };
 const ready = (): void => {
   api().on('GET /coverage/next', nothingNext);
   api().on('GET /coverage', {
@@ -80,6 +80,7 @@ describe('coverage', () => {
       open: 5,
       within: 4,
       covered: 2,
+      missing: [{ skill: 'count-on', title: 'Count on', learners: ['Cleo'] }],
       minutes: 12,
       proven: true,
       atMost: 2,
@@ -92,11 +93,12 @@ describe('coverage', () => {
     const panel = await screen.findByRole('region', { name: 'Best use of one evening' });
     expect(await within(panel).findByText(/No other choice from the library does more/)).toBeTruthy();
     expect(panel.textContent).toContain('Make a ten for Ada, Ben');
-    expect(panel.textContent).toContain('For 1 the library has nothing');
+    expect(panel.textContent).toContain('Count on for Cleo');
     api().on('GET /coverage/next', {
       open: 5,
       within: 5,
       covered: 2,
+      missing: [],
       minutes: 12,
       proven: false,
       atMost: 3,

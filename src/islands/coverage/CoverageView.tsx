@@ -98,6 +98,7 @@ function Coverage() {
         />
         {standard && <OneStandard standard={standard} fromMemory={c.fromMemory} />}
       </div>
+      <NextBest busy={take.isPending} onTake={(g) => take.mutate(g)} />
       <Holes
         items={c.items.filter((e) => (e.band ?? '') === bandHere && e.state === 'none')}
         band={bandHere}
@@ -105,7 +106,6 @@ function Coverage() {
         onTake={(g) => take.mutate(g)}
         onChoose={(e) => setChosen(e.identifier)}
       />
-      <NextBest busy={take.isPending} onTake={(g) => take.mutate(g)} />
       <p className={`${panel.soft} ${panel.small}`}>
         A game counts for an expectation where one of its versions gives at least two chances in ten minutes on a step that stands for it;
         calculated from the rules, or the owner’s word. A chance is not proof.

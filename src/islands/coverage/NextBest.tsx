@@ -7,6 +7,8 @@ import { messageOf } from '../shared/App';
 import panel from '../shared/panel.module.css';
 import styles from './coverage.module.css';
 
+/** Steps that are told one by one. */
+const mostMissing = 8;
 const evenings = [15, 30, 60, 120] as const;
 
 /** What one evening of preparing is best used for: games of the library that close most of what children wait for. */
@@ -36,13 +38,14 @@ export function NextBest({ busy, onTake }: { busy: boolean; onTake: (game: { gam
       )}
       {n && n.open > 0 && (
         <>
-          <p>
-            <b>{n.covered}</b> of {n.open} open needs closed in <b>{n.minutes}</b> {n.minutes === 1 ? 'minute' : 'minutes'} of preparing.{' '}
-            <span className={panel.soft}>
-              {n.proven ? 'No other choice from the library does more in that time.' : `Another choice could close at most ${n.atMost}.`}
-              {n.within < n.open && ` For ${n.open - n.within} the library has nothing that these children may play.`}
-            </span>
-          </p>
+          {n.chosen.length > 0 && (
+            <p>
+              <b>{n.covered}</b> of {n.open} open needs closed in <b>{n.minutes}</b> {n.minutes === 1 ? 'minute' : 'minutes'} of preparing.{' '}
+              <span className={panel.soft}>
+                {n.proven ? 'No other choice from the library does more in that time.' : `Another choice could close at most ${n.atMost}.`}
+              </span>
+            </p>
+          )}
           <ul className={styles.next}>
             {n.chosen.map((c) => (
               <li key={c.game}>
@@ -55,6 +58,23 @@ export function NextBest({ busy, onTake }: { busy: boolean; onTake: (game: { gam
               </li>
             ))}
           </ul>
+          {n.missing.length > 0 && (
+            <>
+              <p>
+                {n.chosen.length === 0 ? 'The library closes none of them' : 'The library does not close all of them'}: a game that you
+                make, turn or buy would have to practise one of these.
+              </p>
+              <ul className={styles.missing}>
+                {n.missing.slice(0, mostMissing).map((m) => (
+                  <li key={m.skill}>
+                    <b>{m.title}</b> for {m.learners.join(', ')}
+                  </li>
+                ))}
+                {n.missing.length > mostMissing && <li className={panel.soft}>and {n.missing.length - mostMissing} more</li>}
+              </ul>
+              <LinkButton href={link('/shelf')}>Add a game of your own</LinkButton>
+            </>
+          )}
           <p className={`${panel.soft} ${panel.small}`}>
             A need is one of the eight steps a child needs most and is ready for, without a game of yours that gives it four chances in a
             round of fifteen minutes. Minutes are what the library says a game takes to prepare, three at least. Worked out exactly as a

@@ -58,10 +58,20 @@ export async function nextBest(db: Db, given: number | undefined, today: string)
     throw new ProblemError(job.problem ?? { code: 'worker-lost', message: 'This could not be worked out. Try again.' });
   const found = job.result!;
   const nickname = new Map(people.map((l) => [l.id, l.nickname]));
+  const reachable = new Set(candidates.flatMap((c) => c.covers));
+  const told = (list: readonly number[]): NextWire['missing'] =>
+    [...groupBy(list, (i) => gaps[i]!.skill)]
+      .map(([skill, of]) => ({
+        skill: graph.skills[skill]!.id,
+        title: graph.skills[skill]!.title,
+        learners: of.map((i) => nickname.get(gaps[i]!.learner)!),
+      }))
+      .sort((x, y) => y.learners.length - x.learners.length);
   const taken = new Set<number>();
   return {
     open: gaps.length,
-    within: new Set(candidates.flatMap((c) => c.covers)).size,
+    within: reachable.size,
+    missing: told([...gaps.keys()].filter((i) => !reachable.has(i))),
     covered: found.covered.length,
     minutes: found.cost,
     proven: found.proven,
@@ -77,11 +87,7 @@ export async function nextBest(db: Db, given: number | undefined, today: string)
           game: c.id,
           title: byGame.get(c.id)![0]!.gameTitle,
           minutes: c.cost,
-          closes: [...groupBy(own, (i) => gaps[i]!.skill)].map(([skill, list]) => ({
-            skill: graph.skills[skill]!.id,
-            title: graph.skills[skill]!.title,
-            learners: list.map((i) => nickname.get(gaps[i]!.learner)!),
-          })),
+          closes: told(own),
         };
       }),
   };
