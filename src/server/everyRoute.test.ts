@@ -258,6 +258,8 @@ it('every route answers as described', async () => {
   const coverage = await go('GET', '/coverage', { query: { framework: 'us' } });
   expect(coverage.items.length).toBeGreaterThan(100);
   await go('GET', '/coverage.csv');
+  await go('GET', '/coverage.pdf', { query: { paper: 'letter' } });
+  await go('POST', '/coverage/compared', { body: { framework: 'us', identifiers: [coverage.items[0].identifier], compared: true } });
   expect((await go('GET', '/coverage/next', { query: { minutes: '30' } })).minutes).toBeLessThanOrEqual(30);
   const unsaid = await go('POST', '/games', { body: { title: 'Told by nobody' } });
   const unsaidVersion = await go('POST', '/variants', { body: { game: unsaid.id, title: 'as it comes' } });

@@ -1,7 +1,7 @@
 import { type Static, Type } from '@sinclair/typebox';
 import { coverageStates } from '../../core/frameworks/standardsCovered';
 import { define } from './route';
-import { arr, bool, int, nullable, num, obj, oneOf, str, within } from './schema';
+import { arr, bool, closed, int, nullable, num, obj, ok, oneOf, str, within } from './schema';
 
 const coveredBy = obj({ game: str, title: str, variant: str, variantTitle: str, skill: str, dose: num });
 
@@ -9,6 +9,8 @@ const covered = obj({
   identifier: str,
   code: str,
   statement: str,
+  /** The owner compared the code with her document. */
+  compared: bool,
   band: nullable(str),
   state: oneOf(...coverageStates),
   steps: int,
@@ -72,6 +74,18 @@ export const coverageWire = define({
     waits: true,
   },
   'GET /coverage.csv': { summary: 'The same as CSV', query, response: Type.String(), media: 'text/csv', waits: true },
+  'GET /coverage.pdf': {
+    summary: 'The same on two pages, for somebody who was not there',
+    query: { ...query, paper: oneOf('a4', 'letter') },
+    response: Type.String(),
+    media: 'application/pdf',
+    waits: true,
+  },
+  'POST /coverage/compared': {
+    summary: 'Say of codes that they were compared with the official document, or not',
+    body: closed({ framework: str, identifiers: arr(str, 2000), compared: Type.Boolean() }, ['framework', 'identifiers', 'compared']),
+    response: ok,
+  },
   'GET /coverage/next': {
     summary: 'What to make or take next: the choice within so many minutes of preparing that closes most open needs of the children',
     query: { minutes: within(5, 2000) },

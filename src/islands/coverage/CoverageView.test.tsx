@@ -12,6 +12,7 @@ const standard = (code: string, band: string, more: Partial<CoveredWire> = {}): 
   identifier: code,
   code,
   statement: `About ${code}`,
+  compared: false,
   band,
   state: 'none',
   steps: 2,
@@ -65,7 +66,7 @@ describe('coverage', () => {
     const side = within(screen.getByRole('complementary'));
     expect(side.getByText('About K.OA.A.4')).toBeTruthy();
     expect(side.getByText('about 9 chances in ten minutes for “pairs of ten”')).toBeTruthy();
-    expect(side.getByText('code from memory; the words are ours')).toBeTruthy();
+    expect(side.getByText(/code from memory; tick it/)).toBeTruthy();
     await userEvent.keyboard('{ArrowUp}');
     expect(document.activeElement).toBe(here);
     await userEvent.keyboard('{ArrowLeft}{ArrowDown}');
@@ -108,5 +109,17 @@ describe('coverage', () => {
     expect(await within(panel).findByText(/Another choice could close at most 3/)).toBeTruthy();
     await userEvent.click(within(panel).getByRole('button', { name: 'Take Levers' }));
     await waitFor(() => expect(api().writes.some((w) => w.path === '/library/levers/take')).toBe(true));
+  });
+  it('takes codes for compared, one or a whole grade', async () => {
+    ready();
+    api().on('POST /coverage/compared', { ok: true });
+    show(<CoverageView />);
+    await userEvent.click(await screen.findByRole('checkbox', { name: /code from memory/ }));
+    await userEvent.click(screen.getByRole('button', { name: 'I have compared all of 1' }));
+    await waitFor(() => expect(api().writes.filter((w) => w.path === '/coverage/compared')).toHaveLength(2));
+    expect(api().writes.map((w) => w.body)).toEqual([
+      { framework: 'us', identifiers: ['1.OA.C.6'], compared: true },
+      { framework: 'us', identifiers: ['1.OA.C.6'], compared: true },
+    ]);
   });
 });

@@ -1,6 +1,7 @@
 import type { CoverageWire } from '../../contract/wire/coverage';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
+import { Button } from '../../ui/Button';
 import { Failure, Loading } from '../../ui/Empty';
 import { LinkButton } from '../../ui/LinkButton';
 import { addressOf, call, link } from '../shared/api';
@@ -42,11 +43,18 @@ function Coverage() {
     },
     onError: (e) => tell(messageOf(e), { bad: true }),
   });
+  const compare = useMutation({
+    mutationFn: ({ identifiers, compared }: { identifiers: readonly string[]; compared: boolean }) =>
+      call('POST /coverage/compared', { body: { framework: coverage.data!.framework, identifiers: [...identifiers], compared } }),
+    onSuccess: () => void client.invalidateQueries({ queryKey: ['coverage'] }),
+    onError: (e) => tell(messageOf(e), { bad: true }),
+  });
   if (coverage.error) return <Failure message={messageOf(coverage.error)} />;
   if (!coverage.data) return <Loading what="Laying games beside the standards …" />;
   const c: CoverageWire = coverage.data;
   const there = c.items.filter((e) => e.state !== 'none').length;
   const bandHere = band ?? bandMostWaitedIn(c);
+  const bandItems = c.items.filter((e) => (e.band ?? '') === bandHere);
   const standard = c.items.find((e) => e.identifier === chosen) ?? c.items.find((e) => (e.band ?? '') === bandHere) ?? c.items[0];
   return (
     <>
@@ -79,6 +87,9 @@ function Coverage() {
         <LinkButton href={addressOf('GET /coverage.csv', { query })} download>
           CSV
         </LinkButton>
+        <LinkButton href={addressOf('GET /coverage.pdf', { query })} download>
+          Two pages (PDF)
+        </LinkButton>
         <LinkButton href={link('/shelf')}>Back to the shelf</LinkButton>
       </div>
       <p className={styles.lead}>
@@ -86,6 +97,20 @@ function Coverage() {
         {without !== '' && c.lost.length > 0 && ` Without this bin ${c.lost.length} lose their last: ${c.lost.join(', ')}.`}
         {without !== '' && c.lost.length === 0 && ' Without this bin nothing is lost.'}
       </p>
+      {c.fromMemory && (
+        <p className={panel.soft}>
+          {bandItems.filter((e) => e.compared).length} of {bandItems.length} codes in {bandHere || 'this list'} are compared with your
+          document, the others are from memory.{' '}
+          {bandItems.some((e) => !e.compared) && (
+            <Button
+              kind="plain"
+              onClick={() => compare.mutate({ identifiers: bandItems.filter((e) => !e.compared).map((e) => e.identifier), compared: true })}
+            >
+              I have compared all of {bandHere || 'them'}
+            </Button>
+          )}
+        </p>
+      )}
       <div className={styles.columns}>
         <CoverageFrame
           coverage={c}
@@ -96,7 +121,13 @@ function Coverage() {
             setBand(e.band ?? '');
           }}
         />
-        {standard && <OneStandard standard={standard} fromMemory={c.fromMemory} />}
+        {standard && (
+          <OneStandard
+            standard={standard}
+            fromMemory={c.fromMemory}
+            onCompared={(identifiers, compared) => compare.mutate({ identifiers, compared })}
+          />
+        )}
       </div>
       <NextBest busy={take.isPending} onTake={(g) => take.mutate(g)} />
       <Holes

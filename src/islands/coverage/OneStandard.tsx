@@ -5,12 +5,27 @@ import { StandardMark, stateWords } from './StandardMark';
 import styles from './coverage.module.css';
 
 /** One expectation: its words, how far it has come, its best games. */
-export function OneStandard({ standard: e, fromMemory }: { standard: CoveredWire; fromMemory: boolean }) {
+export function OneStandard({
+  standard: e,
+  fromMemory,
+  onCompared,
+}: {
+  standard: CoveredWire;
+  fromMemory: boolean;
+  onCompared: (identifiers: readonly string[], compared: boolean) => void;
+}) {
   return (
     <aside className={`${panel.sheet} ${styles.one}`} aria-live="polite">
       <h2>{e.code}</h2>
       <p>{e.statement}</p>
-      {fromMemory && <p className={styles.memory}>code from memory; the words are ours</p>}
+      {fromMemory && (
+        <label className={e.compared ? styles.compared : styles.memory}>
+          <input type="checkbox" checked={e.compared} onChange={(x) => onCompared([e.identifier], x.target.checked)} />{' '}
+          {e.compared
+            ? 'compared with my document; the words are ours'
+            : 'code from memory; tick it when you have compared it with your document'}
+        </label>
+      )}
       <p>
         <StandardMark state={e.state} waited={e.waiting.length > 0} /> {stateWords[e.state]}; {e.stepsWithGame} of {e.steps}{' '}
         {e.steps === 1 ? 'step has' : 'steps have'} a game

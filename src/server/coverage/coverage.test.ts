@@ -71,4 +71,14 @@ describe('standards and games on one page', () => {
   it('has nothing open where nobody is', async () => {
     expect((await ask('GET', '/coverage/next')).body).toMatchObject({ open: 0, covered: 0, chosen: [] });
   });
+  it('keeps which codes were compared with the document, and prints it all on two pages', async () => {
+    const before = await coverage();
+    const some = before.items.slice(0, 3).map((e) => e.identifier);
+    expect(before.items.some((e) => e.compared)).toBe(false);
+    await ask('POST', '/coverage/compared', { framework: 'us', identifiers: some, compared: true });
+    await ask('POST', '/coverage/compared', { framework: 'us', identifiers: some.slice(0, 1), compared: false });
+    expect((await coverage()).items.filter((e) => e.compared).map((e) => e.identifier)).toEqual(some.slice(1));
+    expect((await ask('POST', '/coverage/compared', { framework: 'us', identifiers: ['nowhere'], compared: true })).status).toBe(404);
+    expect((await ask('POST', '/coverage/compared', { framework: 'nowhere', identifiers: [], compared: true })).status).toBe(404);
+  });
 });

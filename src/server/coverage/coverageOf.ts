@@ -1,3 +1,4 @@
+import { eq } from 'drizzle-orm';
 import type { CoverageWire, CoveredWire } from '../../contract/wire/coverage';
 import type { Kept } from '../../contract/wire/route';
 import { libraryOffers } from '../../contract/libraryOffers';
@@ -6,7 +7,7 @@ import { type BestGame, gamesFor, standardsCovered } from '../../core/frameworks
 import type { Offer } from '../../core/recommend/offer';
 import type { Db } from '../db/db';
 import { graphOf } from '../db/graphOf';
-import { evidence, games, plans } from '../db/schema';
+import { comparedCodes, evidence, games, plans } from '../db/schema';
 import { needsOf } from '../evidence/evidenceStore';
 import { allEstimates } from '../evidence/learnerState';
 import { frameworkItems, frameworkList } from '../frameworks/frameworkStore';
@@ -51,6 +52,14 @@ export async function coverageOf(
       const o = offers.find((x) => x.variant === variant)!;
       return { game: o.game, title: o.gameTitle, variant, variantTitle: o.title, skill: graph.skills[skill]!.title, dose };
     });
+  const compared = new Set(
+    db
+      .select()
+      .from(comparedCodes)
+      .where(eq(comparedCodes.framework, chosen.id))
+      .all()
+      .map((c) => c.identifier),
+  );
   const before = without ? standardsCovered(expected, whole, marks) : covered;
   return {
     framework: chosen.id,
@@ -61,6 +70,7 @@ export async function coverageOf(
       identifier: e.identifier,
       code: e.code,
       statement: e.statement,
+      compared: compared.has(e.identifier),
       band: e.band,
       state: covered[i]!.state,
       steps: expected[i]!.skills.length,

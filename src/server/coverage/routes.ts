@@ -1,13 +1,41 @@
 import { coverageWire } from '../../contract/wire/coverage';
+import { coveragePdf } from '../../adapters/pdf/coveragePdf';
 import { writeCsv } from '../../adapters/csv/writeCsv';
 import { Reply, serve } from '../http/route';
 import { coverageOf } from './coverageOf';
+import { projectPath } from '../shared/projectPath';
+import { tellCompared } from './comparedCodes';
 import { nextBest } from './nextBest';
 
 const stateWords = { none: 'no game', there: 'a game', planned: 'planned', played: 'played', seen: 'played and noted' } as const;
 
 export const coverageRoutes = serve(coverageWire, {
   'GET /coverage': ({ db, query, today }) => coverageOf(db, query.framework, query.without, today),
+  'GET /coverage.pdf': async ({ db, query, today }) => {
+    const { items, framework, title, fromMemory } = await coverageOf(db, query.framework, query.without, today);
+    const pdf = await coveragePdf(
+      {
+        title,
+        day: today,
+        paper: query.paper === 'letter' ? 'letter' : 'a4',
+        compared: fromMemory ? items.filter((e) => e.compared).length : null,
+        standards: items.map((e) => ({
+          code: e.code,
+          band: e.band ?? '',
+          statement: e.statement,
+          state: e.state,
+          best: e.games[0]?.title ?? '',
+          ready: e.waiting.length,
+        })),
+      },
+      projectPath(null, '.'),
+    );
+    return new Reply(200, pdf, { 'content-disposition': `attachment; filename="coverage-${framework.replace(/[^\w-]/g, '')}.pdf"` });
+  },
+  'POST /coverage/compared': ({ db, body, now }) => {
+    tellCompared(db, body.framework, body.identifiers, body.compared, now);
+    return { ok: true as const };
+  },
   'GET /coverage/next': ({ db, query, today }) => nextBest(db, query.minutes, today),
   'GET /coverage.csv': async ({ db, query, today }) => {
     const { items, framework } = await coverageOf(db, query.framework, query.without, today);

@@ -110,6 +110,13 @@ export const variantMaterials = sqliteTable(
   (t) => [primaryKey({ columns: [t.variantId, t.kindId] })],
 );
 
+/** Codes of shipped frameworks that the owner compared with her document; the others are from memory. */
+export const comparedCodes = sqliteTable(
+  'compared_codes',
+  { framework: text().notNull(), identifier: text().notNull(), at: text().notNull() },
+  (t) => [primaryKey({ columns: [t.framework, t.identifier] })],
+);
+
 /** Results of simulations by a hash of everything that decides them; a cache, so old ones may go. */
 export const simulations = sqliteTable(
   'simulations',
