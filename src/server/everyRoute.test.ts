@@ -261,6 +261,8 @@ it('every route answers as described', async () => {
   await go('GET', '/coverage.pdf', { query: { paper: 'letter' } });
   await go('POST', '/coverage/compared', { body: { framework: 'us', identifiers: [coverage.items[0].identifier], compared: true } });
   expect((await go('GET', '/coverage/next', { query: { minutes: '30' } })).minutes).toBeLessThanOrEqual(30);
+  await go('GET', '/shelf.csv');
+  await go('GET', '/games/{id}/file', { path: `/games/${(await go('GET', '/games')).items[0].id}/file` });
   const unsaid = await go('POST', '/games', { body: { title: 'Told by nobody' } });
   const unsaidVersion = await go('POST', '/variants', { body: { game: unsaid.id, title: 'as it comes' } });
   expect((await go('GET', '/search', { query: { q: 'make ten' } })).items.length).toBeGreaterThan(0);

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { limitBytes, readCsv } from './readCsv';
+import { csvCells, limitBytes, readCsv } from './readCsv';
 import { readText } from './readText';
 import { writeCsv } from './writeCsv';
 
@@ -113,4 +113,17 @@ describe('the bytes of a text', () => {
   });
   it('that hold zeros are no text', () =>
     expect(readText(Uint8Array.from([65, 66, 67, 68, 0, 65, 66, 67]))).toMatchObject({ ok: false, problem: { code: 'not-csv' } }));
+  it('keeps any line break inside a cell in its cell', () => {
+    for (const text of ['one\ntwo', 'one\rtwo', 'one\r\ntwo']) {
+      const cells = csvCells(
+        new TextEncoder().encode(
+          writeCsv([
+            ['a', 'b'],
+            [text, 'x'],
+          ]),
+        ),
+      );
+      expect(cells.ok && cells.value.rows[1]!.cells).toEqual([text, 'x']);
+    }
+  });
 });

@@ -5,5 +5,6 @@ import { guardCell } from '../../core/content/guardCell';
 export const writeCsv = (rows: readonly (readonly (string | number)[])[]): string =>
   `\uFEFF${stringify(
     rows.map((r) => r.map((cell) => (typeof cell === 'string' ? guardCell(cell) : cell))),
-    { record_delimiter: 'windows' },
+    // A single line feed inside a cell is no end of a row, but most readers take it for one.
+    { record_delimiter: 'windows', quoted_match: /[\r\n]/ },
   )}`;

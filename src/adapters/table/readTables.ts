@@ -1,4 +1,5 @@
 import { fail, ok, type Result } from '../../core/shared/codes';
+import { readGameFile } from '../../core/content/gameFile';
 import { isUsers, rosterOf } from '../../core/content/oneRoster';
 import type { RawTable } from '../../core/content/rawTable';
 import { csvCells } from '../csv/readCsv';
@@ -19,10 +20,33 @@ export function textTables(bytes: Uint8Array): Result<readonly RawTable[]> {
       field: 'file',
       message: 'This is a workbook of an old kind (.xls). Save it as .xlsx or as CSV and choose that file.',
     });
+  const game = gamesOf(bytes);
+  if (game) return game;
   const read = csvCells(bytes);
   if (!read.ok) return read;
   const table: RawTable = { name: '', rows: read.value.rows, remarks: read.value.remarks };
   return ok([isUsers(table) ? rosterOf(new Map([['users.csv', table]])) : table]);
+}
+
+/** The games of a JSON-LD file as a table; null for a file that is none. */
+function gamesOf(bytes: Uint8Array): Result<readonly RawTable[]> | null {
+  const begins = new TextDecoder()
+    .decode(bytes.slice(0, 64))
+    .replace(/^\uFEFF/, '')
+    .trimStart();
+  if (!/^[{[]/.test(begins)) return null;
+  let json: unknown;
+  try {
+    json = JSON.parse(new TextDecoder().decode(bytes).replace(/^\uFEFF/, ''));
+  } catch (error) {
+    return fail({
+      code: 'malformed',
+      field: 'file',
+      message: `This is no JSON: ${error instanceof Error ? error.message : 'it is damaged'}`,
+    });
+  }
+  const table = readGameFile(json);
+  return table ? ok([table]) : fail({ code: 'malformed', field: 'file', message: 'This JSON file holds no game (schema.org Game).' });
 }
 
 const usersFile = /(?:^|\/)users\.csv$/i;

@@ -110,6 +110,10 @@ const catalogueRow = obj({
   ages: pair(num),
   players: pair(int),
   minutes: num,
+  helper,
+  room,
+  preparationMinutes: num,
+  rules: arr(str),
   materials: arr(material),
   source,
   condition: str,
@@ -223,6 +227,17 @@ export const shelfWire = define({
       added: obj({ games: int, variants: int, kinds: int, changed: int }),
       change: nullable(str),
     }),
+  },
+  'GET /shelf.csv': {
+    summary: 'The whole shelf as a list that comes back in: a row a version, ranges in words a spreadsheet leaves alone',
+    query: { retired: truth },
+    response: Type.String(),
+    media: 'text/csv',
+  },
+  'GET /games/{id}/file': {
+    summary: 'One game with its versions, rules and what each practises, as JSON-LD (schema.org); it comes back in elsewhere',
+    response: Type.String(),
+    media: 'application/ld+json',
   },
   'GET /changes': {
     summary: 'Edits that can be undone, newest first',

@@ -168,6 +168,10 @@ export const catalogueSpecs: readonly ColumnSpec[] = [
       'whats in it',
     ],
   },
+  { name: 'helper', headers: ['helper', 'adult', 'grown-up', 'supervision'] },
+  { name: 'room', headers: ['room', 'in the room', 'noise'] },
+  { name: 'preparation', headers: ['preparation', 'prep', 'prep minutes', 'minutes to prepare', 'getting ready'] },
+  { name: 'rules', headers: ['rules line by line'] },
   { name: 'source', headers: ['source', 'from', 'made or bought', 'where from', 'origin'] },
   { name: 'condition', headers: ['condition', 'state', 'shape its in', 'wear', 'status', 'missing', 'repair'] },
   {

@@ -113,7 +113,12 @@ export function readParameters(text: string): Record<string, unknown> | null {
 }
 
 function readValue(text: string): unknown {
-  if (text.includes('|')) return text.split('|').map((t) => readValue(t.trim()));
+  if (text.includes('|'))
+    return text
+      .split('|')
+      .map((t) => t.trim())
+      .filter((t, i, all) => t !== '' || i < all.length - 1)
+      .map(readValue);
   if (/^-?\d+(\.\d+)?$/.test(text)) return Number(text);
   if (text === 'true' || text === 'yes') return true;
   if (text === 'false' || text === 'no') return false;

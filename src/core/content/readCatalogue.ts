@@ -42,6 +42,11 @@ export interface VariantDraft {
   readonly ages: readonly [number, number];
   readonly players: readonly [number, number];
   readonly minutes: number;
+  readonly helper: 'alone' | 'nearby' | 'needed';
+  readonly room: 'calm' | 'lively' | 'floor';
+  readonly preparationMinutes: number;
+  /** A line each; empty where the file tells none. */
+  readonly rules: readonly string[];
   readonly materials: readonly { readonly kind: string; readonly quantity: number }[];
   readonly source: 'made' | 'bought' | 'free';
   readonly condition: string;
@@ -184,6 +189,13 @@ class RowReader {
       ages: this.ages(),
       players: this.players(mechanism),
       minutes: this.minutes(),
+      helper: this.oneOf('helper', helpers, 'nearby'),
+      room: this.oneOf('room', rooms, 'calm'),
+      preparationMinutes: this.preparation(),
+      rules: this.cell('rules')
+        .split('\n')
+        .map((line) => line.trim())
+        .filter(Boolean),
       materials: this.materials(),
       source: this.source(),
       condition: this.cell('condition'),
@@ -290,6 +302,21 @@ class RowReader {
     if (minutes === null) this.fault('minutes', 'malformed', `"${text}" is not a time. Write 15 or 15 min.`);
     else if (minutes <= 0 || minutes > 240) this.fault('minutes', 'out-of-range', `${minutes} minutes lies outside 1 to 240.`);
     return minutes ?? usualMinutes;
+  }
+
+  /** Words for one of a few things; what is none of them is told and taken as usual. */
+  private oneOf<T extends string>(name: string, words: ReadonlyMap<string, T>, usual: T): T {
+    const text = this.cell(name);
+    if (text === '') return usual;
+    return words.get(plainWords(text)) ?? this.guessed(name, text, `taken as ${usual}`, usual);
+  }
+
+  private preparation(): number {
+    const text = this.asTyped('preparation');
+    if (text === '') return 0;
+    const minutes = readMinutes(text);
+    if (minutes !== null && minutes >= 0 && minutes <= 1000) return minutes;
+    return this.guessed('preparation', text, 'taken as none', 0);
   }
 
   private materials(): VariantDraft['materials'] {
@@ -421,6 +448,22 @@ class RowReader {
   }
 }
 
+const helpers: ReadonlyMap<string, VariantDraft['helper']> = new Map(
+  Object.entries({
+    alone: 'alone',
+    'run alone': 'alone',
+    none: 'alone',
+    no: 'alone',
+    nearby: 'nearby',
+    'adult nearby': 'nearby',
+    needed: 'needed',
+    'adult needed': 'needed',
+    yes: 'needed',
+  } as const),
+);
+const rooms: ReadonlyMap<string, VariantDraft['room']> = new Map(
+  Object.entries({ calm: 'calm', quiet: 'calm', lively: 'lively', loud: 'lively', floor: 'floor', 'on the floor': 'floor' } as const),
+);
 const usualMinutes = 15;
 /** Things that are counted by the pack. */
 const inPacks: ReadonlySet<string> = new Set(['pack', 'deck', 'set']);

@@ -3,8 +3,9 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { lazy, Suspense, useState } from 'react';
 import { Button } from '../../ui/Button';
 import { Empty, Failure, Loading } from '../../ui/Empty';
+import { LinkButton } from '../../ui/LinkButton';
 import { Tabs } from '../../ui/Tabs';
-import { call, link } from '../shared/api';
+import { addressOf, call, link } from '../shared/api';
 import { useTellUndo } from '../shared/useTellUndo';
 import { App, messageOf, useTell } from '../shared/App';
 import panel from '../shared/panel.module.css';
@@ -122,6 +123,9 @@ function Game({ id, version }: { id: string; version: string | null }) {
         <Button onClick={() => change.mutate({ what: g.retired ? 'POST /games/{id}/restore' : 'POST /games/{id}/retire', of: id })}>
           {g.retired ? 'Bring back' : 'Put away'}
         </Button>
+        <LinkButton href={addressOf('GET /games/{id}/file', { params: { id } })} download>
+          Take it out
+        </LinkButton>
         <Button onClick={() => setEditing('game')}>Change</Button>
         <Button kind="main" onClick={() => setEditing('new')}>
           Add a version

@@ -286,7 +286,7 @@ function Import({ kind }: { kind: keyof typeof kinds }) {
   );
 }
 
-const accepted = '.csv,text/csv,.tsv,.txt,.xlsx,application/vnd.openxmlformats-officedocument.spreadsheetml.sheet';
+const accepted = '.csv,text/csv,.tsv,.txt,.jsonld,.xlsx,application/vnd.openxmlformats-officedocument.spreadsheetml.sheet';
 /** Rows that are mended at a time. */
 const mostMended = 30;
 const sameCell = (x: MendedCell, y: MendedCell): boolean => x.table === y.table && x.row === y.row && x.column === y.column;

@@ -3,7 +3,7 @@ import { useDeferredValue, useMemo, useState } from 'react';
 import { Button } from '../../ui/Button';
 import { Failure, Loading } from '../../ui/Empty';
 import { LinkButton } from '../../ui/LinkButton';
-import { call, link } from '../shared/api';
+import { addressOf, call, link } from '../shared/api';
 import { App, messageOf, useTell } from '../shared/App';
 import panel from '../shared/panel.module.css';
 import { useSkills } from '../shared/useSkills';
@@ -106,6 +106,9 @@ function Shelf({ first }: { first: { text: string | null; skill: string | null }
         <LinkButton href={link('/shelf/coverage')}>Coverage</LinkButton>
         <LinkButton href={link('/shelf/library')}>Library</LinkButton>
         <LinkButton href={link('/shelf/import')}>Bring in a file</LinkButton>
+        <LinkButton href={addressOf('GET /shelf.csv', {})} download>
+          Take it out
+        </LinkButton>
         <Button kind="main" onClick={() => setAdding(true)}>
           Add a game
         </Button>

@@ -196,7 +196,7 @@ function bring(
       if (!game) {
         game = gameId(d.game);
         byTitle.set(nameKey(d.game), game);
-        const rules = d.mechanism ? [...mechanismById(d.mechanism)!.words] : [];
+        const rules = d.rules.length > 0 ? [...d.rules] : d.mechanism ? [...mechanismById(d.mechanism)!.words] : [];
         gameRows.push(gameRow(game, d.game, bin(d.bin), { source: d.source, condition: d.condition, notes: d.notes, rules }, now));
         undo.push({ table: 'games', delete: { id: game } });
       }
@@ -208,6 +208,9 @@ function bring(
         ages: [...d.ages],
         players: { min: d.players[0], max: d.players[1] },
         minutes: d.minutes,
+        helper: d.helper,
+        room: d.room,
+        preparationMinutes: d.preparationMinutes,
         ...profileOf(d),
         ...(d.materials.length > 0 || !d.mechanism ? { materials: [...d.materials] } : {}),
       });

@@ -5,7 +5,7 @@ import { graphOf } from '../db/graphOf';
 import { mechanisms } from '../../core/mechanisms/registry';
 import { policies } from '../../core/mechanisms/mechanism';
 import { bins, changes, games, variants } from '../db/schema';
-import { page, serve } from '../http/route';
+import { page, Reply, serve } from '../http/route';
 import { profileOf } from '../simulations/profileOf';
 import { usualSeats } from '../simulations/profileStore';
 import type { SkillGraph } from '../../core/skills/skillGraph';
@@ -21,6 +21,7 @@ import { startGapHelp } from './gapHelp';
 import { suitsHere } from './suits';
 import { wireGames, wireVariants } from './wireShelf';
 import { importTables } from './importShelf';
+import { gameFile, shelfCsv } from './takeOut';
 import { readTables } from '../shared/readTables';
 import { gameById, variantById } from './shelfRows';
 import { createGame, setRetired, updateGame } from './shelfStore';
@@ -127,6 +128,10 @@ export const shelfRoutes = serve(shelfWire, {
       query,
     ),
   'POST /imports/shelf': async ({ db, body, now }) => importTables(db, await readTables(bytesOf(body)), body, now),
+  'GET /shelf.csv': ({ db, query }) =>
+    new Reply(200, shelfCsv(db, query.retired === 'true'), { 'content-disposition': 'attachment; filename="shelf.csv"' }),
+  'GET /games/{id}/file': ({ db, params }) =>
+    new Reply(200, gameFile(db, params.id), { 'content-disposition': `attachment; filename="${params.id}.jsonld"` }),
   'GET /changes': ({ db, query }) =>
     page(
       db

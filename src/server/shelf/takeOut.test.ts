@@ -1,0 +1,121 @@
+import jsonld from 'jsonld';
+import { afterEach, beforeEach, describe, expect, it } from 'vitest';
+import { textTables } from '../../adapters/table/readTables';
+import { shippedLibrary } from '../../contract/shippedLibrary';
+import type { Db } from '../db/db';
+import { games, variants } from '../db/schema';
+import { Workspace } from '../workspace.testing';
+import { importTables } from './importShelf';
+import { takeFromLibrary } from './libraryRoutes';
+import { createGame } from './shelfStore';
+import { gameFile, shelfCsv } from './takeOut';
+import { createVariant } from './variantStore';
+import { materialsByVariant } from './wireShelf';
+
+const now = '2026-11-29T10:00:00.000Z';
+let here: Workspace;
+let there: Workspace;
+beforeEach(() => {
+  here = new Workspace();
+  there = new Workspace();
+});
+afterEach(() => {
+  here.remove();
+  there.remove();
+});
+
+const bring = (text: string) => {
+  const tables = textTables(new TextEncoder().encode(text));
+  if (!tables.ok) throw new Error(tables.problem.message);
+  return importTables(there.db, tables.value, { commit: true }, now);
+};
+/** What two shelves have in common, whatever their ids. */
+const shelfOf = (db: Db) => {
+  const things = materialsByVariant(db);
+  const titles = new Map(
+    db
+      .select()
+      .from(games)
+      .all()
+      .map((g) => [g.id, g]),
+  );
+  return db
+    .select()
+    .from(variants)
+    .all()
+    .map((v) => ({
+      game: titles.get(v.gameId)!.title,
+      rules: titles.get(v.gameId)!.rules,
+      source: titles.get(v.gameId)!.source,
+      notes: titles.get(v.gameId)!.notes,
+      title: v.title,
+      mechanism: v.mechanism,
+      parameters: v.parameters,
+      ages: [v.agesMin, v.agesMax],
+      players: [v.playersMin, v.playersMax],
+      minutes: v.minutes,
+      helper: v.helper,
+      room: v.room,
+      preparation: v.preparationMinutes,
+      declared: v.declared,
+      things: [...(things.get(v.id) ?? [])].sort((x, y) => (x.kind < y.kind ? -1 : 1)),
+    }))
+    .sort((x, y) => (`${x.game}${x.title}` < `${y.game}${y.title}` ? -1 : 1));
+};
+const fill = (): void => {
+  for (const g of shippedLibrary) takeFromLibrary(here.db, g.id, now);
+  const game = createGame(
+    here.db,
+    { title: '=Bells, “loud” & co', bin: 'Hall', notes: 'one\ntwo; three', rules: ['Ring.', '-3 is lost'], source: 'bought' },
+    now,
+  ).id;
+  createVariant(here.db, game, {
+    title: 'by fours',
+    declared: [{ skill: 'count-on', perTenMinutes: 7 }],
+    room: 'lively',
+    helper: 'needed',
+    preparationMinutes: 4,
+    materials: [{ kind: 'dominoes', quantity: 2 }],
+  });
+};
+
+describe('taking the shelf out', () => {
+  it('as a list brings back every version of the whole library as it was', () => {
+    fill();
+    const found = bring(shelfCsv(here.db, false));
+    expect(found.problems).toEqual([]);
+    expect(shelfOf(there.db)).toEqual(shelfOf(here.db));
+  });
+
+  it('as a file per game brings back each game as it was', () => {
+    fill();
+    for (const g of here.db.select().from(games).all()) expect([g.title, bring(gameFile(here.db, g.id)).problems]).toEqual([g.title, []]);
+    expect(shelfOf(there.db)).toEqual(shelfOf(here.db));
+  });
+
+  it('leaves nothing that a spreadsheet runs or turns into a day', () => {
+    fill();
+    const csv = shelfCsv(here.db, false);
+    for (const line of csv.split('\r\n')) expect(line.replaceAll(/^"?/g, '')).not.toMatch(/^[=+@]/);
+    expect(csv).not.toMatch(/,\d{1,2}-\d{1,2},/);
+  });
+});
+
+describe('a game as JSON-LD', () => {
+  it('means what it says to a general processor', async () => {
+    fill();
+    const doc = JSON.parse(gameFile(here.db, 'two-lamps-lit')) as object;
+    const context = { '@context': { '@vocab': 'https://schema.org/' } };
+    const documentLoader = (url: string) => Promise.resolve({ contextUrl: undefined, documentUrl: url, document: context });
+    const [expanded] = (await jsonld.expand(doc as never, { documentLoader } as never)) as Record<
+      string,
+      { '@value'?: unknown; '@type'?: string[] }[]
+    >[];
+    expect(expanded!['@type']).toEqual(['https://schema.org/Game', 'https://schema.org/LearningResource']);
+    expect(expanded!['https://schema.org/name']![0]!['@value']).toBe('Two Lamps Lit');
+    const parts = expanded!['https://schema.org/hasPart'] as unknown as Record<string, { '@value': unknown }[]>[];
+    const version = parts.find((p) => p['https://schema.org/timeRequired'])!;
+    expect(version['https://schema.org/typicalAgeRange']![0]!['@value']).toMatch(/^\d+-\d+$/);
+    expect(version['https://schema.org/timeRequired']![0]!['@value']).toMatch(/^PT\d+M$/);
+  });
+});
