@@ -113,12 +113,10 @@ describe('what spreadsheets do to ranges and counts', () => {
   it('keeps a range apart from a remark', () => {
     expect([withoutRemark('cards 0 - 10'), withoutRemark('2 decks - no faces')]).toEqual(['cards 0 - 10', '2 decks']);
   });
-  it('knows a bare count under a table', () => {
-    expect([
-      isBareCount({ game: '20' }),
-      isBareCount({ game: '', players: '91' }),
-      isBareCount({ game: '24', notes: 'four cards' }),
-      isBareCount({}),
-    ]).toEqual([true, true, false, false]);
+  it('knows a bare count under a table, which is no row without a name', () => {
+    const bare = [{ game: '20' }, { game: '', players: '91' }, { game: '24', notes: 'four cards' }, {}].map((c) =>
+      isBareCount(c as Record<string, string>),
+    );
+    expect(bare).toEqual([true, false, false, false]);
   });
 });

@@ -153,8 +153,8 @@ export function dateAsRange(text: string): string | null {
   return named && month > 0 ? `${month}-${Number(named[1] ?? named[4])}` : null;
 }
 
-/** A row that holds a number where its name should be and nothing beside it counts those above. */
+/** A row that holds a number where its name should be, and nothing beside it, counts those above. */
 export const isBareCount = (cells: Readonly<Record<string, string>>): boolean => {
   const told = Object.entries(cells).filter(([, c]) => c.trim() !== '');
-  return told.length > 0 && told.every(([, c]) => /^\d+(?:[.,]\d+)?$/.test(c.trim()));
+  return told.length === 1 && told[0]![0] === 'game' && /^\d+(?:[.,]\d+)?$/.test(told[0]![1].trim());
 };
