@@ -87,6 +87,7 @@ const plan = obj({
     helpers: int,
     seed: int,
     preparationMinutes: nullable(num),
+    withoutGames: opt(arr(str)),
   }),
   edited: bool,
   forecast: bool,
@@ -121,6 +122,8 @@ const planBody = closed(
     preparationMinutes: within(0, 10_000),
     /** How often a child may play the same game in the session. */
     timesEach: whole(1, 4),
+    /** Games that are not to be played in this session. */
+    withoutGames: arr(str, 500),
     locks: arr(lockBody, mostRounds * mostPresent),
     resting: arr(closed({ learner: str, round: Type.Integer({ minimum: 0 }) }, ['learner', 'round']), mostRounds * mostPresent),
   },
@@ -363,6 +366,8 @@ export const plansWire = define({
         helpers: int,
         preparationMinutes: within(0, 10_000),
         timesEach: whole(1, 4),
+        /** Games that are not to be played today. */
+        withoutGames: arr(str, 500),
         /** Seats stay where they can. */
         fewChanges: bool,
         version: int,

@@ -12,6 +12,9 @@ export interface Easing {
   readonly preparationMinutes?: number;
   readonly timesEach?: number;
   readonly locks?: PlanWire['locks'];
+  /** Who is there after all. */
+  readonly present?: string[];
+  readonly withoutGames?: string[];
 }
 
 /** Things that would have to be there, kind by kind. */

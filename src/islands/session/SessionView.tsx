@@ -18,6 +18,7 @@ import { draftOf, moveLearner, seatChanges } from './edit';
 import { type Easing, Missing, type Wanted } from './Missing';
 import { changesSentence, countIn, gamesSentence, planAgain, worthSentence } from './planAgain';
 import styles from './session.module.css';
+import { TodayWords } from './TodayWords';
 import { TablePanel } from './TablePanel';
 import { useDrafts } from './useDrafts';
 import { WhatIf } from './WhatIf';
@@ -313,7 +314,16 @@ function Session({ id }: { id: string }) {
             ) : (
               chosen &&
               draft.rounds[chosen.round]?.tables[chosen.table] && (
-                <TablePanel plan={p} draft={draft} at={chosen} nickname={nickname} gameTitle={gameTitle} onChange={change} />
+                <TablePanel plan={p} draft={draft} at={chosen} nickname={nickname} gameTitle={gameTitle} onChange={change}>
+                  <TodayWords
+                    plan={p}
+                    table={draft.rounds[chosen.round]!.tables[chosen.table]!}
+                    nickname={nickname}
+                    gameTitle={gameTitle}
+                    busy={replan.isPending}
+                    onAgain={(easing) => replan.mutate({ easing, counted: [], fewChanges: true })}
+                  />
+                </TablePanel>
               )
             )}
           </div>

@@ -1,3 +1,4 @@
+import type { ReactNode } from 'react';
 import type { PlanWire } from '../../contract/wire/plans';
 import { useQuery } from '@tanstack/react-query';
 import { Button } from '../../ui/Button';
@@ -17,6 +18,7 @@ export function TablePanel({
   nickname,
   gameTitle,
   onChange,
+  children,
 }: {
   plan: PlanWire;
   draft: Draft;
@@ -24,6 +26,8 @@ export function TablePanel({
   at: { round: number; table: number };
   nickname: (id: string) => string;
   onChange: (d: Draft) => void;
+  /** What else can be said of this table. */
+  children?: ReactNode;
 }) {
   const skills = useSkills();
   const toolTitle = useSupportTitle();
@@ -92,6 +96,7 @@ export function TablePanel({
           onKept={(kept) => onChange(changeVersion(draft, at.round, at.table, learners, kept))}
         />
       )}
+      {children}
       <h3>Instead of this</h3>
       <ul className={panel.list}>
         {offers.map((o) => (

@@ -41,6 +41,7 @@ export interface StoredRequest {
   preparationMinutes?: number;
   resting?: { learner: string; round: number }[];
   timesEach?: number;
+  withoutGames?: string[];
   missing?: MissingSeats | null;
   considered?: number | null;
 }

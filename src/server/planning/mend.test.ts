@@ -62,4 +62,23 @@ describe('a session that is mended', () => {
     expect(seats(same).sort()).toEqual(seats(made).sort());
     expect(same.changes.seats).toBe(0);
   });
+  it('goes on without a child that is absent, a game that is not wanted, and two that are better apart', async () => {
+    const made = (await ask('POST', `/plans?${day}`, { present, rounds: 2, minutes: 15, tables: 3, helpers: 2, seconds: 0.2 })).body;
+    // eslint-disable-next-line @typescript-eslint/no-explicit-any
+    const again = async (version: number, more: object): Promise<any> =>
+      (await ask('POST', `/plans/${made.id}/replan?${day}`, { version, fewChanges: true, seconds: 0.2, ...more })).body;
+    const [absent] = present;
+    const without = await again(made.version, { present: present.slice(1) });
+    expect(without.request.present).toEqual(present.slice(1));
+    expect(seats(without).some((s) => s.includes(` ${absent} `))).toBe(false);
+    expect(seats(without)).toHaveLength(10);
+    const game = without.rounds[0].tables[0].game as string;
+    const other = await again(without.version, { withoutGames: [game] });
+    expect(other.request.withoutGames).toEqual([game]);
+    expect(seats(other).some((s) => s.endsWith(` ${game}`))).toBe(false);
+    // It stays so when the session is planned once more, until it is wanted again.
+    const kept = await again(other.version, {});
+    expect(seats(kept).some((s) => s.endsWith(` ${game}`))).toBe(false);
+    expect((await again(kept.version, { withoutGames: [] })).request.withoutGames).toBeUndefined();
+  });
 });

@@ -15,8 +15,9 @@ export function planningInput(
   meetings: readonly TermMeeting[],
   today: string,
   more: Pick<PlanningInput, 'locks' | 'resting' | 'seed' | 'secondsPerMeeting' | 'preparationMinutes' | 'timesEach' | 'keep'>,
+  withoutGames: readonly string[] = [],
 ): PlanningInput {
-  const offers = offersNow(db);
+  const offers = offersNow(db).filter((o) => !withoutGames.includes(o.game));
   const wanted = new Set(meetings.flatMap((m) => m.present));
   const { stock, plentiful } = stockOf(db);
   const day = meetings[0]!.date;

@@ -87,13 +87,17 @@ export const planningRoutes = serve(plansWire, {
     sameVersion(plan, body.version);
     const { missing: _, considered: __, ...request } = plan.request;
     const present: string[] = body.present ?? request.present;
-    const locks = (body.locks ?? plan.locks).filter((k: { learner: string }) => present.includes(k.learner));
+    const without = new Set(body.withoutGames ?? request.withoutGames ?? []);
+    const locks = (body.locks ?? plan.locks).filter(
+      (k: { learner: string; game: string }) => present.includes(k.learner) && !without.has(k.game),
+    );
     const job = startPlan(
       db,
       {
         ...request,
         date: plan.date,
         present,
+        ...(request.resting ? { resting: request.resting.filter((r) => present.includes(r.learner)) } : {}),
         locks,
         ...(body.seed === undefined ? {} : { seed: body.seed }),
         ...(body.seconds === undefined ? {} : { seconds: body.seconds }),
@@ -101,6 +105,7 @@ export const planningRoutes = serve(plansWire, {
         ...(body.helpers === undefined ? {} : { helpers: body.helpers }),
         ...(body.preparationMinutes === undefined ? {} : { preparationMinutes: body.preparationMinutes }),
         ...(body.timesEach === undefined ? {} : { timesEach: body.timesEach }),
+        ...(body.withoutGames === undefined ? {} : { withoutGames: body.withoutGames }),
       },
       today,
       now,

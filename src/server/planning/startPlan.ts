@@ -51,12 +51,15 @@ export function startPlan(
     ...(where.fewChanges && where.replace ? { keep: seatsOf(where.replace) } : {}),
   };
   return startAfter(measureMissing(db), () =>
-    startJob({ kind: 'plan', own: ownOf(db), input: planningInput(db, [meeting], today, more) }, ([planned]: PlannedMeeting[]) => {
-      // A plan made anew that seats fewer leaves the last good session as it is, with what stood in the way.
-      if (where.replace && planned!.missing && !where.replace.request.missing)
-        return { plan: where.replace.id, failed: wireMissing(db, planned!.missing), changes: null };
-      return { plan: storePlan(db, planned!, r, now, { ...where, forecast: false }), failed: null, changes: planned!.changes };
-    }),
+    startJob(
+      { kind: 'plan', own: ownOf(db), input: planningInput(db, [meeting], today, more, r.withoutGames) },
+      ([planned]: PlannedMeeting[]) => {
+        // A plan made anew that seats fewer leaves the last good session as it is, with what stood in the way.
+        if (where.replace && planned!.missing && !where.replace.request.missing)
+          return { plan: where.replace.id, failed: wireMissing(db, planned!.missing), changes: null };
+        return { plan: storePlan(db, planned!, r, now, { ...where, forecast: false }), failed: null, changes: planned!.changes };
+      },
+    ),
   );
 }
 

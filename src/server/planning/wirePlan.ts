@@ -50,6 +50,7 @@ export async function wirePlan(db: Db, plan: PlanRow): Promise<Kept<PlanWire>> {
       helpers: request.helpers,
       seed: request.seed ?? 1,
       preparationMinutes: request.preparationMinutes ?? null,
+      ...(request.withoutGames?.length ? { withoutGames: request.withoutGames } : {}),
     },
     edited: plan.edited,
     forecast: plan.forecast,
