@@ -13,6 +13,7 @@ import panel from '../shared/panel.module.css';
 import { wordsOf } from '../shared/search';
 import { type Skills, useSkills } from '../shared/useSkills';
 import { useWindowRows } from '../shared/useWindowRows';
+import { AskThings, type Needed, untold } from '../things/AskThings';
 import { ThingNeed } from '../things/ThingNeed';
 import styles from './library.module.css';
 
@@ -38,6 +39,7 @@ function Library({ first }: { first: string | null }) {
   const [age, setAge] = useState('');
   const [open, setOpen] = useState<string | null>(null);
   const [here, setHere] = useState(false);
+  const [asking, setAsking] = useState<{ readonly game: string; readonly needs: readonly Needed[] } | null>(null);
   const kinds = useQuery({ queryKey: ['kinds'], queryFn: () => call('GET /kinds', { query: { limit: 5000 } }) });
   const refresh = (): void => void client.invalidateQueries();
   const take = useMutation({
@@ -45,6 +47,8 @@ function Library({ first }: { first: string | null }) {
     onSuccess: ({ change }, game) => {
       refresh();
       tellUndo(`${game.title} is on your shelf.`, change);
+      const needs = untold(game.variants, kinds.data?.items ?? []);
+      if (needs.length > 0) setAsking({ game: game.title, needs });
     },
     onError: (e) => tell(messageOf(e), { bad: true }),
   });
@@ -58,6 +62,7 @@ function Library({ first }: { first: string | null }) {
   if (!library.data || !skills) return <Loading what="Unrolling the catalogue …" />;
   return (
     <>
+      {asking && <AskThings {...asking} onClose={() => setAsking(null)} />}
       <div className={panel.head}>
         <h1>Library</h1>
         <input
