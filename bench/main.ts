@@ -7,7 +7,7 @@ import { benchPage } from './page';
 import type { Planner } from '../src/core/cohort/loop/seatings';
 import { benchPlan } from './plan';
 import { benchLoop } from './planning';
-import { benchImports } from './imports';
+import { benchImports, benchLargeShelf } from './imports';
 import { benchRecommend } from './recommend';
 import { benchScale } from './scale';
 import { benchSession } from './session';
@@ -38,8 +38,10 @@ else if (what === 'planning') {
     sets: list('sets'),
   });
 } else if (what === 'session') await benchSession();
-else if (what === 'imports') benchImports();
-else if (what === 'scale') await benchScale(rest[0]);
+else if (what === 'imports') {
+  benchImports();
+  benchLargeShelf();
+} else if (what === 'scale') await benchScale(rest[0]);
 else if (what !== undefined) {
   console.error(
     `There is no benchmark "${what}". Use: npm run bench, npm run bench -- engine, npm run bench -- mastery, npm run bench -- imports, npm run bench -- scale, npm run bench -- session, or npm run bench -- plan FILE…`,

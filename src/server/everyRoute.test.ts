@@ -586,7 +586,9 @@ it('bad input gets a precise error and changes nothing', async () => {
   await refused('POST', '/imports/shelf', { base64: Buffer.alloc(5_000_000, 'junk').toString('base64'), commit: true }, 413, {
     code: 'too-large',
   });
-  await refused('POST', '/imports/shelf', { base64: Buffer.from([0xff, 0xfe, 1, 2]).toString('base64'), commit: true }, 422, { code: 'missing-column' });
+  await refused('POST', '/imports/shelf', { base64: Buffer.from([0xff, 0xfe, 1, 2]).toString('base64'), commit: true }, 422, {
+    code: 'missing-column',
+  });
   await refused('POST', '/imports/shelf', { text: 'no header here\n1,2', commit: true }, 422, { code: 'missing-column', row: 1 });
   expect((await call('GET', '/games')).total).toBe(0);
   await refused('GET', '/learners', undefined, 400, { field: 'today' }, { query: { today: '2026-02-30' } });

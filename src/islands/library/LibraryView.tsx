@@ -47,6 +47,7 @@ function Library({ first }: { first: string | null }) {
     onSuccess: ({ change }, game) => {
       refresh();
       tellUndo(`${game.title} is on your shelf.`, change);
+      setAsking(null);
       const needs = untold(game.variants, kinds.data?.items ?? []);
       if (needs.length > 0) setAsking({ game: game.title, needs });
     },
@@ -62,7 +63,6 @@ function Library({ first }: { first: string | null }) {
   if (!library.data || !skills) return <Loading what="Unrolling the catalogue …" />;
   return (
     <>
-      {asking && <AskThings {...asking} onClose={() => setAsking(null)} />}
       <div className={panel.head}>
         <h1>Library</h1>
         <input
@@ -121,6 +121,7 @@ function Library({ first }: { first: string | null }) {
                   </Button>
                 )}
               </div>
+              {asking?.game === g.title && <AskThings {...asking} onClose={() => setAsking(null)} />}
               <table className={styles.versions}>
                 <tbody>
                   {g.variants.map((v) => (

@@ -62,7 +62,7 @@ describe('a game that is taken asks once', () => {
         />
       </App>,
     );
-    const group = (name: string) => within(screen.getByRole('group', { name, hidden: true }));
+    const group = (name: string) => within(screen.getByRole('group', { name }));
     expect(screen.getByText('Not now')).toBeTruthy();
     await userEvent.click(group('Dice').getByText('we have it'));
     await userEvent.click(group('Deck').getByText('we have none'));

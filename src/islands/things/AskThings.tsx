@@ -2,7 +2,6 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import type { KindWire } from '../../contract/wire/thingsOwned';
 import { Button } from '../../ui/Button';
-import { Dialog } from '../../ui/Dialog';
 import { Light } from '../../ui/Light';
 import { call } from '../shared/api';
 import { messageOf, useTell } from '../shared/App';
@@ -59,7 +58,7 @@ export function AskThings({ game, needs, onClose }: { game: string; needs: reado
   });
   const told = [...said.values()].some((a) => a !== 'unsure');
   return (
-    <Dialog title={`What ${game} needs`} onClose={onClose}>
+    <section className={styles.ask} aria-label={`What ${game} needs`}>
       <form
         onSubmit={(e) => {
           e.preventDefault();
@@ -67,6 +66,7 @@ export function AskThings({ game, needs, onClose }: { game: string; needs: reado
           else onClose();
         }}
       >
+        <h3>What {game} needs</h3>
         <p className={panel.soft}>
           It is on your shelf. Nobody has said yet whether these are here; asked once, and what is not sure is used as if there.
         </p>
@@ -98,6 +98,6 @@ export function AskThings({ game, needs, onClose }: { game: string; needs: reado
           </Button>
         </div>
       </form>
-    </Dialog>
+    </section>
   );
 }

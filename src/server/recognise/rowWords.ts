@@ -33,8 +33,19 @@ const widestAges = 4;
 const gradeStrands: ReadonlySet<string> = new Set(['counting', 'add', 'multiply']);
 const gradeSteps = 2;
 
-/** Steps in the middle of the ages, for a row that tells nothing else. */
+const stepsByAges = new WeakMap<SkillGraph, Map<string, string[]>>();
+
+/** Steps in the middle of the ages, for a row that tells nothing else; looked up once for each pair of ages. */
 function stepsOfAges(graph: SkillGraph, ages: readonly [number, number] | null): string[] {
+  let known = stepsByAges.get(graph);
+  if (!known) stepsByAges.set(graph, (known = new Map()));
+  const key = ages?.join('-') ?? '';
+  let steps = known.get(key);
+  if (!steps) known.set(key, (steps = findSteps(graph, ages)));
+  return steps;
+}
+
+function findSteps(graph: SkillGraph, ages: readonly [number, number] | null): string[] {
   if (!ages || ages[1] - ages[0] > widestAges) return [];
   const middle = (ages[0] + ages[1]) / 2;
   return graph.skills
