@@ -262,6 +262,10 @@ it('every route answers as described', async () => {
   await go('POST', '/coverage/compared', { body: { framework: 'us', identifiers: [coverage.items[0].identifier], compared: true } });
   expect((await go('GET', '/coverage/next', { query: { minutes: '30' } })).minutes).toBeLessThanOrEqual(30);
   await go('GET', '/shelf.csv');
+  await go('GET', '/look-alike');
+  const twins = [];
+  for (const title of ['Lanterns in a row', 'Lanterns in a rows']) twins.push(await go('POST', '/games', { body: { title } }));
+  await go('POST', '/games/{id}/merge', { path: `/games/${twins[0].id}/merge`, body: { other: twins[1].id } });
   await go('GET', '/games/{id}/file', { path: `/games/${(await go('GET', '/games')).items[0].id}/file` });
   const unsaid = await go('POST', '/games', { body: { title: 'Told by nobody' } });
   const unsaidVersion = await go('POST', '/variants', { body: { game: unsaid.id, title: 'as it comes' } });

@@ -239,6 +239,15 @@ export const shelfWire = define({
     response: Type.String(),
     media: 'application/ld+json',
   },
+  'GET /look-alike': {
+    summary: 'Pairs of games that may be one, by their names',
+    response: obj({ items: arr(obj({ first: str, firstTitle: str, second: str, secondTitle: str })) }),
+  },
+  'POST /games/{id}/merge': {
+    summary: 'Make one game of two: the versions of the other come to this one, the other is put away',
+    body: closed({ other: str }, ['other']),
+    response: changed,
+  },
   'GET /changes': {
     summary: 'Edits that can be undone, newest first',
     query: pageQuery,

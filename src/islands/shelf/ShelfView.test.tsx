@@ -28,7 +28,8 @@ const ready = (profiles: object = { ...page([profile('tens', 'two-lamps')]), mea
     )
     .on('GET /kinds', page([{ id: 'pair-cards', title: 'Pair cards', quantity: 0, plentiful: false, smallParts: false, caution: null }]))
     .on('GET /profiles', profiles)
-    .on('GET /recognise', { items: [], total: 0, sure: 0 });
+    .on('GET /recognise', { items: [], total: 0, sure: 0 })
+    .on('GET /look-alike', { items: [] });
 };
 const view = (skill: string | null = null) => show(<ShelfView text={null} skill={skill} />);
 const shown = () =>
@@ -89,6 +90,17 @@ describe('the shelf', () => {
     await userEvent.click(screen.getByLabelText('runs alone'));
     expect(screen.queryByRole('link', { name: 'Levers' })).toBeNull();
   });
+  it('makes one game of two that look alike', async () => {
+    ready();
+    api()
+      .on('GET /look-alike', { items: [{ first: 'two-lamps', firstTitle: 'Two Lamps', second: 'levers', secondTitle: 'Two Lampes' }] })
+      .on('POST /games/two-lamps/merge', { id: 'two-lamps', change: 'c1' });
+    view();
+    await userEvent.click(await screen.findByText(/Two games look like one/));
+    await userEvent.click(screen.getByRole('button', { name: 'One game: Two Lamps' }));
+    await waitFor(() => expect(api().writes.at(-1)).toMatchObject({ path: '/games/two-lamps/merge', body: { other: 'levers' } }));
+    expect(await screen.findByText('They are one game now.')).toBeTruthy();
+  });
   it('shows nothing as true before it is known', async () => {
     ready();
     api().on('GET /kinds', () => new Promise(() => undefined));
@@ -125,6 +137,7 @@ describe('the shelf', () => {
   });
   it('that is empty says how to begin, and what went wrong with an undo', async () => {
     api().on('POST /undo', new Refusal(404, { code: 'not-found', message: 'There is nothing to undo.' }));
+    api().on('GET /look-alike', { items: [] }).on('GET /recognise', { items: [], total: 0, sure: 0 });
     view();
     expect(await screen.findByText('The shelf is empty')).toBeTruthy();
     await userEvent.click(screen.getByRole('button', { name: 'Undo last change' }));

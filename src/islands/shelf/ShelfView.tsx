@@ -13,6 +13,7 @@ import { Coverage } from './Coverage';
 import { FrontDoors } from './FrontDoors';
 import { GameDialog } from './GameDialog';
 import { type Facets, FacetRow, noFacets, passes } from './FacetRow';
+import { LookAlike } from './LookAlike';
 import { doseOf, matches, type Row, rowsOf } from './rowsOf';
 import styles from './shelf.module.css';
 import { ShelfRow } from './ShelfRow';
@@ -120,6 +121,7 @@ function Shelf({ first }: { first: { text: string | null; skill: string | null }
           <LinkButton href={link('/shelf/recognise')}>How is each played?</LinkButton>
         </p>
       )}
+      <LookAlike />
       {measuring && (
         <p className={panel.soft} role="status">
           {measuring.left} {measuring.left === 1 ? 'version is' : 'versions are'} being played by the machine; their numbers follow.
