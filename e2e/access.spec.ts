@@ -73,6 +73,7 @@ const pages = (): [string, string][] => [
   ['term', '/plan'],
   ['session', `/plan/${session}`],
   ['prep', '/prep'],
+  ['the days ahead', '/prep?ahead'],
   ['play', '/play'],
   ['review', '/review'],
   ['not there', '/learners/nobody-of-that-name'],

@@ -261,6 +261,7 @@ it('every route answers as described', async () => {
   await go('GET', '/coverage.pdf', { query: { paper: 'letter' } });
   await go('POST', '/coverage/compared', { body: { framework: 'us', identifiers: [coverage.items[0].identifier], compared: true } });
   expect((await go('GET', '/coverage/next', { query: { minutes: '30' } })).minutes).toBeLessThanOrEqual(30);
+  await go('GET', '/prep/ahead', { query: { until: '2027-01-31' } });
   await go('GET', '/shelf.csv');
   await go('GET', '/look-alike');
   const twins = [];

@@ -195,6 +195,8 @@ const gather = obj({
           caution: nullable(str),
           notes: str,
           ticked: bool,
+          /** Counted back; ticked as `back:` and the item. */
+          back: bool,
         }),
       ),
     }),
@@ -205,6 +207,23 @@ const gather = obj({
 });
 
 export type GatherWire = Static<typeof gather>;
+
+const ahead = obj({
+  until: str,
+  sessions: arr(obj({ plan: str, date: str })),
+  /** What leaves the bins in these sessions, shared things once. */
+  bins: arr(
+    obj({
+      title: str,
+      items: arr(obj({ item: str, title: str, quantity: int, dates: arr(str), state: oneOf('there', 'short', 'missing') })),
+    }),
+  ),
+  /** What has to be made, mended or got ready before, the soonest first. */
+  make: arr(obj({ title: str, what: str, minutes: num, first: str, batch: oneOf('game', 'repair', 'thing') })),
+  minutes: num,
+});
+
+export type AheadWire = Static<typeof ahead>;
 
 const skillStatus = oneOf('not-yet', 'growing', 'on-their-own', 'worth-checking');
 
@@ -384,6 +403,11 @@ export const plansWire = define({
     response: obj({ id: str, playedAt: nullable(str) }),
   },
   'GET /plans/{id}/gather': { summary: 'What to bring, bin by bin', response: gather },
+  'GET /prep/ahead': {
+    summary: 'What all sessions until a day need, and what has to be made before them',
+    query: { until: day },
+    response: ahead,
+  },
   'PUT /plans/{id}/gather': {
     summary: 'Tick something off the list',
     body: closed({ item: str, ticked: bool }, ['item', 'ticked']),

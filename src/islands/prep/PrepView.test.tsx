@@ -18,6 +18,7 @@ const item = (title: string, more: object = {}) => ({
   caution: null,
   notes: '',
   ticked: false,
+  back: false,
   ...more,
 });
 const ready = (): void => {
@@ -73,5 +74,31 @@ describe('gathering', () => {
     show(<PrepView plan={null} />);
     expect(await screen.findByText('Nothing to gather yet')).toBeTruthy();
     await userEvent.tab();
+  });
+  it('counts back what was counted out, each by itself', async () => {
+    ready();
+    api().on('PUT /plans/plan-1/gather', { item: 'back:kind:Pip die', ticked: true });
+    show(<PrepView plan={null} />);
+    await userEvent.click(await screen.findByRole('button', { name: 'Count back' }));
+    expect(screen.getByText(/back in their bins/)).toBeTruthy();
+    await userEvent.click(screen.getByRole('checkbox', { name: /Pip die/ }));
+    await waitFor(() => expect(api().writes[0]!.body).toEqual({ item: 'back:kind:Pip die', ticked: true }));
+    await userEvent.click(screen.getByRole('button', { name: 'Count out' }));
+    expect(screen.getByRole('checkbox', { name: /Pip die/ })).toHaveProperty('checked', false);
+  });
+  it('looks at the days ahead: what is to be made, and what leaves the bins', async () => {
+    api().on('GET /prep/ahead', {
+      until: '2026-11-17',
+      sessions: [{ plan: 'plan-1', date: '2026-11-10' }],
+      bins: [
+        { title: 'Cupboard', items: [{ item: 'kind:pip-die', title: 'Pip die', quantity: 4, dates: ['2026-11-10'], state: 'short' }] },
+      ],
+      make: [{ title: 'Two Lamps, tens', what: 'get it ready', minutes: 12, first: '2026-11-10', batch: 'game' }],
+      minutes: 12,
+    });
+    show(<PrepView plan={null} ahead />);
+    expect(await screen.findByText('Games to get ready')).toBeTruthy();
+    expect(screen.getByText(/about 12 minutes to get ready/)).toBeTruthy();
+    expect(screen.getByText('4 ×')).toBeTruthy();
   });
 });

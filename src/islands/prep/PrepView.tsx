@@ -11,14 +11,11 @@ import panel from '../shared/panel.module.css';
 import { PlanPicker } from '../shared/PlanPicker';
 import { usePlanChoice } from '../shared/usePlanChoice';
 import { dayWords } from '../shared/words';
+import { Ahead } from './Ahead';
 import styles from './prep.module.css';
 
-export default function PrepView({ plan }: { plan: string | null }) {
-  return (
-    <App>
-      <Prep asked={plan} />
-    </App>
-  );
+export default function PrepView({ plan, ahead = false }: { plan: string | null; ahead?: boolean }) {
+  return <App>{ahead ? <Ahead /> : <Prep asked={plan} />}</App>;
 }
 
 function Prep({ asked }: { asked: string | null }) {
@@ -59,25 +56,32 @@ function GatherList({ plans, chosen }: { plans: PlanShort[]; chosen: PlanShort }
       setOnTheWay((now) => (now[item] === ticked ? Object.fromEntries(Object.entries(now).filter(([i]) => i !== item)) : now));
     },
   });
+  const [back, setBack] = useState(chosen.playedAt !== null);
   const set = (item: string, ticked: boolean): void => {
     setOnTheWay((now) => ({ ...now, [item]: ticked }));
     tick.mutate({ item, ticked });
   };
   if (gather.error) return <Failure message={messageOf(gather.error)} />;
   if (!gather.data) return <Loading what="Looking into the bins …" />;
-  const ticked = (i: { item: string; ticked: boolean }): boolean => onTheWay[i.item] ?? i.ticked;
-  const moved = gather.data.bins.flatMap((b) => b.items).reduce((sum, i) => sum + Number(ticked(i)) - Number(i.ticked), 0);
-  const g = { ...gather.data, ticked: gather.data.ticked + moved };
+  const keyOf = (item: string): string => (back ? `back:${item}` : item);
+  const ticked = (i: { item: string; ticked: boolean; back: boolean }): boolean => onTheWay[keyOf(i.item)] ?? (back ? i.back : i.ticked);
+  const all = gather.data.bins.flatMap((b) => b.items);
+  const g = { ...gather.data, ticked: all.filter(ticked).length };
   return (
     <>
       <div className={panel.head}>
         <h1>Gather</h1>
         <span>
-          {dayWords(g.date)}: <b className={panel.num}>{g.ticked}</b> of <b className={panel.num}>{g.total}</b> in the basket
+          {dayWords(g.date)}: <b className={panel.num}>{g.ticked}</b> of <b className={panel.num}>{g.total}</b>{' '}
+          {back ? 'back in their bins' : 'in the basket'}
         </span>
+        <Button kind="plain" onClick={() => setBack(!back)}>
+          {back ? 'Count out' : 'Count back'}
+        </Button>
         <span className={panel.spring} />
         <PlanPicker plans={plans} chosen={chosen} path="/prep" />
         <LinkButton href={link(`/plan/${chosen.id}`)}>The plan</LinkButton>
+        <LinkButton href={link('/prep?ahead')}>The days ahead</LinkButton>
         <Button onClick={() => print()}>Print this list</Button>
         <LinkButton kind="main" href={link(`/play?plan=${chosen.id}`)}>
           Play
@@ -97,7 +101,7 @@ function GatherList({ plans, chosen }: { plans: PlanShort[]; chosen: PlanShort }
               {b.items.map((i) => (
                 <li key={i.item} data-ticked={ticked(i)}>
                   <label>
-                    <input type="checkbox" checked={ticked(i)} onChange={(e) => set(i.item, e.target.checked)} />
+                    <input type="checkbox" checked={ticked(i)} onChange={(e) => set(keyOf(i.item), e.target.checked)} />
                     <span className={styles.what}>
                       {i.have !== null || i.quantity > 1 ? <b className={panel.num}>{i.quantity} × </b> : null}
                       {i.title}

@@ -5,6 +5,7 @@ import type { Db } from '../db/db';
 import { plans } from '../db/schema';
 import { refuse } from '../http/problemError';
 import { page, Reply, serve } from '../http/route';
+import { prepAhead } from '../prep/ahead';
 import { gatherList, tick } from '../prep/gatherList';
 import { reviewOf } from '../review/reviewOf';
 import { uuidOf } from '../shared/uuidOf';
@@ -125,6 +126,7 @@ export const planningRoutes = serve(plansWire, {
     return { id: plan.id, playedAt };
   },
   'GET /plans/{id}/gather': ({ db, params }) => gatherList(db, planById(db, params.id)),
+  'GET /prep/ahead': ({ db, query, today }) => prepAhead(db, query.until, today),
   'PUT /plans/{id}/gather': ({ db, params, body, now }) => tick(db, planById(db, params.id), body.item, body.ticked, now),
   'GET /plans/{id}/review': ({ db, params }) => reviewOf(db, planById(db, params.id)),
 });

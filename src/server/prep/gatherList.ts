@@ -18,7 +18,12 @@ interface GatherItem {
   caution: string | null;
   notes: string;
   ticked: boolean;
+  /** Counted back into its bin after the session. */
+  back: boolean;
 }
+
+/** How a tick is kept that says a thing came back. */
+const backOf = (item: string): string => `back:${item}`;
 
 /** What to bring, bin by bin; a kind is counted for the round that needs most of it. */
 export function gatherList(
@@ -116,6 +121,7 @@ export function gatherList(
       caution: null,
       notes: [game.condition, game.notes].filter(Boolean).join('; '),
       ticked: ticks.has(key),
+      back: ticks.has(backOf(key)),
     });
   }
   for (const kind of [...new Set(perRound.flatMap((m) => [...m.keys()]))]) {
@@ -141,6 +147,7 @@ export function gatherList(
         ...(row?.loans ?? []).map((l) => `${l.quantity} with ${l.who}${l.until ? ` until ${l.until}` : ''}`),
       ].join('; '),
       ticked: ticks.has(`kind:${kind}`),
+      back: ticks.has(backOf(`kind:${kind}`)),
     });
   }
   const ordered = [
@@ -163,7 +170,7 @@ export function gatherList(
 }
 
 export function tick(db: Db, plan: PlanRow, item: string, ticked: boolean, now: string): { item: string; ticked: boolean } {
-  const known = gatherList(db, plan).bins.some((b) => b.items.some((i) => i.item === item));
+  const known = gatherList(db, plan).bins.some((b) => b.items.some((i) => i.item === item || backOf(i.item) === item));
   if (!known) throw refuse('unknown-value', `"${item}" is not on this list.`, 'item');
   if (ticked) db.insert(gatherTicks).values({ planId: plan.id, item, tickedAt: now }).onConflictDoNothing().run();
   else
