@@ -107,9 +107,6 @@ function Shelf({ first }: { first: { text: string | null; skill: string | null }
         <LinkButton href={link('/shelf/coverage')}>Coverage</LinkButton>
         <LinkButton href={link('/shelf/library')}>Library</LinkButton>
         <LinkButton href={link('/shelf/import')}>Bring in a file</LinkButton>
-        <LinkButton href={addressOf('GET /shelf.csv', {})} download>
-          Take it out
-        </LinkButton>
         <Button kind="main" onClick={() => setAdding(true)}>
           Add a game
         </Button>
@@ -188,7 +185,10 @@ function Shelf({ first }: { first: { text: string | null; skill: string | null }
             </table>
             <p className={`${panel.soft} ${panel.small}`}>
               {wanted.length} of {rows.length} versions. Bars without outline are calculated from the rules; outlined ones are the owner’s
-              word, or careful guesses from the words of a row.
+              word, or careful guesses from the words of a row.{' '}
+              <LinkButton kind="plain" href={addressOf('GET /shelf.csv', {})} download>
+                Take the shelf out as a list
+              </LinkButton>
             </p>
           </div>
           <Coverage
