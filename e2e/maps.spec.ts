@@ -19,7 +19,7 @@ test.afterAll(async ({ request }) => {
 
 test('notes from a file are looked at, brought in, and move the map', async ({ page }) => {
   await page.goto(at('/learners/evidence'));
-  await page.getByLabel('CSV or JSON file').setInputFiles('examples/notes.csv');
+  await page.getByLabel('File', { exact: true }).setInputFiles('examples/notes.csv');
   await expect(page.getByRole('heading', { name: '3 notes to bring in' })).toBeVisible();
   await expect(page.getByRole('cell', { name: 'Pairs of ten' })).toBeVisible();
   await page.getByRole('button', { name: 'Bring them all in' }).click();

@@ -67,9 +67,7 @@ export function AskThings({ game, needs, onClose }: { game: string; needs: reado
         }}
       >
         <h3>What {game} needs</h3>
-        <p className={panel.soft}>
-          It is on your shelf. Nobody has said yet whether these are here; asked once, and what is not sure is used as if there.
-        </p>
+        <p className={panel.soft}>Nobody has said yet whether these are here; asked once, and what is not sure is used as if there.</p>
         <ul className={panel.list}>
           {needs.map(({ kind, quantity }) => (
             <li key={kind.id} className={styles.asked}>
