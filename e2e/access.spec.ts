@@ -47,6 +47,9 @@ test.beforeAll(async ({ request }) => {
     helpers: 2,
     seconds: 0.3,
   });
+  // Something nobody has answered, so that there is a question to look at.
+  const flaps = await api('post', '/games', { title: 'Shut the flaps', notes: 'roll, shut flaps that add up to the roll' });
+  await api('post', '/variants', { game: flaps.id, title: 'as it comes' });
   session = plan.id;
 });
 

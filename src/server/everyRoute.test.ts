@@ -264,6 +264,8 @@ it('every route answers as described', async () => {
   await go('GET', '/prep/ahead', { query: { until: '2027-01-31' } });
   await go('GET', '/shelf.csv');
   await go('GET', '/look-alike');
+  const alone = await go('POST', '/games', { body: { title: 'Put away at once' } });
+  await go('POST', '/games/together', { body: { games: [alone.id], away: true } });
   const twins = [];
   for (const title of ['Lanterns in a row', 'Lanterns in a rows']) twins.push(await go('POST', '/games', { body: { title } }));
   await go('POST', '/games/{id}/merge', { path: `/games/${twins[0].id}/merge`, body: { other: twins[1].id } });

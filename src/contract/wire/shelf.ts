@@ -239,6 +239,11 @@ export const shelfWire = define({
     response: Type.String(),
     media: 'application/ld+json',
   },
+  'POST /games/together': {
+    summary: 'Move several games to a bin or put them away, undone as one',
+    body: closed({ games: arr(str, 5000), bin: name, away: bool }, ['games']),
+    response: changed,
+  },
   'GET /look-alike': {
     summary: 'Pairs of games that may be one, by their names',
     response: obj({ items: arr(obj({ first: str, firstTitle: str, second: str, secondTitle: str })) }),

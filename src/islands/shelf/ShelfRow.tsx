@@ -16,6 +16,8 @@ export function ShelfRow({
   skills,
   kinds,
   loading,
+  picked,
+  onPick,
 }: {
   row: Row;
   index: number;
@@ -25,12 +27,21 @@ export function ShelfRow({
   skills: Skills;
   kinds: readonly KindWire[];
   loading: boolean;
+  picked: boolean;
+  onPick: (picked: boolean) => void;
 }) {
   const byKind = new Map(kinds.map((k) => [k.id, k]));
   const doses = [...(profile?.doses ?? [])].sort((x, y) => Number(y.skill === skill) - Number(x.skill === skill)).slice(0, 2);
   return (
     <tr ref={measure} data-index={index} className={game.retired ? styles.away : undefined}>
       <td>
+        <input
+          type="checkbox"
+          className={styles.pick}
+          aria-label={`Choose ${game.title}`}
+          checked={picked}
+          onChange={(e) => onPick(e.target.checked)}
+        />
         <a href={link(`/shelf/${game.id}${variant ? `?version=${variant.id}` : ''}`)} className={styles.title}>
           {game.title}
         </a>

@@ -101,6 +101,20 @@ describe('the shelf', () => {
     await waitFor(() => expect(api().writes.at(-1)).toMatchObject({ path: '/games/two-lamps/merge', body: { other: 'levers' } }));
     expect(await screen.findByText('They are one game now.')).toBeTruthy();
   });
+  it('moves or puts away several games at once', async () => {
+    ready();
+    api().on('POST /games/together', { id: 'two-lamps', change: 'c1' });
+    view();
+    await userEvent.click(await screen.findByRole('checkbox', { name: 'Choose Two Lamps' }));
+    await userEvent.click(screen.getByRole('checkbox', { name: 'Choose Levers' }));
+    await userEvent.selectOptions(screen.getByLabelText('Move to'), 'Blue bin');
+    await waitFor(() => expect(api().writes.at(-1)!.body).toEqual({ games: ['two-lamps', 'levers'], bin: 'Blue bin' }));
+    expect(await screen.findByText('2 games moved to Blue bin.')).toBeTruthy();
+    expect(screen.queryByRole('group', { name: 'With the chosen games' })).toBeNull();
+    await userEvent.click(screen.getByRole('checkbox', { name: 'Choose Levers' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Put away' }));
+    await waitFor(() => expect(api().writes.at(-1)!.body).toEqual({ games: ['levers'], away: true }));
+  });
   it('shows nothing as true before it is known', async () => {
     ready();
     api().on('GET /kinds', () => new Promise(() => undefined));

@@ -16,6 +16,7 @@ import { type Facets, FacetRow, noFacets, passes } from './FacetRow';
 import { LookAlike } from './LookAlike';
 import { doseOf, matches, type Row, rowsOf } from './rowsOf';
 import styles from './shelf.module.css';
+import { Several } from './Several';
 import { ShelfRow } from './ShelfRow';
 
 export default function ShelfView({ text, skill }: { text: string | null; skill: string | null }) {
@@ -43,6 +44,13 @@ function Shelf({ first }: { first: { text: string | null; skill: string | null }
   const [text, setText] = useState(first.text ?? '');
   const [skill, setSkill] = useState<string | null>(first.skill);
   const [adding, setAdding] = useState(false);
+  const [picked, setPicked] = useState<ReadonlySet<string>>(new Set());
+  const pick = (id: string, on: boolean): void => {
+    const next = new Set(picked);
+    if (on) next.add(id);
+    else next.delete(id);
+    setPicked(next);
+  };
   const [facets, setFacets] = useState<Facets>(noFacets);
   const undo = useMutation({
     mutationFn: () => call('POST /undo', { body: {} }),
@@ -146,6 +154,7 @@ function Shelf({ first }: { first: { text: string | null; skill: string | null }
           </nav>
           <div className={styles.tableWrap}>
             <FacetRow facets={facets} onChange={setFacets} />
+            {picked.size > 0 && <Several games={[...picked]} bins={bins.data.items} onDone={() => setPicked(new Set())} />}
             {found && found.steps.length > 0 && !skill && (
               <p className={styles.steps}>
                 Sorted by{' '}
@@ -178,6 +187,8 @@ function Shelf({ first }: { first: { text: string | null; skill: string | null }
                     skills={skills}
                     kinds={kinds.data.items}
                     loading={profiles.isLoading}
+                    picked={picked.has(wanted[i]!.game.id)}
+                    onPick={(on) => pick(wanted[i]!.game.id, on)}
                   />
                 ))}
                 <SpacerRow height={list.after} columns={5} />

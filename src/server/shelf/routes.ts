@@ -21,6 +21,7 @@ import { startGapHelp } from './gapHelp';
 import { suitsHere } from './suits';
 import { wireGames, wireVariants } from './wireShelf';
 import { importTables } from './importShelf';
+import { changeSeveral } from './severalGames';
 import { alikeOn, mergeGames } from './mergeGames';
 import { gameFile, shelfCsv } from './takeOut';
 import { readTables } from '../shared/readTables';
@@ -133,6 +134,7 @@ export const shelfRoutes = serve(shelfWire, {
     new Reply(200, shelfCsv(db, query.retired === 'true'), { 'content-disposition': 'attachment; filename="shelf.csv"' }),
   'GET /games/{id}/file': ({ db, params }) =>
     new Reply(200, gameFile(db, params.id), { 'content-disposition': `attachment; filename="${params.id}.jsonld"` }),
+  'POST /games/together': ({ db, body, now }) => changeSeveral(db, body, now),
   'GET /look-alike': ({ db }) => ({ items: [...alikeOn(db)] }),
   'POST /games/{id}/merge': ({ db, params, body, now }) => mergeGames(db, params.id, body.other, now),
   'GET /changes': ({ db, query }) =>
