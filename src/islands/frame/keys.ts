@@ -14,6 +14,7 @@ export const otherKeys: readonly { readonly keys: string; readonly what: string 
   { keys: 'Esc', what: 'Close what is open; let a child go that was picked up' },
   { keys: 'Enter', what: 'On a child in a plan: pick up; then “put here” at a table' },
   { keys: 'Ctrl Z, Ctrl Y', what: 'In a plan: undo and redo' },
+  { keys: 'Enter, 2 3 4, N P S L X Z', what: 'In “How is each played?”: yes, another proposal, and the other answers' },
   { keys: '← → Home End', what: 'Along a line of skills, tabs or meetings' },
 ];
 

@@ -160,4 +160,15 @@ describe('how is each played?', () => {
     show(<RecogniseView />);
     expect(await screen.findByText('Every game has been answered')).toBeTruthy();
   });
+  it('leaves letters alone where single keys are switched off; Enter is no letter', async () => {
+    localStorage.setItem('zeitgeber.single-keys', 'off');
+    put(asked('a', 'One'), asked('b', 'Two'));
+    show(<RecogniseView />);
+    await screen.findByRole('heading', { name: 'One' });
+    await userEvent.keyboard('l');
+    expect(screen.getByRole('heading', { name: 'One' })).toBeTruthy();
+    await userEvent.keyboard('{Enter}');
+    expect(await screen.findByRole('heading', { name: 'Two' })).toBeTruthy();
+    localStorage.removeItem('zeitgeber.single-keys');
+  });
 });

@@ -3,6 +3,7 @@ import { useEffect, useMemo, useRef, useState } from 'react';
 import { Button } from '../../ui/Button';
 import { Empty, Failure, Loading } from '../../ui/Empty';
 import { LinkButton } from '../../ui/LinkButton';
+import { singleKeysOn } from '../frame/keys';
 import { HowPlayed } from '../game/HowPlayed';
 import { useMechanisms } from '../game/useMechanism';
 import { call, link } from '../shared/api';
@@ -119,6 +120,7 @@ function Recognise() {
     const onKey = (e: KeyboardEvent): void => {
       const target = e.target as HTMLElement;
       if (e.ctrlKey || e.metaKey || e.altKey || target.closest('input, select, textarea, dialog, [role="dialog"]')) return;
+      if (e.key.length === 1 && !singleKeysOn()) return;
       if (e.key === 'Enter' && target.closest('button, a, summary')) return;
       const run = current.current[e.key.length === 1 ? e.key.toLowerCase() : e.key];
       if (!run) return;
