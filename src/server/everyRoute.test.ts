@@ -250,6 +250,7 @@ it('every route answers as described', async () => {
   expect(plan.rounds[0].tables[0].seats[0].doses.length).toBeGreaterThan(0);
   await go('GET', '/plans');
   await go('GET', '/plans/{id}', { path: `/plans/${plan.id}` });
+  await go('GET', '/plans/{id}/then', { path: `/plans/${plan.id}/then` });
   const rounds = plan.rounds.map((r: any) => ({
     tables: r.tables.map((t: any) => ({ game: t.game, seats: t.seats.map((s: any) => ({ learner: s.learner, variant: s.variant })) })),
     resting: r.resting,

@@ -408,6 +408,20 @@ export const plansWire = define({
     query: { until: day },
     response: ahead,
   },
+  'GET /plans/{id}/then': {
+    summary: 'Tables that are done in less than a third of their round, and what they play on with from the same things',
+    response: obj({
+      items: arr(
+        obj({
+          round: int,
+          table: int,
+          minutes: num,
+          then: nullable(obj({ game: str, title: str, variant: str, variantTitle: str, minutes: num })),
+        }),
+      ),
+    }),
+    waits: true,
+  },
   'PUT /plans/{id}/gather': {
     summary: 'Tick something off the list',
     body: closed({ item: str, ticked: bool }, ['item', 'ticked']),

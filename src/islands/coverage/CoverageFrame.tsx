@@ -1,6 +1,7 @@
 import type { CoverageWire, CoveredWire } from '../../contract/wire/coverage';
 import { type KeyboardEvent, useRef } from 'react';
 import styles from './coverage.module.css';
+import { domainWords } from '../../text/domains';
 import { StandardMark, stateWords } from './StandardMark';
 
 const legend = ['none', 'there', 'planned', 'played', 'seen'] as const;
@@ -51,7 +52,7 @@ export function CoverageFrame({
             <div className={styles.domains}>
               {domains.map((d) => (
                 <div key={d} className={styles.domain}>
-                  {d !== '' && <span>{d}</span>}
+                  {d !== '' && <abbr title={domainWords(d)}>{d}</abbr>}
                   <div>
                     {row
                       .filter((e) => domainOf(e.code) === d)

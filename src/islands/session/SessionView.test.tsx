@@ -21,6 +21,7 @@ const ready = (plan: object = session()): void => {
       short: ['moss'],
       games: { different: 5, fresh: 2 },
     }))
+    .on('GET /plans/plan-1/then', { items: [] })
     .on('POST /plans/plan-1/instead', {
       breaking: 2,
       items: [
@@ -66,6 +67,23 @@ describe('a session', () => {
     const again = new Event('beforeunload', { cancelable: true });
     window.dispatchEvent(again);
     expect(again.defaultPrevented).toBe(false);
+  });
+  it('says what a table plays on with when its game is done early', async () => {
+    ready();
+    api().on('GET /plans/plan-1/then', {
+      items: [
+        {
+          round: 0,
+          table: 0,
+          minutes: 3.4,
+          then: { game: 'levers', title: 'Levers', variant: 'fives', variantTitle: 'fives', minutes: 9 },
+        },
+      ],
+    });
+    show(<SessionView id="plan-1" />);
+    expect((await screen.findByText(/Done in about 3 minutes/)).textContent).toBe(
+      'Done in about 3 minutes. And then Levers, fives, from the same things: about 9 minutes.',
+    );
   });
   it('saves with the version it saw, and says when a rule is broken all the same', async () => {
     ready();

@@ -7,6 +7,7 @@ import panel from '../shared/panel.module.css';
 import { useSkills } from '../shared/useSkills';
 import { useSupportTitle } from '../shared/useSupportTitle';
 import { changeGame, changeVersion, type Draft, playedMost } from './edit';
+import { AndThen } from './AndThen';
 import { TurnForSeat } from './TurnForSeat';
 import styles from './session.module.css';
 
@@ -52,6 +53,7 @@ export function TablePanel({
           <b>{s.instead}</b> {s.say}
         </p>
       ))}
+      {stored && <AndThen plan={plan.id} version={plan.version} round={at.round} table={at.table} />}
       {stored?.helper && <p className={panel.small}>A helper is bound to this table.</p>}
       <ul className={panel.list}>
         {table.seats.map((s) => {

@@ -141,12 +141,14 @@ function Shelf({ first }: { first: { text: string | null; skill: string | null }
               <span>All</span>
               <b>{inUse.length}</b>
             </button>
-            {bins.data?.items.map((b) => (
-              <button key={b.id} type="button" aria-pressed={bin === b.id} onClick={() => setBin(b.id)}>
-                <span>{b.title}</span>
-                <b>{inUse.filter((g) => g.bin === b.id).length}</b>
-              </button>
-            ))}
+            {bins.data?.items
+              .filter((b) => b.id === bin || inUse.some((g) => g.bin === b.id))
+              .map((b) => (
+                <button key={b.id} type="button" aria-pressed={bin === b.id} onClick={() => setBin(b.id)}>
+                  <span>{b.title}</span>
+                  <b>{inUse.filter((g) => g.bin === b.id).length}</b>
+                </button>
+              ))}
             <button type="button" aria-pressed={bin === 'away'} onClick={() => setBin('away')}>
               <span>Put away</span>
               <b>{games.data.items.length - inUse.length}</b>

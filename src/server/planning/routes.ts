@@ -6,6 +6,7 @@ import { plans } from '../db/schema';
 import { refuse } from '../http/problemError';
 import { page, Reply, serve } from '../http/route';
 import { prepAhead } from '../prep/ahead';
+import { thenOf } from './thenOf';
 import { gatherList, tick } from '../prep/gatherList';
 import { reviewOf } from '../review/reviewOf';
 import { uuidOf } from '../shared/uuidOf';
@@ -126,6 +127,7 @@ export const planningRoutes = serve(plansWire, {
     return { id: plan.id, playedAt };
   },
   'GET /plans/{id}/gather': ({ db, params }) => gatherList(db, planById(db, params.id)),
+  'GET /plans/{id}/then': async ({ db, params, today }) => thenOf(db, planById(db, params.id), today),
   'GET /prep/ahead': ({ db, query, today }) => prepAhead(db, query.until, today),
   'PUT /plans/{id}/gather': ({ db, params, body, now }) => tick(db, planById(db, params.id), body.item, body.ticked, now),
   'GET /plans/{id}/review': ({ db, params }) => reviewOf(db, planById(db, params.id)),
