@@ -35,11 +35,15 @@ const coverage = obj({
   items: arr(covered),
   /** Expectations that would lose their last game without the bin that was asked about. */
   lost: arr(str),
+  /** Games that could be put away, each alone, and every expectation would still have two others. */
+  spare: arr(obj({ game: str, title: str, covers: int })),
+  /** Sessions that are looked at where it is the term that is asked about; null for the shelf. */
+  sessions: nullable(int),
 });
 
 export type CoverageWire = Static<typeof coverage>;
 
-const query = { framework: str, without: str };
+const query = { framework: str, without: str, over: oneOf('shelf', 'term') };
 
 const next = obj({
   /** Open needs of the children that no game of theirs serves; of how many there is something in the library. */

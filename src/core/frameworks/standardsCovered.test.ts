@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { gamesFor, type Practising, standardsCovered } from './standardsCovered';
+import { gamesFor, type Practising, standardsCovered, sparedGames } from './standardsCovered';
 
 const version = (game: string, variant: string, ...doses: number[]): Practising => ({ game, variant, doses: Float64Array.from(doses) });
 const shelf = [version('lamps', 'tens', 9, 0, 0), version('lamps', 'fives', 3, 4, 0), version('relay', 'one', 0, 2, 1.9)];
@@ -39,5 +39,19 @@ describe('which expectations have a game', () => {
     // A note about a step is of this only where a game of it was played.
     expect(of({ noted: new Set([0, 2]) })).toEqual(['there', 'there', 'none', 'none']);
     expect(of({ played: new Set(['one']), noted: new Set([0, 1]) })).toEqual(['there', 'seen', 'none', 'none']);
+  });
+});
+
+describe('games that could be spared', () => {
+  const with_ = (...games: string[]) => ({ games: games.map((game) => ({ game, variant: game, skill: 0, dose: 5 })) });
+  it('are those whose every expectation has two others', () => {
+    expect(sparedGames([with_('a', 'b', 'c'), with_('a', 'b')])).toEqual([{ game: 'c', covers: 1 }]);
+    expect(sparedGames([with_('a', 'b', 'c'), with_('b', 'c', 'd')])).toEqual([
+      { game: 'b', covers: 2 },
+      { game: 'c', covers: 2 },
+      { game: 'a', covers: 1 },
+      { game: 'd', covers: 1 },
+    ]);
+    expect(sparedGames([with_('a'), with_()])).toEqual([]);
   });
 });

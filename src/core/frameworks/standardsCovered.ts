@@ -77,3 +77,24 @@ export function standardsCovered(
     return { identifier, state, stepsWithGame: skills.filter((k) => practises.some((v) => v.doses[k]! >= leastDose)).length, games };
   });
 }
+
+/** Others that must practise everything a game practises before it can be spared. */
+const othersEach = 2;
+
+/**
+ * Games that could be put away without an expectation being left with fewer than two others: the one that covers most
+ * first. Each is judged by itself, so not all of them at once. @returns with each how many expectations it covers
+ */
+export function sparedGames(covered: readonly Pick<Covered, 'games'>[]): { readonly game: string; readonly covers: number }[] {
+  const covers = new Map<string, number>();
+  const needed = new Set<string>();
+  for (const { games } of covered)
+    for (const { game } of games) {
+      covers.set(game, (covers.get(game) ?? 0) + 1);
+      if (games.length <= othersEach) needed.add(game);
+    }
+  return [...covers]
+    .filter(([game]) => !needed.has(game))
+    .map(([game, n]) => ({ game, covers: n }))
+    .sort((x, y) => y.covers - x.covers || (x.game < y.game ? -1 : 1));
+}

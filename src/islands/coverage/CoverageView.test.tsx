@@ -33,6 +33,8 @@ const ready = (): void => {
     fromMemory: true,
     bands: ['K', '1'],
     lost: [],
+    spare: [{ game: 'two-lamps', title: 'Two Lamps', covers: 3 }],
+    sessions: null,
     items: [
       standard('K.CC.A.1', 'K'),
       standard('K.OA.A.4', 'K', { state: 'played', games: [game], gamesInAll: 1, stepsWithGame: 1 }),
@@ -121,5 +123,12 @@ describe('coverage', () => {
       { framework: 'us', identifiers: ['1.OA.C.6'], compared: true },
       { framework: 'us', identifiers: ['1.OA.C.6'], compared: true },
     ]);
+  });
+  it('asks about the term, and says what could be spared', async () => {
+    ready();
+    show(<CoverageView />);
+    expect(await screen.findByText(/One game could be put away/)).toBeTruthy();
+    await userEvent.selectOptions(screen.getByLabelText('Looked at'), 'what the term plays');
+    await waitFor(() => expect(api().asked.filter((a) => a.path === '/coverage').length).toBeGreaterThan(1));
   });
 });

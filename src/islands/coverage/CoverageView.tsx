@@ -29,11 +29,12 @@ function Coverage() {
   const tellUndo = useTellUndo();
   const [framework, setFramework] = useState('');
   const [without, setWithout] = useState('');
+  const [over, setOver] = useState<'shelf' | 'term'>('shelf');
   const [chosen, setChosen] = useState<string | null>(null);
   const [band, setBand] = useState<string | null>(null);
   const frameworks = useQuery({ queryKey: ['frameworks'], queryFn: () => call('GET /frameworks', { query: { limit: 100 } }) });
   const bins = useQuery({ queryKey: ['bins'], queryFn: () => call('GET /bins', { query: { limit: 5000 } }) });
-  const query = { ...(framework ? { framework } : {}), ...(without ? { without } : {}) };
+  const query = { ...(framework ? { framework } : {}), ...(without ? { without } : {}), ...(over === 'term' ? { over } : {}) };
   const coverage = useQuery({ queryKey: ['coverage', query], queryFn: () => call('GET /coverage', { query }) });
   const take = useMutation({
     mutationFn: (game: { readonly game: string; readonly title: string }) => call('POST /library/{id}/take', { params: { id: game.game } }),
@@ -75,6 +76,10 @@ function Coverage() {
             </option>
           ))}
         </select>
+        <select aria-label="Looked at" value={over} onChange={(e) => setOver(e.target.value as 'shelf' | 'term')}>
+          <option value="shelf">the whole shelf</option>
+          <option value="term">what the term plays</option>
+        </select>
         <select aria-label="Without a bin" value={without} onChange={(e) => setWithout(e.target.value)}>
           <option value="">with every bin</option>
           {bins.data?.items.map((b) => (
@@ -93,7 +98,8 @@ function Coverage() {
         <LinkButton href={link('/shelf')}>Back to the shelf</LinkButton>
       </div>
       <p className={styles.lead}>
-        <b>{there}</b> of {c.items.length} expectations have a game; <b>{c.items.length - there}</b> have none.
+        <b>{there}</b> of {c.items.length} expectations have a game; <b>{c.items.length - there}</b> have none
+        {c.sessions !== null && ` in the ${c.sessions} ${c.sessions === 1 ? 'session' : 'sessions'} of the term, planned or played`}.
         {without !== '' && c.lost.length > 0 && ` Without this bin ${c.lost.length} lose their last: ${c.lost.join(', ')}.`}
         {without !== '' && c.lost.length === 0 && ' Without this bin nothing is lost.'}
       </p>
@@ -137,6 +143,21 @@ function Coverage() {
         onTake={(g) => take.mutate(g)}
         onChoose={(e) => setChosen(e.identifier)}
       />
+      {c.spare.length > 0 && over === 'shelf' && (
+        <details className={panel.sheet}>
+          <summary>
+            {c.spare.length === 1 ? 'One game' : `${c.spare.length} games`} could be put away, each alone, and every expectation would still
+            have two others
+          </summary>
+          <ul className={styles.missing}>
+            {c.spare.map((s) => (
+              <li key={s.game}>
+                <a href={link(`/shelf/${s.game}`)}>{s.title}</a>, {s.covers} {s.covers === 1 ? 'expectation' : 'expectations'}
+              </li>
+            ))}
+          </ul>
+        </details>
+      )}
       <p className={`${panel.soft} ${panel.small}`}>
         A game counts for an expectation where one of its versions gives at least two chances in ten minutes on a step that stands for it;
         calculated from the rules, or the owner’s word. A chance is not proof.

@@ -81,4 +81,17 @@ describe('standards and games on one page', () => {
     expect((await ask('POST', '/coverage/compared', { framework: 'us', identifiers: ['nowhere'], compared: true })).status).toBe(404);
     expect((await ask('POST', '/coverage/compared', { framework: 'nowhere', identifiers: [], compared: true })).status).toBe(404);
   });
+  it('looks at what the sessions of a term play', async () => {
+    takeFromLibrary(place.db, 'two-lamps-lit', now);
+    expect(there(await coverage()).length).toBeGreaterThan(0);
+    const term = await coverage('&over=term');
+    expect([term.sessions, there(term)]).toEqual([0, []]);
+    createLearner(place.db, { nickname: 'Ada', born: '2020-05' }, today, now);
+    createLearner(place.db, { nickname: 'Ben', born: '2019-05' }, today, now);
+    await ask('POST', `/plans?today=${today}`, { present: ['ada', 'ben'], rounds: 1, minutes: 15, tables: 1, helpers: 1, seconds: 0.2 });
+    const played = await coverage('&over=term');
+    expect(played.sessions).toBe(1);
+    expect(there(played).length).toBeGreaterThan(0);
+    expect(played.items.some((e) => e.state === 'there')).toBe(false);
+  });
 });

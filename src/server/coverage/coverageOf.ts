@@ -3,11 +3,11 @@ import type { CoverageWire, CoveredWire } from '../../contract/wire/coverage';
 import type { Kept } from '../../contract/wire/route';
 import { libraryOffers } from '../../contract/libraryOffers';
 import { nameKey } from '../../core/content/names';
-import { type BestGame, gamesFor, standardsCovered } from '../../core/frameworks/standardsCovered';
+import { type BestGame, gamesFor, sparedGames, standardsCovered } from '../../core/frameworks/standardsCovered';
 import type { Offer } from '../../core/recommend/offer';
 import type { Db } from '../db/db';
 import { graphOf } from '../db/graphOf';
-import { comparedCodes, evidence, games, plans } from '../db/schema';
+import { comparedCodes, evidence, games, plans, terms } from '../db/schema';
 import { needsOf } from '../evidence/evidenceStore';
 import { allEstimates } from '../evidence/learnerState';
 import { frameworkItems, frameworkList } from '../frameworks/frameworkStore';
@@ -17,6 +17,7 @@ import { offersOf } from '../shelf/offers';
 
 const gamesTold = 5;
 const remediesTold = 2;
+const spareTold = 12;
 /** A child waits for a step it is ready for, and needs at least so much. */
 const leastNeed = 0.3;
 
@@ -26,6 +27,7 @@ export async function coverageOf(
   framework: string | undefined,
   without: string | undefined,
   today: string,
+  over: 'shelf' | 'term' = 'shelf',
 ): Promise<Kept<CoverageWire>> {
   const list = frameworkList(db);
   const chosen = framework === undefined ? list[0]! : list.find((f) => f.id === framework);
@@ -33,8 +35,11 @@ export async function coverageOf(
   const graph = graphOf(db);
   const rows = db.select({ id: games.id, title: games.title, bin: games.binId }).from(games).all();
   const binOf = new Map(rows.map((g) => [g.id, g.bin]));
+  const titleOf = new Map(rows.map((g) => [g.id, g.title]));
   const whole = await offersOf(db);
-  const shelf = without ? whole.filter((o) => binOf.get(o.game) !== without) : whole;
+  const inTerm = over === 'term' ? termSessions(db, today) : null;
+  const whatCounts = inTerm ? whole.filter((o) => inTerm.variants.has(o.variant)) : whole;
+  const shelf = without ? whatCounts.filter((o) => binOf.get(o.game) !== without) : whatCounts;
   const owned = new Set(rows.map((g) => nameKey(g.title)));
   const library = libraryOffers(graph).filter((o) => !owned.has(nameKey(o.gameTitle)));
   const items = frameworkItems(db, chosen.id);
@@ -60,7 +65,7 @@ export async function coverageOf(
       .all()
       .map((c) => c.identifier),
   );
-  const before = without ? standardsCovered(expected, whole, marks) : covered;
+  const before = without ? standardsCovered(expected, whatCounts, marks) : covered;
   return {
     framework: chosen.id,
     title: chosen.title,
@@ -82,7 +87,26 @@ export async function coverageOf(
         .map((l) => ({ learner: l.id, nickname: l.nickname })),
       remedies: covered[i]!.state === 'none' ? wire(library, remediesTold, gamesFor(expected[i]!.skills, library)) : [],
     })),
+    spare: sparedGames(covered)
+      .slice(0, spareTold)
+      .map((s) => ({ ...s, title: titleOf.get(s.game) ?? s.game })),
+    sessions: inTerm ? inTerm.sessions : null,
     lost: items.filter((_, i) => before[i]!.state !== 'none' && covered[i]!.state === 'none').map((e) => e.code),
+  };
+}
+
+/** Versions in the sessions of the term that holds today, or the latest one; all sessions where there is no term. */
+function termSessions(db: Db, today: string): { readonly sessions: number; readonly variants: ReadonlySet<string> } {
+  const all = db.select().from(terms).all();
+  const term = all.find((t) => t.starts <= today && today <= t.ends) ?? all.sort((x, y) => (x.starts < y.starts ? 1 : -1))[0];
+  const sessions = db
+    .select()
+    .from(plans)
+    .all()
+    .filter((p) => !term || (p.date >= term.starts && p.date <= term.ends));
+  return {
+    sessions: sessions.length,
+    variants: new Set(sessions.flatMap((p) => p.rounds.flatMap((r) => r.tables.flatMap((t) => t.seats.map((s) => s.variant))))),
   };
 }
 

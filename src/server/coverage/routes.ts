@@ -10,9 +10,9 @@ import { nextBest } from './nextBest';
 const stateWords = { none: 'no game', there: 'a game', planned: 'planned', played: 'played', seen: 'played and noted' } as const;
 
 export const coverageRoutes = serve(coverageWire, {
-  'GET /coverage': ({ db, query, today }) => coverageOf(db, query.framework, query.without, today),
+  'GET /coverage': ({ db, query, today }) => coverageOf(db, query.framework, query.without, today, query.over),
   'GET /coverage.pdf': async ({ db, query, today }) => {
-    const { items, framework, title, fromMemory } = await coverageOf(db, query.framework, query.without, today);
+    const { items, framework, title, fromMemory } = await coverageOf(db, query.framework, query.without, today, query.over);
     const pdf = await coveragePdf(
       {
         title,
@@ -38,7 +38,7 @@ export const coverageRoutes = serve(coverageWire, {
   },
   'GET /coverage/next': ({ db, query, today }) => nextBest(db, query.minutes, today),
   'GET /coverage.csv': async ({ db, query, today }) => {
-    const { items, framework } = await coverageOf(db, query.framework, query.without, today);
+    const { items, framework } = await coverageOf(db, query.framework, query.without, today, query.over);
     const rows = items.map((e) => [
       e.code,
       e.band ?? '',
