@@ -59,7 +59,7 @@ function Coverage() {
   const standard = c.items.find((e) => e.identifier === chosen) ?? c.items.find((e) => (e.band ?? '') === bandHere) ?? c.items[0];
   return (
     <>
-      <div className={panel.head}>
+      <div className={`${panel.head} ${styles.top}`}>
         <h1>Coverage</h1>
         <select
           aria-label="Framework"
@@ -150,11 +150,12 @@ function Coverage() {
             have two others
           </summary>
           <ul className={styles.missing}>
-            {c.spare.map((s) => (
+            {c.spare.slice(0, mostSpare).map((s) => (
               <li key={s.game}>
                 <a href={link(`/shelf/${s.game}`)}>{s.title}</a>, {s.covers} {s.covers === 1 ? 'expectation' : 'expectations'}
               </li>
             ))}
+            {c.spare.length > mostSpare && <li className={panel.soft}>and {c.spare.length - mostSpare} more that cover less</li>}
           </ul>
         </details>
       )}
@@ -172,3 +173,6 @@ function bandMostWaitedIn({ bands, items }: CoverageWire): string {
     items.filter((e) => (e.band ?? '') === band && e.state === 'none').reduce((sum, e) => sum + e.waiting.length, 0);
   return bands.reduce((x, y) => (waiting(y) > waiting(x) ? y : x), bands[0] ?? '');
 }
+
+/** Games that could be spared and are told by name. */
+const mostSpare = 12;

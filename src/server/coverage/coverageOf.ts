@@ -17,7 +17,6 @@ import { offersOf } from '../shelf/offers';
 
 const gamesTold = 5;
 const remediesTold = 2;
-const spareTold = 12;
 /** A child waits for a step it is ready for, and needs at least so much. */
 const leastNeed = 0.3;
 
@@ -87,9 +86,7 @@ export async function coverageOf(
         .map((l) => ({ learner: l.id, nickname: l.nickname })),
       remedies: covered[i]!.state === 'none' ? wire(library, remediesTold, gamesFor(expected[i]!.skills, library)) : [],
     })),
-    spare: sparedGames(covered)
-      .slice(0, spareTold)
-      .map((s) => ({ ...s, title: titleOf.get(s.game) ?? s.game })),
+    spare: sparedGames(covered).map((s) => ({ ...s, title: titleOf.get(s.game) ?? s.game })),
     sessions: inTerm ? inTerm.sessions : null,
     lost: items.filter((_, i) => before[i]!.state !== 'none' && covered[i]!.state === 'none').map((e) => e.code),
   };
