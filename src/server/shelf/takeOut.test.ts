@@ -93,6 +93,21 @@ describe('taking the shelf out', () => {
     expect(shelfOf(there.db)).toEqual(shelfOf(here.db));
   });
 
+  it('does not make the owner’s word of what was only read from words', () => {
+    const csv = 'Game,Grade,Notes\nMake ten pairs,K-1,keep them if they make ten\n';
+    const tables = textTables(new TextEncoder().encode(csv));
+    if (!tables.ok) throw new Error(tables.problem.message);
+    importTables(here.db, tables.value, { commit: true }, now);
+    const before = here.db.select().from(variants).get()!;
+    expect([before.said, before.declared.length > 0]).toEqual(['words', true]);
+    for (const file of [gameFile(here.db, before.gameId), shelfCsv(here.db, false)]) {
+      there.remove();
+      there = new Workspace();
+      bring(file);
+      expect(there.db.select().from(variants).get()).toMatchObject({ said: 'words', declared: before.declared });
+    }
+  });
+
   it('leaves nothing that a spreadsheet runs or turns into a day', () => {
     fill();
     const csv = shelfCsv(here.db, false);

@@ -102,7 +102,8 @@ function fileGame(db: Db, game: GameRow, own: readonly VariantRow[]): FileGame {
     notes: game.notes,
     rules: game.rules,
     versions: own.map((v) => {
-      const doses = offers.get(v.id)?.doses;
+      // What words were read for is nobody's word yet, and is read anew elsewhere.
+      const doses = v.said === 'words' ? undefined : offers.get(v.id)?.doses;
       const told = doses ? [...practised(doses)].filter((k) => doses[k]! >= leastTold).sort((x, y) => doses[y]! - doses[x]!) : [];
       return {
         title: v.title,
