@@ -1,12 +1,12 @@
 import { useEffect, useRef, useState } from 'react';
 import type { KindWire } from '../../contract/wire/thingsOwned';
-import { Button } from '../../ui/Button';
 import { ThingDrawing } from '../../ui/things/ThingDrawing';
 import panel from '../shared/panel.module.css';
 import { StateMark } from '../things/StateMark';
 import { stateWords, unitWords } from '../things/useThings';
 import type { Found } from './progress';
 import styles from './stocktake.module.css';
+import { Foot, GoneVerdict, RightBin } from './verdicts';
 
 export interface KindAnswer {
   /** So many are here; or plenty, or nobody is sure. */
@@ -138,33 +138,10 @@ export function CountKind({
         ))}
       </div>
       {wrong === 'gone' && (
-        <div className={styles.verdict}>
-          <label>
-            What is gone? <input value={gone} placeholder="3 of 20 cards" onChange={(e) => setGone(e.target.value)} />
-          </label>
-          <Button onClick={() => answer('print')}>To be made: on the list</Button>
-          <Button onClick={() => answer('leave')}>Leave it so, still good</Button>
-        </div>
+        <GoneVerdict gone={gone} example="3 of 20 cards" onGone={setGone} onVerdict={(make) => answer(make ? 'print' : 'leave')} />
       )}
-      {wrong === 'bin' && (
-        <div className={styles.verdict}>
-          <label>
-            Where does it belong?{' '}
-            <select value={moved} onChange={(e) => setMoved(e.target.value)}>
-              <option value="">choose …</option>
-              {drawers.map((d) => (
-                <option key={d}>{d}</option>
-              ))}
-            </select>
-          </label>
-        </div>
-      )}
-      <div className={styles.foot}>
-        <span>{next === null ? 'The last one' : `Next: ${next}`}</span>
-        <Button kind="main" onClick={() => answer(null)}>
-          {said}, {next === null ? 'done' : 'next'}
-        </Button>
-      </div>
+      {wrong === 'bin' && <RightBin drawers={drawers} moved={moved} onMoved={setMoved} />}
+      <Foot said={said} next={next} onNext={() => answer(null)} />
     </section>
   );
 }

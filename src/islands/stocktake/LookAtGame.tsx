@@ -1,9 +1,9 @@
 import { useEffect, useRef, useState } from 'react';
 import type { GameWire } from '../../contract/wire/shelf';
-import { Button } from '../../ui/Button';
 import panel from '../shared/panel.module.css';
 import type { Found } from './progress';
 import styles from './stocktake.module.css';
+import { Foot, GoneVerdict, RightBin } from './verdicts';
 
 export interface GameAnswer {
   readonly patch: { condition?: string; bin?: string };
@@ -14,6 +14,8 @@ export interface GameAnswer {
 
 const states = { here: 'here', missing: 'not here', worn: 'worn', gone: 'incomplete', bin: 'wrong bin', next: 'next year’s' } as const;
 type State = keyof typeof states;
+/** What is written of a game that was not there. */
+const notFound = 'not found in its bin';
 
 /** One game of a bin: is it there, whole, and where it belongs? */
 export function LookAtGame({
@@ -37,11 +39,11 @@ export function LookAtGame({
     const { title } = game;
     onAnswer({
       patch: {
-        ...(state === 'missing' ? { condition: 'not found in its bin' } : {}),
+        ...(state === 'missing' ? { condition: notFound } : {}),
         ...(state === 'worn' ? { condition: 'worn' } : {}),
         ...(state === 'gone' ? { condition: make ? `${what}: to be made` : what } : {}),
-        // What was wrong once and is well again is said no more.
-        ...(state === 'here' && game.condition !== '' ? { condition: '' } : {}),
+        // What was lost and is found is said no more; whatever else she wrote of it stays.
+        ...(state === 'here' && game.condition === notFound ? { condition: '' } : {}),
         ...(state === 'bin' && moved !== '' ? { bin: moved } : {}),
       },
       away: state === 'next',
@@ -69,34 +71,9 @@ export function LookAtGame({
           </button>
         ))}
       </div>
-      {state === 'gone' && (
-        <div className={styles.verdict}>
-          <label>
-            What is gone? <input value={gone} placeholder="the small triangle" onChange={(e) => setGone(e.target.value)} />
-          </label>
-          <Button onClick={() => answer(true)}>To be made: on the list</Button>
-          <Button onClick={() => answer(false)}>Leave it so, still good</Button>
-        </div>
-      )}
-      {state === 'bin' && (
-        <div className={styles.verdict}>
-          <label>
-            Where does it belong?{' '}
-            <select value={moved} onChange={(e) => setMoved(e.target.value)}>
-              <option value="">choose …</option>
-              {drawers.map((d) => (
-                <option key={d}>{d}</option>
-              ))}
-            </select>
-          </label>
-        </div>
-      )}
-      <div className={styles.foot}>
-        <span>{next === null ? 'The last one' : `Next: ${next}`}</span>
-        <Button kind="main" onClick={() => answer(false)}>
-          {states[state]}, {next === null ? 'done' : 'next'}
-        </Button>
-      </div>
+      {state === 'gone' && <GoneVerdict gone={gone} example="the small triangle" onGone={setGone} onVerdict={answer} />}
+      {state === 'bin' && <RightBin drawers={drawers} moved={moved} onMoved={setMoved} />}
+      <Foot said={states[state]} next={next} onNext={() => answer(false)} />
     </section>
   );
 }

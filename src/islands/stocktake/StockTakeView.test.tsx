@@ -3,32 +3,13 @@ import { screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { beforeEach, describe, expect, it } from 'vitest';
 import type { KindWire } from '../../contract/wire/thingsOwned';
-import { game, islandTest, page } from '../island.testing';
+import { game, islandTest, page, thing } from '../island.testing';
 import { answered, none, readProgress, writeProgress } from './progress';
 import StockTakeView from './StockTakeView';
 
 const { api, show } = islandTest();
-const kind = (id: string, title: string, more: Partial<KindWire> = {}): KindWire => ({
-  id,
-  title,
-  alsoCalled: [],
-  unit: 'set',
-  quantity: 3,
-  owned: 3,
-  state: 'number',
-  plentiful: false,
-  bin: 'blue',
-  drawer: 'Blue tote',
-  place: 1,
-  condition: '',
-  incomplete: '',
-  loans: [],
-  standIn: null,
-  smallParts: false,
-  caution: null,
-  shipped: true,
-  ...more,
-});
+const kind = (id: string, title: string, more: Partial<KindWire> = {}): KindWire =>
+  thing(id, { title, unit: 'set', quantity: 3, owned: 3, bin: 'blue', drawer: 'Blue tote', ...more });
 beforeEach(() => {
   localStorage.clear();
   api()
@@ -94,6 +75,25 @@ describe('stock-take', () => {
     await userEvent.click(screen.getByRole('button', { name: 'wrong bin, done' }));
     await waitFor(() => expect(sent('/games/two-lamps')).toEqual({ bin: 'Hall closet', version: 1 }));
     expect(screen.getByText('Blue tote is looked at')).toBeTruthy();
+  });
+
+  it('leaves what was written of a game that is here, and forgets only that it was lost', async () => {
+    api()
+      .on('GET /kinds', page([]))
+      .on(
+        'GET /games',
+        page([
+          game('two-lamps', { bin: 'blue', condition: 'laminated' }),
+          game('levers', { bin: 'blue', condition: 'not found in its bin' }),
+        ]),
+      );
+    api().on('PATCH /games/levers', { id: 'levers', change: 'c5' });
+    show(<StockTakeView />);
+    await begin();
+    await userEvent.click(screen.getByRole('button', { name: 'here, next' }));
+    await userEvent.click(await screen.findByRole('button', { name: 'here, done' }));
+    await waitFor(() => expect(sent('/games/levers')).toEqual({ condition: '', version: 1 }));
+    expect(sent('/games/two-lamps')).toBeUndefined();
   });
 
   it('says what to do where there is no bin', async () => {

@@ -3,32 +3,13 @@ import { screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { describe, expect, it, vi } from 'vitest';
 import type { KindWire } from '../../contract/wire/thingsOwned';
-import { islandTest } from '../island.testing';
+import { islandTest, thing } from '../island.testing';
 import { App } from '../shared/App';
 import { AskThings, untold } from './AskThings';
 
 const { api, show } = islandTest();
-const kind = (id: string, state: KindWire['state'], more: Partial<KindWire> = {}): KindWire => ({
-  id,
-  title: id[0]!.toUpperCase() + id.slice(1),
-  alsoCalled: [],
-  unit: 'piece',
-  quantity: 0,
-  owned: 0,
-  state,
-  plentiful: state === 'unsure',
-  bin: null,
-  drawer: 'Spare parts',
-  place: 1,
-  condition: '',
-  incomplete: '',
-  loans: [],
-  standIn: null,
-  smallParts: false,
-  caution: null,
-  shipped: true,
-  ...more,
-});
+const kind = (id: string, state: KindWire['state'], more: Partial<KindWire> = {}): KindWire =>
+  thing(id, { title: id[0]!.toUpperCase() + id.slice(1), quantity: 0, owned: 0, state, plentiful: state === 'unsure', ...more });
 
 describe('a game that is taken asks once', () => {
   it('for what nobody has told, the most that a version takes, and for nothing else', () => {
