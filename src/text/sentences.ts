@@ -162,7 +162,17 @@ export function helpingSentence(
 }
 
 /** Why a seat was given; frozen with the plan. */
+/** Why a seat is good for a child; where two share it, whose it is comes first. */
 export function seatSentence(
+  seat: { skill: string | null; because: SeatBecause; chances: number; success: number; stretched: boolean; partner?: string | undefined },
+  nickname: string,
+  skillTitle: (id: string) => string,
+): string {
+  const why = seatReasonWords(seat, nickname, skillTitle);
+  return seat.partner ? `Partners with ${seat.partner} on one seat, in turns. ${why}` : why;
+}
+
+function seatReasonWords(
   seat: { skill: string | null; because: SeatBecause; chances: number; success: number; stretched: boolean },
   nickname: string,
   skillTitle: (id: string) => string,

@@ -16,6 +16,8 @@ const table = obj({
   game: str,
   title: str,
   helper: bool,
+  /** A grown-up plays along. */
+  grownUp: bool,
   /** The child whose note would tell most; null where no seat is for a step. */
   lookFor: nullable(str),
   materials: arr(obj({ ...material.properties, title: str })),
@@ -32,6 +34,8 @@ const table = obj({
       skill: nullable(str),
       /** The tool to lay out for this child, a kind or a sort of help; null for none. */
       tool: nullable(str),
+      /** The child whose seat it is, where two play it as partners. */
+      with: nullable(str),
     }),
   ),
 });
@@ -40,7 +44,12 @@ export type TableWire = Static<typeof table>;
 
 export type SeatWire = TableWire['seats'][number];
 
-const round = obj({ tables: arr(table), resting: arr(str) });
+const round = obj({
+  tables: arr(table),
+  resting: arr(str),
+  /** What those who rest without having asked for it can do. */
+  meanwhile: arr(obj({ learner: str, text: str })),
+});
 
 /** Who has no seat, and the smallest set of things that together would bring one. */
 const missingSeats = obj({
@@ -88,6 +97,8 @@ const plan = obj({
     seed: int,
     preparationMinutes: nullable(num),
     withoutGames: opt(arr(str)),
+    grownUp: bool,
+    everybody: arr(obj({ round: int, game: str })),
   }),
   edited: bool,
   forecast: bool,
@@ -124,6 +135,10 @@ const planBody = closed(
     timesEach: whole(1, 4),
     /** Games that are not to be played in this session. */
     withoutGames: arr(str, 500),
+    /** A grown-up may take a seat where a game wants one player more. */
+    grownUp: bool,
+    /** Rounds in which everybody plays the same game at one table. */
+    everybody: arr(closed({ round: whole(0, mostRounds - 1), game: str }, ['round', 'game']), mostRounds),
     locks: arr(lockBody, mostRounds * mostPresent),
     resting: arr(closed({ learner: str, round: Type.Integer({ minimum: 0 }) }, ['learner', 'round']), mostRounds * mostPresent),
   },
@@ -136,7 +151,10 @@ const editedRounds = arr(
   closed(
     {
       tables: arr(
-        closed({ game: str, seats: arr(closed({ learner: str, variant: str }, ['learner']), 30) }, ['game', 'seats']),
+        closed({ game: str, grownUp: bool, seats: arr(closed({ learner: str, variant: str, with: str }, ['learner']), mostPresent) }, [
+          'game',
+          'seats',
+        ]),
         mostTables,
       ),
       resting: arr(str, mostPresent),
@@ -169,8 +187,9 @@ const storedRound = obj({
     obj({
       game: str,
       helper: bool,
+      grownUp: opt(bool),
       lookFor: opt(nullable(str)),
-      seats: arr(obj({ learner: str, variant: str, why: str, skill: opt(nullable(str)), tool: opt(nullable(str)) })),
+      seats: arr(obj({ learner: str, variant: str, why: str, skill: opt(nullable(str)), tool: opt(nullable(str)), with: opt(str) })),
     }),
   ),
   resting: arr(str),
@@ -293,6 +312,7 @@ export const plansWire = define({
         rounds: perSession.rounds,
         tables: perSession.tables,
         helpers: perSession.helpers,
+        grownUp: bool,
       },
       ['present'],
     ),
@@ -357,6 +377,11 @@ export const plansWire = define({
     }),
     waits: true,
   },
+  'GET /plans/{id}/everybody': {
+    summary: 'Games that all who are there could play together in one round, best first',
+    response: obj({ items: arr(obj({ game: str, title: str, most: int, for: int })) }),
+    waits: true,
+  },
   'POST /plans/{id}/instead': {
     summary: 'Games that could be played at a table in place of its own without breaking a rule, best first',
     body: closed(
@@ -387,6 +412,8 @@ export const plansWire = define({
         timesEach: whole(1, 4),
         /** Games that are not to be played today. */
         withoutGames: arr(str, 500),
+        grownUp: bool,
+        everybody: arr(closed({ round: whole(0, mostRounds - 1), game: str }, ['round', 'game']), mostRounds),
         /** Seats stay where they can. */
         fewChanges: bool,
         version: int,

@@ -70,6 +70,42 @@ describe('a game that is lively or on the floor', () => {
   });
 });
 
+describe('a grown-up who may take a seat', () => {
+  it('plays with a child who is alone, and is bound by it', () => {
+    const built = buildSession(graph, offers, [small], settings());
+    const { schedule, status } = planSession(built.instance, solve, { seed: 1, moves: 4000 });
+    expect(status).not.toBe('infeasible');
+    const table = schedule[0]![0]!;
+    expect(built.options[table.game]!).toMatchObject({ game: 'lamps', grownUp: true });
+    expect([built.instance.games[table.game]!.helper, table.learners]).toEqual([1, [0]]);
+    // With nobody to play with, a game for two cannot be played.
+    const nobody = buildSession(graph, offers, [small], settings({ helpers: 0 }));
+    expect(nobody.options.some((o) => o.grownUp)).toBe(false);
+    expect(planSession(nobody.instance, solve, { seed: 1, moves: 4000 }).status).not.toBe('optimal');
+  });
+  it('lets two children of different games sit at two tables, where that is wished', () => {
+    const wide = [
+      { ...offers[0]!, ages: [4, 7] as [number, number] },
+      { ...offers[1]!, helper: 'alone' as const },
+    ];
+    const plain = buildSession(graph, wide, [small, tall], settings({ tables: 2, helpers: 2 }));
+    expect(plain.options.some((o) => o.grownUp)).toBe(false);
+    const along = buildSession(graph, wide, [small, tall], settings({ tables: 2, helpers: 2, grownUp: true }));
+    const { schedule } = planSession(along.instance, solve, { seed: 1, moves: 20_000 });
+    expect(checkPlan(along.instance, schedule)).toEqual([]);
+    expect(schedule[0]!.map((t) => [along.options[t.game]!.game, along.options[t.game]!.grownUp, t.learners]).toSorted()).toEqual([
+      ['lamps', true, [0]],
+      ['relay', true, [1]],
+    ]);
+  });
+  it('takes one seat of those a game wants, so that no more sit than may', () => {
+    const three = [{ ...offers[0]!, players: [3, 4] as [number, number] }];
+    const built = buildSession(graph, three, [small, { ...small, learner: 'small2' }], settings({ grownUp: true }));
+    const along = built.options.findIndex((o) => o.grownUp);
+    expect([built.instance.games[along]!.min, built.instance.games[along]!.max]).toEqual([2, 2]);
+  });
+});
+
 describe('a large shelf', () => {
   const many = Array.from({ length: 300 }, (_, i) => offer(`game-${i}`, i % 2 === 0 ? 'add-in-5' : 'times-6-9'));
   it('is looked at closely in part, and says how much was passed over; all of it where that is asked', () => {

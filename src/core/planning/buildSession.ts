@@ -14,6 +14,8 @@ export interface TableOption {
   readonly offers: readonly Offer[];
   /** Somebody sits beside: open to those for whom the game alone would be too hard, and it binds a helper. */
   readonly beside: boolean;
+  /** A grown-up takes one of the seats, and is bound by it. */
+  readonly grownUp?: boolean;
 }
 
 export interface SessionSettings {
@@ -23,6 +25,8 @@ export interface SessionSettings {
   readonly helpers: number;
   /** Who sits beside where a game is hard is left to the organiser; it is when there are no helpers. */
   readonly besideFree?: boolean;
+  /** A grown-up may take a seat where a game wants one player more; always so where a child is alone. */
+  readonly grownUp?: boolean;
   readonly preparationMinutes: number;
   /** How often a child may play the same game; once where nothing is said. */
   readonly timesEach?: number;
@@ -90,8 +94,13 @@ export function buildSession(
   const everything = learners.map((l) => alone.map((o) => bestOffer(graph, o, l, settings.minutes)));
   const keepers = worthConsidering(alone, everything, learners, settings);
   const found = everything.map((row) => keepers.map((i) => row[i]!));
-  const places = withBeside(
-    keepers.map((i) => alone[i]!),
+  const places = withGrownUp(
+    withBeside(
+      keepers.map((i) => alone[i]!),
+      found,
+      learners,
+      settings,
+    ),
     found,
     learners,
     settings,
@@ -102,7 +111,9 @@ export function buildSession(
   const families = new Map<string, number>();
   for (const o of options) if (!families.has(o.game)) families.set(o.game, families.size);
   const helped = bindsBeside(settings);
-  const best = found.map((row) => places.map(({ option, of }) => (row[of]!.beside && helped && !option.beside ? nothing : row[of]!)));
+  const best = found.map((row) =>
+    places.map(({ option, of }) => (row[of]!.beside && helped && !option.beside && !option.grownUp ? nothing : row[of]!)),
+  );
   const chosen = best.map((row) => row.map((c) => c.offer));
   const stretched = best.map((row) => row.map((c) => c.beside));
   const gapSkills = learners.map((l, i) => servedNeeds(l, chosen[i]!, settings.minutes));
@@ -117,11 +128,9 @@ export function buildSession(
     stock: kinds.map((k) => (settings.plentiful.has(k) ? plenty : (settings.stock.get(k) ?? 0))),
     slopes,
     games: options.map((o) => ({
-      // Nobody sits alone while others play, even where a game could be played alone.
-      min: Math.max(Math.min(leastTogether, learners.length), ...o.offers.map((v) => v.players[0])),
-      max: mostForWait(o.offers, Math.min(...o.offers.map((v) => v.players[1])), settings.wishes?.longestWait),
+      ...sizesOf(o, learners.length, settings),
       materials: materialsOf(o.offers).map(([k, q]): [number, number] => [kindIndex.get(k)!, q]),
-      helper: o.beside || o.offers.some((v) => v.helper === 'needed') ? 1 : 0,
+      helper: o.beside || o.grownUp || o.offers.some((v) => v.helper === 'needed') ? 1 : 0,
       preparation: Math.max(...o.offers.map((v) => v.preparationMinutes)),
       family: families.get(o.game)!,
       ...(o.offers.some((v) => (v.room ?? 'calm') !== 'calm') ? { loud: true } : {}),
@@ -231,18 +240,53 @@ function withBeside(
   if (!bindsBeside(settings)) return places;
   const hard = places
     .filter(({ of }) => found.some((row) => row[of]!.beside))
-    .map(({ option, of }) => {
-      const worth = learners.reduce((sum, l, i) => {
-        const offer = found[i]![of]!.offer;
-        return offer
-          ? sum + valueOf(offer, l, settings.minutes) * notStale(settings.daysSincePlayed.get(`${l.learner}|${option.game}`))
-          : sum;
-      }, 0);
-      return { option: { ...option, beside: true }, of, worth };
-    })
+    .map((place) => ({ option: { ...place.option, beside: true }, of: place.of, worth: worthToAll(place, found, learners, settings) }))
     .sort((x, y) => y.worth - x.worth || x.of - y.of)
     .slice(0, mostBeside);
   return [...places, ...hard];
+}
+
+/** Fewest and most children at a table. Nobody sits alone while others play, even where a game could be played alone. */
+function sizesOf(o: TableOption, children: number, { wishes }: SessionSettings): { min: number; max: number } {
+  const fewest = Math.max(...o.offers.map((v) => v.players[0]));
+  // With a grown-up as one of them nobody is alone, and one seat fewer is for children.
+  if (o.grownUp) return { min: Math.max(1, fewest - 1), max: Math.max(1, Math.max(leastTogether, fewest) - 1) };
+  return {
+    min: Math.max(Math.min(leastTogether, children), fewest),
+    max: mostForWait(o.offers, Math.min(...o.offers.map((v) => v.players[1])), wishes?.longestWait),
+  };
+}
+
+/** Ways with a grown-up in a seat that a session considers: those that could do most. */
+const mostGrownUp = 60;
+
+/** Where a grown-up may play along: every way of sharing a game that wants two players or more, again with one seat taken. */
+function withGrownUp(
+  places: { readonly option: TableOption; readonly of: number }[],
+  found: readonly (readonly Chosen[])[],
+  learners: readonly LearnerNeeds[],
+  settings: SessionSettings,
+): { readonly option: TableOption; readonly of: number }[] {
+  if (settings.helpers === 0 || !(settings.grownUp || learners.length === 1)) return places;
+  const more = places
+    .filter(({ option }) => !option.beside && option.offers.every((o) => o.players[1] >= leastTogether))
+    .map((place) => ({ ...place, worth: worthToAll(place, found, learners, settings) }))
+    .filter(({ worth }) => worth > 0)
+    .sort((x, y) => y.worth - x.worth || x.of - y.of)
+    .slice(0, settings.everyGame ? Infinity : mostGrownUp);
+  return [...places, ...more.map(({ option, of }) => ({ option: { ...option, grownUp: true }, of }))];
+}
+
+function worthToAll(
+  { option, of }: { readonly option: TableOption; readonly of: number },
+  found: readonly (readonly Chosen[])[],
+  learners: readonly LearnerNeeds[],
+  settings: SessionSettings,
+): number {
+  return learners.reduce((sum, l, i) => {
+    const offer = found[i]![of]!.offer;
+    return offer ? sum + valueOf(offer, l, settings.minutes) * notStale(settings.daysSincePlayed.get(`${l.learner}|${option.game}`)) : sum;
+  }, 0);
 }
 
 /** The best version that is open to a learner; where only harder ones are, the easiest of those, with somebody beside. */

@@ -15,6 +15,7 @@ import { objectiveOf } from './objective';
 import type { PlannedMeeting } from './plannedMeeting';
 import { movesPerSecond, type PlanOutcome, planSession } from './planSession';
 import { readMeeting } from './readMeeting';
+import { isShared, playersAt } from './seatsAt';
 
 export interface TermLearner extends NeedyLearner {
   /** Where each skill stands, by index. */
@@ -44,6 +45,8 @@ export interface PlanningInput {
   readonly preparationMinutes: number;
   /** How often a child may play the same game in one session; once where nothing is said. */
   readonly timesEach?: number;
+  /** A grown-up may take a seat. */
+  readonly grownUp?: boolean;
   readonly played: readonly WirePlayed[];
   readonly wishes?: Wishes;
   /** How often two sat together lately, by `pairKey`, and in how many rounds each had no seat. */
@@ -101,6 +104,7 @@ export function* termSteps(
       ...meeting,
       preparationMinutes: input.preparationMinutes,
       ...(input.timesEach ? { timesEach: input.timesEach } : {}),
+      ...(input.grownUp ? { grownUp: true } : {}),
       stock: new Map(input.stock),
       plentiful: new Set(input.plentiful),
       daysSincePlayed: daysSince(played, meeting.date),
@@ -150,13 +154,15 @@ export function* termSteps(
             const pair = pairKey(learner, other.learner);
             satTogether.set(pair, (satTogether.get(pair) ?? 0) + 1);
           }
-          played.push({ learner, variant, game: table.game, players: table.seats.length, minutes: meeting.minutes, date: meeting.date });
+          const players = playersAt(table);
+          played.push({ learner, variant, game: table.game, players, minutes: meeting.minutes, date: meeting.date });
           practise(
             graph,
             state.get(seat.learner)!.skills,
-            atTable(offerOf.get(seat.variant)!, table.seats.length, meeting.minutes),
+            atTable(offerOf.get(seat.variant)!, players, meeting.minutes),
             needs.find((n) => n.learner === seat.learner)!,
             meeting,
+            isShared(table, learner) ? 0.5 : 1,
           );
         }
   }
@@ -223,9 +229,17 @@ export function daysSince(played: readonly Pick<WirePlayed, 'learner' | 'game' |
 /** Practice of fewer chances than this is none. */
 const leastChances = 1;
 
-function practise(graph: SkillGraph, skills: Standing[], offer: Offer, needs: LearnerNeeds, { date, minutes }: TermMeeting): void {
+function practise(
+  graph: SkillGraph,
+  skills: Standing[],
+  offer: Offer,
+  needs: LearnerNeeds,
+  { date, minutes }: TermMeeting,
+  /** Of the seat's chances: half where two share it. */
+  share: number,
+): void {
   for (const k of practised(offer.doses)) {
-    const chances = (offer.doses[k]! * minutes) / 10;
+    const chances = (share * offer.doses[k]! * minutes) / 10;
     if (chances >= leastChances) skills[k] = afterPractice(graph, k, skills[k]!, date, chances, needs, chances >= metFrom);
   }
 }

@@ -17,6 +17,8 @@ export interface PlannedSeat {
   readonly chances: number;
   readonly success: number;
   readonly stretched: boolean;
+  /** The child whose seat it is, where two play it as partners. */
+  readonly with?: string;
 }
 
 /** One thing that would help: a number of the session that is larger, things to be had, or something that is let go. */
@@ -58,7 +60,11 @@ export interface PlannedMeeting {
       readonly seats: readonly PlannedSeat[];
       /** The child whose note would tell most for what comes next; null where no seat is for a step. */
       readonly lookFor: string | null;
+      /** A grown-up takes a seat. */
+      readonly grownUp?: boolean;
     }[];
+    /** A game to be played alone for those who rest and did not ask for it; null where there is none. */
+    readonly meanwhile: readonly { readonly learner: string; readonly variant: string | null; readonly skill: string | null }[];
     readonly resting: readonly string[];
   }[];
 }

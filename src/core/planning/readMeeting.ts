@@ -2,6 +2,9 @@ import type { LearnerNeeds } from '../recommend/learnerNeeds';
 import type { Offer } from '../recommend/offer';
 import type { SkillGraph } from '../skills/skillGraph';
 import type { BuiltSession } from './buildSession';
+import { rests } from './instance';
+import { meanwhileFor } from './meanwhile';
+import { type Partner, partnersIn } from './partners';
 import type { Diagnosis } from './diagnose';
 import type { HelpingStep, MissingSeats, PlannedMeeting, PlannedSeat, SeatName } from './plannedMeeting';
 import type { PlanOutcome } from './planSession';
@@ -16,6 +19,9 @@ export function readMeeting(
   needs: readonly LearnerNeeds[],
   at: (variant: string, players: number) => Offer,
 ): PlannedMeeting {
+  const partners = partnersIn(built, outcome.schedule);
+  /** What each was given to do meanwhile in an earlier round. */
+  const given = new Map<number, Set<string>>();
   return {
     date: meeting.date,
     status: outcome.status,
@@ -24,26 +30,51 @@ export function readMeeting(
     changes: null,
     considered: built.passedOver > 0 ? built.options.length : null,
     missing: outcome.diagnosis && missingSeats(outcome.diagnosis, built, needs),
-    rounds: outcome.schedule.map((tables) => {
-      const seated = new Set(tables.flatMap((t) => t.learners));
+    rounds: outcome.schedule.map((tables, round) => {
+      const here = partners.filter((p) => p.round === round);
+      const seated = new Set([...tables.flatMap((t) => t.learners), ...here.map((p) => p.learner)]);
+      const resting = needs.flatMap((n, l) => (seated.has(l) ? [] : [{ learner: n.learner, l }]));
       return {
-        tables: tables.map((t) => ({
-          game: built.options[t.game]!.game,
-          lookFor: lookForAt(
-            t.learners.map((l) => ({ needs: needs[l]!, offer: built.chosen[l]![t.game]! })),
-            meeting.minutes,
-          ),
-          seats: t.learners.map((l): PlannedSeat => {
-            const offer = at(built.chosen[l]![t.game]!.variant, t.learners.length);
+        tables: tables.map((t, table) => {
+          const option = built.options[t.game]!;
+          const sharers = here.filter((p) => p.table === table);
+          const players = t.learners.length + (option.grownUp ? 1 : 0);
+          const seatOf = (l: number, partner?: Partner): PlannedSeat => {
+            const offer = at(built.chosen[partner?.holder ?? l]![t.game]!.variant, players);
+            const reason = seatReason(graph, offer, needs[l]!, meeting.minutes);
+            const shared = partner !== undefined || sharers.some((p) => p.holder === l);
             return {
               learner: needs[l]!.learner,
               variant: offer.variant,
-              ...seatReason(graph, offer, needs[l]!, meeting.minutes),
-              stretched: built.stretched[l]![t.game]!,
+              ...reason,
+              // Two at one seat make about half of its moves each.
+              chances: shared ? reason.chances / 2 : reason.chances,
+              stretched: built.stretched[l]![t.game]! && !option.grownUp,
+              ...(partner ? { with: needs[partner.holder]!.learner } : {}),
+            };
+          };
+          return {
+            game: option.game,
+            ...(option.grownUp ? { grownUp: true } : {}),
+            lookFor: lookForAt(
+              t.learners.map((l) => ({ needs: needs[l]!, offer: built.chosen[l]![t.game]! })),
+              meeting.minutes,
+            ),
+            seats: t.learners.flatMap((l) => [seatOf(l), ...sharers.filter((p) => p.holder === l).map((p) => seatOf(p.learner, p))]),
+          };
+        }),
+        meanwhile: resting
+          .filter(({ l }) => !rests(built.instance, l, round))
+          .map(({ learner, l }) => {
+            const offer = meanwhileFor(built, outcome.schedule, round, l, given.get(l) ?? new Set());
+            if (offer) given.set(l, new Set([...(given.get(l) ?? []), offer.variant]));
+            return {
+              learner,
+              variant: offer?.variant ?? null,
+              skill: offer ? seatReason(graph, offer, needs[l]!, meeting.minutes).skill : null,
             };
           }),
-        })),
-        resting: needs.filter((_, l) => !seated.has(l)).map((n) => n.learner),
+        resting: resting.map(({ learner }) => learner),
       };
     }),
   };

@@ -8,6 +8,8 @@ export interface Play {
   readonly learner: string;
   readonly variant: string;
   readonly players: number;
+  /** Two played the seat as partners: each met half of its chances. */
+  readonly shared?: boolean;
   readonly minutes: number;
   readonly date: string;
 }
@@ -25,7 +27,8 @@ export function metInPlay(plays: readonly Play[], offers: readonly Offer[]): Rea
     let mine = met.get(p.learner);
     if (!mine) met.set(p.learner, (mine = new Map()));
     const { doses } = atTable(offer, p.players, p.minutes);
-    for (const k of practised(doses)) if ((doses[k]! * p.minutes) / 10 >= metFrom && p.date > (mine.get(k) ?? '')) mine.set(k, p.date);
+    for (const k of practised(doses))
+      if (((p.shared ? 0.5 : 1) * doses[k]! * p.minutes) / 10 >= metFrom && p.date > (mine.get(k) ?? '')) mine.set(k, p.date);
   }
   return met;
 }

@@ -26,6 +26,7 @@ export function SessionDialog({ date, meeting, onClose }: { date: string; meetin
     tables: meeting?.tables ?? 4,
     helpers: meeting?.helpers ?? 2,
   });
+  const [grownUp, setGrownUp] = useState(false);
   const [running, setRunning] = useState<number | null>(null);
   const [job, setJob] = useState<string | null>(null);
   const [problem, setProblem] = useState<ApiError | null>(null);
@@ -38,7 +39,7 @@ export function SessionDialog({ date, meeting, onClose }: { date: string; meetin
     setRunning(0);
     stopper.current = new AbortController();
     try {
-      const body = { date: day, present, ...shape, seconds: 2 };
+      const body = { date: day, present, ...shape, seconds: 2, ...(grownUp ? { grownUp } : {}) };
       const started = await call('POST /plans', { query: { wait: 0 }, body, key });
       if (isBegun(started)) setJob(started.job);
       const id = isBegun(started) ? (await follow('POST /plans', started, setRunning, stopper.current.signal)).plan : started.id;
@@ -88,6 +89,12 @@ export function SessionDialog({ date, meeting, onClose }: { date: string; meetin
           {number('tables', 'Tables', 0, 20)}
           {number('helpers', 'Helpers', 0, 20)}
         </div>
+        {shape.helpers > 0 && (
+          <label>
+            <input type="checkbox" checked={grownUp} onChange={(e) => setGrownUp(e.target.checked)} /> a helper may take a seat where a game
+            wants one player more
+          </label>
+        )}
         <WhoIsThere all={all} away={away} onChange={setAway}>
           {learners.data?.total === 0 && <p>Nobody is here yet. Bring in a roster first.</p>}
         </WhoIsThere>

@@ -25,6 +25,7 @@ export function SessionNow({ onClose }: { onClose: () => void }) {
   const [away, setAway] = useState<ReadonlySet<string>>(new Set());
   const [minutes, setMinutes] = useState(15);
   const [rounds, setRounds] = useState(2);
+  const [grownUp, setGrownUp] = useState(false);
   const [nickname, setNickname] = useState('');
   const [age, setAge] = useState('');
   const client = useQueryClient();
@@ -43,7 +44,7 @@ export function SessionNow({ onClose }: { onClose: () => void }) {
   });
   const go = useMutation({
     mutationFn: async () => {
-      const answer = await call('POST /sessions/now', { body: { present, minutes, rounds }, key });
+      const answer = await call('POST /sessions/now', { body: { present, minutes, rounds, ...(grownUp ? { grownUp } : {}) }, key });
       return isBegun(answer) ? (await follow('POST /sessions/now', answer, () => undefined)).plan : answer.plan;
     },
     onSuccess: (id) => void (location.href = link(`/plan/${id}`)),
@@ -105,6 +106,15 @@ export function SessionNow({ onClose }: { onClose: () => void }) {
               </select>
             </label>
           </div>
+          <label>
+            <input
+              type="checkbox"
+              checked={grownUp || present.length === 1}
+              disabled={present.length === 1}
+              onChange={(e) => setGrownUp(e.target.checked)}
+            />{' '}
+            a grown-up may take a seat
+          </label>
           <p className={`${panel.soft} ${panel.small}`}>
             Chosen from what can be played with <a href={link('/shelf/things?tick')}>what you have</a>; nobody has to be placed first.
           </p>

@@ -1,3 +1,4 @@
+import type { TableWire } from '../../contract/wire/plans';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Button } from '../../ui/Button';
@@ -106,12 +107,22 @@ function Play({ asked }: { asked: string | null }) {
                 <button key={i} type="button" className={styles.table} onClick={() => setAt({ round: r, table: i })}>
                   <span className={styles.tableNo}>Table {i + 1}</span>
                   <b>{t.title}</b>
-                  <span>{t.seats.map((s) => nickname(s.learner)).join(', ')}</span>
+                  <span>{atTheTable(t, nickname)}</span>
                   <small>{tableWords(done, t.seats.length, waiting.get(`${r}|${i}`) ?? 0)}</small>
                 </button>
               );
             })}
           </div>
+          {round.resting.length > 0 && (
+            <p className={panel.soft}>
+              {round.resting
+                .map((l) => {
+                  const task = round.meanwhile.find((m) => m.learner === l);
+                  return task ? `${nickname(l)}: ${task.text}` : `${nickname(l)} rests`;
+                })
+                .join('; ')}
+            </p>
+          )}
         </section>
       ))}
       {taps > 0 && (
@@ -133,6 +144,13 @@ function Play({ asked }: { asked: string | null }) {
       </div>
     </div>
   );
+}
+
+/** Who sits at a table, two on one seat as a pair. */
+function atTheTable(t: TableWire, nickname: (id: string) => string): string {
+  const own = t.seats.filter((s) => s.with === null);
+  const names = own.map((s) => [s, ...t.seats.filter((x) => x.with === s.learner)].map((x) => nickname(x.learner)).join(' with '));
+  return [...names, ...(t.grownUp ? ['a grown-up'] : [])].join(', ');
 }
 
 function tableWords(noted: number, seats: number, waiting: number): string {

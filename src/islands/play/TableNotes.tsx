@@ -12,6 +12,7 @@ import type { Skills } from '../shared/useSkills';
 import { signOf } from '../shared/words';
 import { useSupportTitle } from '../shared/useSupportTitle';
 import { writeKey } from '../shared/useWriteKey';
+import { AndThen } from '../shared/AndThen';
 import { RoundTimer } from './RoundTimer';
 import styles from './play.module.css';
 
@@ -125,6 +126,7 @@ export function TableNotes({
         {(allRules ? rules : rules.slice(0, 2)).map((r) => (
           <p key={r}>{r}</p>
         ))}
+        <AndThen plan={plan.id} version={plan.version} round={at.round} table={at.table} />
         {rules.length > 2 && (
           <button type="button" onClick={() => setAllRules(!allRules)}>
             {allRules ? 'fewer' : 'all rules'}
@@ -168,7 +170,8 @@ export function TableNotes({
               </p>
             )}
             <p className={styles.versionLine}>
-              plays “{s.variantTitle}”{s.tool ? `, with ${toolTitle(s.tool)}` : ''}
+              plays “{s.variantTitle}”{s.with ? `, on one seat with ${learners.find((x) => x.id === s.with)?.nickname ?? s.with}` : ''}
+              {s.tool ? `, with ${toolTitle(s.tool)}` : ''}
               {(l?.actions.length ?? 0) > 0 && <> · {l!.actions.join('; ')}</>}
             </p>
             <Choice

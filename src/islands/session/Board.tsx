@@ -157,11 +157,13 @@ function Cell({
               name={nickname(s.learner)}
               mark={i >= 0 ? markOf(table.game, i) : '…'}
               version={own[i]?.title ?? ''}
+              partner={s.with === undefined ? null : nickname(s.with)}
               grabbed={grabbed?.round === round && grabbed.learner === s.learner}
               onGrab={onGrab}
             />
           );
         })}
+        {table.grownUp && <span className={styles.grownUp}>a grown-up</span>}
       </div>
       {grabbed && grabbed.round === round && !table.seats.some((s) => s.learner === grabbed.learner) && (
         <button
@@ -208,6 +210,7 @@ function Token({
   name,
   mark,
   version,
+  partner = null,
   grabbed,
   onGrab,
 }: {
@@ -216,6 +219,8 @@ function Token({
   name: string;
   mark: string;
   version: string;
+  /** Whose seat it is, where two share it. */
+  partner?: string | null;
   grabbed: boolean;
   onGrab: (at: { round: number; learner: string } | null) => void;
 }) {
@@ -234,21 +239,25 @@ function Token({
       data-learner={learner}
       data-round={round}
       aria-pressed={grabbed}
-      aria-label={`${name}, ${version}`}
-      title={version}
+      data-partner={partner !== null}
+      aria-label={partner === null ? `${name}, ${version}` : `${name}, partner of ${partner}, ${version}`}
+      title={partner === null ? version : `${version}, on one seat with ${partner}`}
       style={transform ? { transform: `translate(${transform.x}px, ${transform.y}px)` } : undefined}
       onClick={(e) => {
         e.stopPropagation();
         onGrab(grabbed ? null : { round, learner });
       }}
     >
-      <span>{name}</span>
+      <span>
+        {partner !== null && <small>with {partner} </small>}
+        {name}
+      </span>
       <i aria-hidden="true">{mark}</i>
     </button>
   );
 }
 
-function Rest({ nickname, grabbed, onGrab, onPut, round, learners }: BoardProps & { round: number; learners: readonly string[] }) {
+function Rest({ plan, nickname, grabbed, onGrab, onPut, round, learners }: BoardProps & { round: number; learners: readonly string[] }) {
   const { setNodeRef, isOver } = useDroppable({ id: `${round}|rest`, data: { round, table: 'rest' } });
   return (
     <td ref={setNodeRef} className={styles.rest} data-over={isOver}>
@@ -266,6 +275,13 @@ function Rest({ nickname, grabbed, onGrab, onPut, round, learners }: BoardProps 
           />
         ))}
       </div>
+      {plan.rounds[round]?.meanwhile
+        .filter((m) => learners.includes(m.learner))
+        .map((m) => (
+          <p key={m.learner} className={`${panel.soft} ${panel.small}`}>
+            {nickname(m.learner)} meanwhile: {m.text}
+          </p>
+        ))}
       {grabbed && grabbed.round === round && !learners.includes(grabbed.learner) && (
         <button type="button" className={styles.putHere} onClick={() => onPut(round, grabbed.learner, 'rest')}>
           let {nickname(grabbed.learner)} rest

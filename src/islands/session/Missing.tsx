@@ -15,6 +15,8 @@ export interface Easing {
   /** Who is there after all. */
   readonly present?: string[];
   readonly withoutGames?: string[];
+  readonly grownUp?: boolean;
+  readonly everybody?: PlanWire['request']['everybody'];
 }
 
 /** Things that would have to be there, kind by kind. */
@@ -116,5 +118,5 @@ export function Missing({
 
 function hope(steps: number, unseatedAfter: number): string {
   const what = steps === 1 ? 'This alone would' : 'These together would';
-  return unseatedAfter === 0 ? `${what} give everybody a seat:` : `${what} help most, though not everybody would find a seat:`;
+  return unseatedAfter === 0 ? `${what} give everybody a seat of their own:` : `${what} help most, though not everybody would find one:`;
 }

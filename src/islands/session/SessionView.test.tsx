@@ -121,7 +121,7 @@ describe('a session', () => {
     show(<SessionView id="plan-1" />);
     await userEvent.click(await screen.findByRole('button', { name: 'Plan again' }));
     expect(await screen.findByText('One more table.')).toBeTruthy();
-    expect(screen.getByText('This alone would give everybody a seat:')).toBeTruthy();
+    expect(screen.getByText('This alone would give everybody a seat of their own:')).toBeTruthy();
     expect(screen.getByRole('button', { name: 'Wren, tens' })).toBeTruthy();
     expect(screen.getByText('Every rule is kept.')).toBeTruthy();
   });

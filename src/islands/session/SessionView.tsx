@@ -1,4 +1,4 @@
-import type { MissingSeatsWire } from '../../contract/wire/plans';
+import type { MissingSeatsWire, PlanWire } from '../../contract/wire/plans';
 import { DndContext, type DragEndEvent, type DragOverEvent, PointerSensor, useSensor, useSensors } from '@dnd-kit/core';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useMemo, useState } from 'react';
@@ -14,6 +14,7 @@ import { AimPrices } from './AimPrices';
 import { Board } from './Board';
 import { Clash } from './Clash';
 import { Compare } from './Compare';
+import { ForEverybody } from './ForEverybody';
 import { draftOf, moveLearner, seatChanges } from './edit';
 import { type Easing, Missing, type Wanted } from './Missing';
 import { changesSentence, countIn, gamesSentence, planAgain, worthSentence } from './planAgain';
@@ -242,11 +243,15 @@ function Session({ id }: { id: string }) {
       )}
       {!failed && !dirty && p.missing && (
         <Missing
-          title={p.status === 'infeasible' ? 'No plan fits' : 'Not everybody has a seat'}
+          title={
+            p.status === 'infeasible' ? 'No plan fits' : restless(p) ? 'Everybody plays, some as partners' : 'Not everybody has a seat'
+          }
           lead={
             p.status === 'infeasible'
               ? 'Nobody can be seated under these rules.'
-              : 'This plan seats as many as were found to fit; rests go round where they can.'
+              : restless(p)
+                ? 'Two play one seat in turns where there was none left; who shares goes round.'
+                : 'This plan seats as many as were found to fit, two on one seat before anybody rests; rests go round where they can.'
           }
           plan={p}
           locks={draft.locks}
@@ -288,6 +293,14 @@ function Session({ id }: { id: string }) {
           )}
           {!asPlayed && check.data && <p className={`${panel.soft} ${panel.small}`}>{gamesSentence(check.data.games)}</p>}
           {!asPlayed && !dirty && <AimPrices plan={p} />}
+          {p.playedAt === null && p.request.present.length > 2 && (
+            <ForEverybody
+              plan={p}
+              gameTitle={gameTitle}
+              busy={replan.isPending}
+              onAgain={(easing) => replan.mutate({ easing, counted: [], fewChanges: true })}
+            />
+          )}
           <div className={styles.columns}>
             <Board
               plan={p}
@@ -332,6 +345,10 @@ function Session({ id }: { id: string }) {
     </DndContext>
   );
 }
+
+/** Nobody rests who did not ask for it: whoever has no seat shares one. */
+const restless = (p: PlanWire): boolean =>
+  p.rounds.some((r) => r.tables.some((t) => t.seats.some((s) => s.with !== null))) && p.rounds.every((r) => r.meanwhile.length === 0);
 
 /** A bound further off says more about the bound than about the plan. */
 const boundShownWithin = 0.05;

@@ -6,8 +6,8 @@ import { call } from '../shared/api';
 import panel from '../shared/panel.module.css';
 import { useSkills } from '../shared/useSkills';
 import { useSupportTitle } from '../shared/useSupportTitle';
-import { changeGame, changeVersion, type Draft, playedMost } from './edit';
-import { AndThen } from './AndThen';
+import { changeGame, changeVersion, type Draft, playedMost, seatGrownUp, shareSeat } from './edit';
+import { AndThen } from '../shared/AndThen';
 import { TurnForSeat } from './TurnForSeat';
 import styles from './session.module.css';
 
@@ -54,7 +54,21 @@ export function TablePanel({
         </p>
       ))}
       {stored && <AndThen plan={plan.id} version={plan.version} round={at.round} table={at.table} />}
-      {stored?.helper && <p className={panel.small}>A helper is bound to this table.</p>}
+      {stored?.helper && (
+        <p className={panel.small}>
+          {table.grownUp ? 'A grown-up plays along and is bound to this table.' : 'A helper is bound to this table.'}
+        </p>
+      )}
+      {plan.request.helpers > 0 && (
+        <label className={panel.small}>
+          <input
+            type="checkbox"
+            checked={table.grownUp ?? false}
+            onChange={(e) => onChange(seatGrownUp(draft, at.round, at.table, e.target.checked))}
+          />{' '}
+          a grown-up takes a seat here
+        </label>
+      )}
       <ul className={panel.list}>
         {table.seats.map((s) => {
           const seat = stored?.seats.find((x) => x.learner === s.learner);
@@ -65,6 +79,25 @@ export function TablePanel({
                 {seat?.variantTitle}
                 {seat?.tool ? `, with ${toolTitle(seat.tool)}` : ''}
               </span>
+              {table.seats.length > 2 && (
+                <label className={`${panel.soft} ${panel.small} ${styles.share}`}>
+                  on one seat with{' '}
+                  <select
+                    aria-label={`${nickname(s.learner)} on one seat with`}
+                    value={s.with ?? ''}
+                    onChange={(e) => onChange(shareSeat(draft, at.round, at.table, s.learner, e.target.value || null))}
+                  >
+                    <option value="">nobody</option>
+                    {table.seats
+                      .filter((o) => o.learner !== s.learner && (o.with === undefined || o.with === s.learner))
+                      .map((o) => (
+                        <option key={o.learner} value={o.learner}>
+                          {nickname(o.learner)}
+                        </option>
+                      ))}
+                  </select>
+                </label>
+              )}
               <p className={styles.why}>{seat?.why ?? 'Placed by hand just now.'}</p>
               {s.variant && (
                 <TurnForSeat

@@ -3,9 +3,12 @@ import type { LockWire, PlanWire, TableWire } from '../../contract/wire/plans';
 export interface EditSeat {
   learner: string;
   variant?: string;
+  /** The child whose seat it is, where two play it as partners. */
+  with?: string;
 }
 export interface EditTable {
   game: string;
+  grownUp?: boolean;
   seats: EditSeat[];
 }
 export interface EditRound {
@@ -20,7 +23,11 @@ export interface Draft {
 export function draftOf(plan: PlanWire): Draft {
   return {
     rounds: plan.rounds.map((r) => ({
-      tables: r.tables.map((t) => ({ game: t.game, seats: t.seats.map((s) => ({ learner: s.learner, variant: s.variant })) })),
+      tables: r.tables.map((t) => ({
+        game: t.game,
+        ...(t.grownUp ? { grownUp: true } : {}),
+        seats: t.seats.map((s) => ({ learner: s.learner, variant: s.variant, ...(s.with === null ? {} : { with: s.with }) })),
+      })),
       resting: [...r.resting],
     })),
     locks: plan.locks.map((k) => ({ ...k })),
@@ -32,7 +39,7 @@ export function moveLearner(draft: Draft, round: number, learner: string, to: nu
   const rounds = draft.rounds.map((r, i) => {
     if (i !== round) return r;
     const target = to === 'rest' ? null : r.tables[to];
-    const tables = r.tables.map((t) => ({ ...t, seats: t.seats.filter((s) => s.learner !== learner) }));
+    const tables = r.tables.map((t) => ({ ...t, seats: ownAgain(t.seats.filter((s) => s.learner !== learner)) }));
     const resting = r.resting.filter((l) => l !== learner);
     if (target) {
       const old = r.tables[to as number]!.seats.find((s) => s.learner === learner);
@@ -42,6 +49,48 @@ export function moveLearner(draft: Draft, round: number, learner: string, to: nu
   });
   return { rounds, locks: draft.locks.filter((k) => !(k.round === round && k.learner === learner)) };
 }
+
+/** Whose partner's seat went away has one of the own. */
+const ownAgain = (seats: readonly EditSeat[]): EditSeat[] =>
+  seats.map(({ with: partner, ...s }) => (partner !== undefined && seats.some((x) => x.learner === partner) ? { ...s, with: partner } : s));
+
+/** Two at a table play one seat as partners; with nobody, the child has a seat of the own again. */
+export function shareSeat(draft: Draft, round: number, table: number, learner: string, partner: string | null): Draft {
+  return {
+    rounds: draft.rounds.map((r, i) =>
+      i === round
+        ? {
+            ...r,
+            tables: r.tables.map((t, j) => {
+              if (j !== table) return t;
+              const seats = t.seats.map(({ with: was, ...s }): EditSeat => {
+                if (s.learner === learner) return partner === null ? s : { learner, with: partner };
+                // Who shared with one of the two has a seat of the own.
+                return was === undefined || was === learner || was === partner ? s : { ...s, with: was };
+              });
+              return { ...t, seats };
+            }),
+          }
+        : r,
+    ),
+    locks: partner === null ? draft.locks : draft.locks.filter((k) => !(k.round === round && k.learner === learner)),
+  };
+}
+
+/** A grown-up takes a seat at a table, or leaves it. */
+export const seatGrownUp = (draft: Draft, round: number, table: number, sits: boolean): Draft => ({
+  ...draft,
+  rounds: draft.rounds.map((r, i) =>
+    i === round
+      ? {
+          ...r,
+          tables: r.tables.map(({ grownUp, ...t }, j) =>
+            j === table ? { ...t, ...(sits ? { grownUp: true } : {}) } : { ...t, ...(grownUp ? { grownUp } : {}) },
+          ),
+        }
+      : r,
+  ),
+});
 
 /** Another game for a table, with the same learners, each with the version that was offered for them. */
 export function changeGame(
@@ -59,7 +108,16 @@ export function changeGame(
         ? {
             ...r,
             tables: r.tables.map((t, j) =>
-              j === table ? { game, seats: t.seats.map(({ learner }) => seatOf(learner, variantOf.get(learner))) } : t,
+              j === table
+                ? {
+                    ...t,
+                    game,
+                    seats: t.seats.map((s) => ({
+                      ...seatOf(s.learner, variantOf.get(s.with ?? s.learner)),
+                      ...(s.with === undefined ? {} : { with: s.with }),
+                    })),
+                  }
+                : t,
             ),
           }
         : r,
@@ -84,7 +142,7 @@ export function changeVersion(draft: Draft, round: number, table: number, learne
         ? {
             ...r,
             tables: r.tables.map((t, j) =>
-              j === table ? { ...t, seats: t.seats.map((s) => (learners.includes(s.learner) ? { learner: s.learner, variant } : s)) } : t,
+              j === table ? { ...t, seats: t.seats.map((s) => (learners.includes(s.with ?? s.learner) ? { ...s, variant } : s)) } : t,
             ),
           }
         : r,
@@ -99,12 +157,16 @@ export function toggleLock(draft: Draft, round: number, table: number): Draft {
   const t = draft.rounds[round]!.tables[table]!;
   const isLocked = tableLocked(draft, round, t);
   const others = draft.locks.filter((k) => !(k.round === round && k.game === t.game && t.seats.some((s) => s.learner === k.learner)));
-  return { ...draft, locks: isLocked ? others : [...others, ...t.seats.map((s) => ({ learner: s.learner, round, game: t.game }))] };
+  return {
+    ...draft,
+    locks: isLocked ? others : [...others, ...t.seats.filter((s) => !s.with).map((s) => ({ learner: s.learner, round, game: t.game }))],
+  };
 }
 
 export function tableLocked(draft: Draft, round: number, t: EditTable | TableWire): boolean {
   return (
-    t.seats.length > 0 && t.seats.every((s) => draft.locks.some((k) => k.round === round && k.learner === s.learner && k.game === t.game))
+    t.seats.length > 0 &&
+    t.seats.every((s) => Boolean(s.with) || draft.locks.some((k) => k.round === round && k.learner === s.learner && k.game === t.game))
   );
 }
 

@@ -12,7 +12,10 @@ interface Drafts {
 const none: Drafts = { list: [], at: -1, saved: -1 };
 const same = (x: Draft | undefined, y: Draft): boolean => x !== undefined && seatsOf(x) === seatsOf(y);
 const seatsOf = (d: Draft): string =>
-  JSON.stringify([d.rounds.map((r) => [r.tables.map((t) => [t.game, t.seats.map((s) => s.learner)]), r.resting]), d.locks]);
+  JSON.stringify([
+    d.rounds.map((r) => [r.tables.map((t) => [t.game, t.grownUp, t.seats.map((s) => [s.learner, s.with])]), r.resting]),
+    d.locks,
+  ]);
 
 /**
  * Every set of seats this page has seen, back to the first: edits one by one, and what is stored anew (planned again, or

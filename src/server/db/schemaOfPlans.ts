@@ -10,10 +10,14 @@ export interface StoredSeat {
   skill?: string | null;
   /** The tool to lay out for this child; null for none. */
   tool?: string | null;
+  /** The child whose seat it is, where two play it as partners. */
+  with?: string;
 }
 export interface StoredTable {
   game: string;
   helper: boolean;
+  /** A grown-up plays along. */
+  grownUp?: boolean;
   /** The child to look at: that note would tell most. */
   lookFor?: string | null;
   seats: StoredSeat[];
@@ -21,6 +25,8 @@ export interface StoredTable {
 export interface StoredRound {
   tables: StoredTable[];
   resting: string[];
+  /** What those who rest without having asked for it can do; null: nothing that is played alone. */
+  meanwhile?: { learner: string; variant: string | null }[];
 }
 export interface StoredLock {
   learner: string;
@@ -42,6 +48,8 @@ export interface StoredRequest {
   resting?: { learner: string; round: number }[];
   timesEach?: number;
   withoutGames?: string[];
+  grownUp?: boolean;
+  everybody?: { round: number; game: string }[];
   missing?: MissingSeats | null;
   considered?: number | null;
 }

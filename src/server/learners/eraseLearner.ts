@@ -65,10 +65,17 @@ function roundWithout(r: StoredRound, id: string, nickname: string, others: read
       .map((t) => ({
         ...t,
         ...(t.lookFor === id ? { lookFor: null } : {}),
-        seats: t.seats.filter((s) => s.learner !== id).map((s) => ({ ...s, why: withoutName(s.why, nickname, others) })),
+        seats: t.seats
+          .filter((s) => s.learner !== id)
+          .map(({ with: partner, ...s }) => ({
+            ...s,
+            ...(partner === undefined || partner === id ? {} : { with: partner }),
+            why: withoutName(s.why, nickname, others),
+          })),
       }))
       .filter((t) => t.seats.length > 0),
     resting: r.resting.filter((l) => l !== id),
+    ...(r.meanwhile ? { meanwhile: r.meanwhile.filter((m) => m.learner !== id) } : {}),
   };
 }
 

@@ -1,3 +1,4 @@
+import { isShared, playersAt } from '../../core/planning/seatsAt';
 import { atTable } from '../../core/recommend/atTable';
 import { graphOf } from '../db/graphOf';
 import type { Db } from '../db/db';
@@ -18,13 +19,13 @@ export async function metInGames(db: Db, id: string): Promise<{ skill: string; c
   for (const p of db.select().from(plans).all()) {
     if (p.playedAt === null) continue;
     const minutes = Number(p.request.minutes);
-    for (const { seats } of p.rounds.flatMap((r) => r.tables)) {
-      const offer = offers.get(seats.find((s) => s.learner === id)?.variant ?? '');
+    for (const table of p.rounds.flatMap((r) => r.tables)) {
+      const offer = offers.get(table.seats.find((s) => s.learner === id)?.variant ?? '');
       if (!offer) continue;
-      const { doses } = atTable(offer, seats.length, minutes);
+      const { doses } = atTable(offer, playersAt(table), minutes);
       for (let k = 0; k < doses.length; k++) {
         if (doses[k] === 0) continue;
-        chances[k]! += (doses[k]! * minutes) / tenMinutes;
+        chances[k]! += ((isShared(table, id) ? 0.5 : 1) * doses[k]! * minutes) / tenMinutes;
         sessions[k]!.add(p.date);
       }
     }

@@ -41,20 +41,34 @@ export async function checkerOf(db: Db, plan: PlanRow, today: string): Promise<(
 }
 
 function check(built: BuiltSession, order: readonly string[], title: Titles, rounds: readonly StoredRound[]): PlanCheck {
-  const resting = rounds.flatMap((r, round) => r.resting.map((l): [number, number] => [order.indexOf(l), round])).filter(([l]) => l >= 0);
+  // Who shares a seat has none of the own; whether the game is open to that child is looked at below.
+  const sharing = rounds.map((r) => r.tables.flatMap((t) => t.seats.filter((s) => s.with !== undefined).map((s) => s.learner)));
+  const resting = rounds
+    .flatMap((r, round) => [...r.resting, ...sharing[round]!].map((l): [number, number] => [order.indexOf(l), round]))
+    .filter(([l]) => l >= 0);
   const instance = { ...built.instance, resting };
   const violations: PlanCheck['violations'][number][] = [];
   const waysOf = new Map<string, number[]>();
   for (const [g, o] of built.options.entries())
     for (const key of new Set(o.offers.map((v) => `${o.game}|${v.variant}`))) waysOf.set(key, [...(waysOf.get(key) ?? []), g]);
+  const names = {
+    learner: (i: number) => title.learner(order[i]!),
+    game: (i: number) => title.game(built.options[i]!.game),
+    kind: (i: number) => title.kind(built.kinds[i]!),
+  };
   const schedule: Schedule = rounds.map((r, round) =>
     r.tables.flatMap((t) => {
       if (t.seats.length === 0) return [];
-      const learners = t.seats.map((s) => order.indexOf(s.learner)).filter((l) => l >= 0);
-      const suited = (g: number): boolean => learners.every((l) => built.chosen[l]![g]);
+      const own = t.seats.filter((s) => s.with === undefined);
+      const indexOf = (seats: typeof own): number[] => seats.map((s) => order.indexOf(s.learner)).filter((l) => l >= 0);
+      const learners = indexOf(own);
+      const all = indexOf(t.seats);
+      const suited = (g: number): boolean => all.every((l) => built.chosen[l]![g]);
       const options = new Set(
-        t.seats.map((s) => {
-          const ways = waysOf.get(`${t.game}|${s.variant}`) ?? [];
+        own.map((s) => {
+          const ways = (waysOf.get(`${t.game}|${s.variant}`) ?? []).filter(
+            (g) => (built.options[g]!.grownUp ?? false) === (t.grownUp ?? false),
+          );
           // With somebody beside only where one of them needs it.
           return ways.find(suited) ?? ways.at(-1) ?? -1;
         }),
@@ -74,14 +88,25 @@ function check(built: BuiltSession, order: readonly string[], title: Titles, rou
           message: `These versions of ${title.game(t.game)} cannot share a table (round ${round + 1}).`,
         });
       const option = [...options].find((o) => o >= 0);
-      return option === undefined ? [] : [{ game: option, learners }];
+      if (option === undefined) return [];
+      for (const partner of t.seats) {
+        if (partner.with === undefined) continue;
+        const l = order.indexOf(partner.learner);
+        const broken = (rule: 'eligible' | 'repeat' | 'apart', message: string): void =>
+          void violations.push({ rule, message, round, learner: partner.learner, game: t.game });
+        if (l >= 0 && !built.chosen[l]![option])
+          broken('eligible', violationSentence({ rule: 'eligible', learner: l, round, game: option }, names));
+        const times = rounds
+          .flatMap((x) => x.tables)
+          .filter((x) => x.game === t.game && x.seats.some((s) => s.learner === partner.learner)).length;
+        if (l >= 0 && times > (instance.timesEach ?? 1))
+          broken('repeat', violationSentence({ rule: 'repeat', learner: l, round, game: option }, names));
+        const other = instance.aims?.apart?.find((pair) => pair.includes(l) && pair.every((x) => all.includes(x)));
+        if (other) broken('apart', violationSentence({ rule: 'apart', learner: other[0], other: other[1], round }, names));
+      }
+      return [{ game: option, learners }];
     }),
   );
-  const names = {
-    learner: (i: number) => title.learner(order[i]!),
-    game: (i: number) => title.game(built.options[i]!.game),
-    kind: (i: number) => title.kind(built.kinds[i]!),
-  };
   for (const v of checkPlan(instance, schedule)) {
     violations.push({
       rule: v.rule,

@@ -5,6 +5,7 @@ import type { Offer } from '../../core/recommend/offer';
 import { groupBy } from '../../core/recommend/recommend';
 import { lookForAt, seatReason } from '../../core/planning/seatReason';
 import { gateOf, tooHardAlone, valueOf } from '../../core/recommend/valueOf';
+import { playersAt } from '../../core/planning/seatsAt';
 import type { SkillGraph } from '../../core/skills/skillGraph';
 import type { Db } from '../db/db';
 import { games, plans, type StoredLock, type StoredRound, type StoredSeat } from '../db/schema';
@@ -16,7 +17,7 @@ import { planById, type PlanRow } from './planById';
 import { sceneOf } from './planScene';
 
 export interface EditedRound {
-  tables: { game: string; seats: { learner: string; variant?: string }[] }[];
+  tables: { game: string; grownUp?: boolean; seats: { learner: string; variant?: string; with?: string }[] }[];
   resting: string[];
 }
 
@@ -32,7 +33,7 @@ export async function completeRounds(db: Db, plan: PlanRow, edited: readonly Edi
   );
   const { graph, ofGame: versionsOf, needs } = await sceneOf(db, plan, today);
   const before = new Map<string, StoredSeat>();
-  plan.rounds.forEach((r, i) => r.tables.forEach((t) => t.seats.forEach((s) => before.set(`${i}|${t.game}|${s.learner}|${s.variant}`, s))));
+  plan.rounds.forEach((r, i) => r.tables.forEach((t) => t.seats.forEach((s) => before.set(seatKey(i, t.game, s), s))));
   const minutes = plan.request.minutes;
   const needsNow = (id: string): LearnerNeeds => needs.get(id)!;
   return edited.map((r, i) => {
@@ -40,13 +41,25 @@ export async function completeRounds(db: Db, plan: PlanRow, edited: readonly Edi
     for (const l of seatedHere) if (!present.has(l)) throw refuse('unknown-value', `"${l}" is not part of this session.`, `rounds.${i}`);
     const twice = seatedHere.find((l, at) => seatedHere.indexOf(l) !== at);
     if (twice) throw refuse('duplicate', `"${twice}" is placed twice in round ${i + 1}.`, `rounds.${i}`);
+    const meanwhile = (plan.rounds[i]?.meanwhile ?? []).filter((m) => r.resting.includes(m.learner));
     return {
       resting: r.resting,
+      ...(meanwhile.length > 0 ? { meanwhile } : {}),
       tables: r.tables
         .filter((t) => t.seats.length > 0)
         .map((t) => {
           if (!gameIds.has(t.game)) throw refuse('unknown-value', `There is no game "${t.game}".`, `rounds.${i}.tables`);
-          const ofGame = (versionsOf.get(t.game) ?? []).map((o) => atTable(o, t.seats.length, minutes));
+          const holders = new Set(t.seats.filter((s) => s.with === undefined).map((s) => s.learner));
+          const alone = t.seats.find((s) => s.with !== undefined && !holders.has(s.with));
+          if (alone)
+            throw refuse(
+              'unknown-value',
+              `"${alone.with}" has no seat of the own at this table to share with "${alone.learner}".`,
+              `rounds.${i}.tables`,
+            );
+          const crowded = t.seats.find((s) => s.with !== undefined && t.seats.filter((x) => x.with === s.with).length > 1);
+          if (crowded) throw refuse('duplicate', `Only two share a seat; "${crowded.with}" has two partners.`, `rounds.${i}.tables`);
+          const ofGame = (versionsOf.get(t.game) ?? []).map((o) => atTable(o, playersAt(t), minutes));
           const stated = t.seats.map((s) => ofGame.find((o) => o.variant === s.variant));
           const fixed = stated.find((o) => o !== undefined)?.mixClass;
           const open = t.seats.filter((_, n) => !stated[n]).map((s) => needsNow(s.learner));
@@ -57,15 +70,24 @@ export async function completeRounds(db: Db, plan: PlanRow, edited: readonly Edi
             minutes,
           );
           const seats = t.seats.map((s, n) => {
-            const variant = stated[n]?.variant ?? best.get(s.learner);
+            // Two at one seat play one version: that of whose seat it is.
+            const holder = s.with === undefined ? n : t.seats.findIndex((x) => x.learner === s.with);
+            const variant = stated[holder]?.variant ?? best.get(t.seats[holder]!.learner);
             if (!variant) throw refuse('unknown-value', `"${t.game}" has no version in use.`, `rounds.${i}.tables`);
-            const kept = before.get(`${i}|${t.game}|${s.learner}|${variant}`);
+            const kept = before.get(seatKey(i, t.game, { ...s, variant }));
             if (kept) return kept;
             // A note at the table will be about what this version serves best for this child.
             const offer = ofGame.find((o) => o.variant === variant);
             const reason = offer ? seatReason(graph, offer, needsNow(s.learner), minutes) : null;
             const { skill, tool } = reason ?? { skill: null, tool: null };
-            return { learner: s.learner, variant, why: `Placed by hand on ${today}.`, skill, tool };
+            return {
+              learner: s.learner,
+              variant,
+              why: `Placed by hand on ${today}.`,
+              skill,
+              tool,
+              ...(s.with === undefined ? {} : { with: s.with }),
+            };
           });
           const seated = seats.flatMap((s) => {
             const offer = ofGame.find((o) => o.variant === s.variant);
@@ -74,15 +96,21 @@ export async function completeRounds(db: Db, plan: PlanRow, edited: readonly Edi
           const lookFor = lookForAt(seated, minutes);
           return {
             game: t.game,
+            ...(t.grownUp ? { grownUp: true } : {}),
             lookFor,
             // By its rules, or because it would be too hard for somebody alone.
-            helper: seated.some(({ offer, needs }) => offer.helper === 'needed' || tooHardAlone(gateOf(graph, offer, needs))),
+            helper:
+              t.grownUp === true ||
+              seated.some(({ offer, needs }) => offer.helper === 'needed' || tooHardAlone(gateOf(graph, offer, needs))),
             seats,
           };
         }),
     };
   });
 }
+
+const seatKey = (round: number, game: string, s: { learner: string; variant: string; with?: string }): string =>
+  [round, game, s.learner, s.variant, s.with ?? ''].join('|');
 
 /** For each learner the version that suits best, among those that can share the table and bar the fewest. */
 function bestTogether(

@@ -30,7 +30,11 @@ export async function insteadOf(
   const rounds = await completeRounds(db, plan, edited, today);
   // Tables at which nobody sits fall away.
   const position = edited[at.round]!.tables.slice(0, at.table).filter((t) => t.seats.length > 0).length;
-  const asked = { learners: table.seats.map((s) => s.learner), minutes: plan.request.minutes, limit: lookedAt };
+  const asked = {
+    learners: table.seats.filter((s) => s.with === undefined).map((s) => s.learner),
+    minutes: plan.request.minutes,
+    limit: lookedAt,
+  };
   const { items } = await recommendations({ db, today }, asked);
   const needsHelper = new Set(offersNow(db).flatMap((o) => (o.helper === 'needed' ? [o.variant] : [])));
   // Fixed seats are let go of by whoever changes the game at their table.
@@ -38,11 +42,16 @@ export async function insteadOf(
   const check = await checkerOf(db, { ...plan, locks }, today);
   const brokenNow = new Set(check(rounds).violations.map((v) => v.message));
   const others = items.filter((s) => s.game !== table.game);
+  const partners = table.seats.flatMap((s) => (s.with === undefined ? [] : [{ learner: s.learner, with: s.with }]));
   const keeping = others.filter((s) => {
     const swapped = {
       game: s.game,
-      helper: s.seats.some((seat) => needsHelper.has(seat.variant)),
-      seats: s.seats.map(({ learner, variant }) => ({ learner, variant, why: '' })),
+      helper: table.grownUp === true || s.seats.some((seat) => needsHelper.has(seat.variant)),
+      ...(table.grownUp ? { grownUp: true } : {}),
+      seats: [
+        ...s.seats.map(({ learner, variant }) => ({ learner, variant, why: '' })),
+        ...partners.map((p) => ({ ...p, variant: s.seats.find((seat) => seat.learner === p.with)!.variant, why: '' })),
+      ],
     };
     const tried = rounds.map((r, i) => (i === at.round ? { ...r, tables: r.tables.map((t, j) => (j === position ? swapped : t)) } : r));
     return check(tried).violations.every((v) => brokenNow.has(v.message));

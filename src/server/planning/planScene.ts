@@ -68,6 +68,7 @@ export async function sceneOf(db: Db, plan: PlanRow, today: string): Promise<Pla
     plentiful,
     daysSincePlayed: daysSince(played, plan.date),
     ...(r.timesEach ? { timesEach: r.timesEach } : {}),
+    ...(r.grownUp ? { grownUp: true } : {}),
     everyGame: true,
     wishes,
     satTogether: new Map(companyBefore(db, plan.date).satTogether),

@@ -14,7 +14,7 @@ export function planningInput(
   db: Db,
   meetings: readonly TermMeeting[],
   today: string,
-  more: Pick<PlanningInput, 'locks' | 'resting' | 'seed' | 'secondsPerMeeting' | 'preparationMinutes' | 'timesEach' | 'keep'>,
+  more: Pick<PlanningInput, 'locks' | 'resting' | 'seed' | 'secondsPerMeeting' | 'preparationMinutes' | 'timesEach' | 'grownUp' | 'keep'>,
   withoutGames: readonly string[] = [],
 ): PlanningInput {
   const offers = offersNow(db).filter((o) => !withoutGames.includes(o.game));

@@ -1,4 +1,5 @@
 import type { WirePlayed } from '../../core/planning/planTerm';
+import { isShared, playersAt } from '../../core/planning/seatsAt';
 import { pairKey } from '../../core/planning/wishes';
 import { addDays } from '../../core/shared/days';
 import { metInPlay } from '../../core/recommend/metInPlay';
@@ -15,8 +16,16 @@ export function playedBefore(db: Db, day: string): WirePlayed[] {
     .filter((p) => p.playedAt !== null && p.date < day)
     .flatMap(({ rounds, request, date }) =>
       rounds.flatMap((r) =>
-        r.tables.flatMap(({ game, seats }) =>
-          seats.map(({ learner, variant }) => ({ learner, variant, game, players: seats.length, minutes: Number(request.minutes), date })),
+        r.tables.flatMap((t) =>
+          t.seats.map(({ learner, variant }) => ({
+            learner,
+            variant,
+            game: t.game,
+            players: playersAt(t),
+            ...(isShared(t, learner) ? { shared: true } : {}),
+            minutes: Number(request.minutes),
+            date,
+          })),
         ),
       ),
     );

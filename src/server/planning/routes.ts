@@ -15,6 +15,7 @@ import { answerOf } from '../simulations/answerOf';
 import { planFor } from '../term/termStore';
 import { completeRounds, editPlan, refusePlayed } from './editPlan';
 import { checkRounds } from './checkRounds';
+import { everybodyOf } from './everybodyOf';
 import { insteadOf } from './insteadOf';
 import { planById } from './planById';
 import { startPriceOf } from './priceOfAims';
@@ -71,6 +72,7 @@ export const planningRoutes = serve(plansWire, {
     const rounds = await completeRounds(db, plan, body.rounds, today);
     return { ...(await checkRounds(db, { ...plan, locks: body.locks ?? plan.locks }, rounds, today)), rounds };
   },
+  'GET /plans/{id}/everybody': async ({ db, params, today }) => everybodyOf(db, planById(db, params.id), today),
   'POST /plans/{id}/instead': ({ db, params, body, today }) => {
     const plan = planById(db, params.id);
     return insteadOf(db, { ...plan, locks: body.locks ?? plan.locks }, body.rounds, body, body.limit, today);
@@ -108,6 +110,8 @@ export const planningRoutes = serve(plansWire, {
         ...(body.preparationMinutes === undefined ? {} : { preparationMinutes: body.preparationMinutes }),
         ...(body.timesEach === undefined ? {} : { timesEach: body.timesEach }),
         ...(body.withoutGames === undefined ? {} : { withoutGames: body.withoutGames }),
+        ...(body.grownUp === undefined ? {} : { grownUp: body.grownUp }),
+        ...(body.everybody === undefined ? {} : { everybody: body.everybody }),
       },
       today,
       now,

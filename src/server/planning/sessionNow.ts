@@ -59,6 +59,7 @@ export async function startSessionNow(
       minutes,
       tables: asked.tables ?? Math.max(1, Math.ceil(people.length / usualTable)),
       helpers: asked.helpers ?? 1,
+      ...(asked.grownUp ? { grownUp: true } : {}),
       seconds: 1,
     },
     today,

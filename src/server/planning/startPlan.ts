@@ -42,12 +42,13 @@ export function startPlan(
   checkRequest(db, r);
   const meeting = { date: r.date, present: r.present, rounds: r.rounds, minutes: r.minutes, tables: r.tables, helpers: r.helpers };
   const more = {
-    locks: r.locks ?? [],
+    locks: withEverybody(r),
     resting: r.resting ?? [],
     seed: r.seed,
     secondsPerMeeting: r.seconds,
     preparationMinutes: r.preparationMinutes,
     ...(r.timesEach ? { timesEach: r.timesEach } : {}),
+    ...(r.grownUp ? { grownUp: true } : {}),
     ...(where.fewChanges && where.replace ? { keep: seatsOf(where.replace) } : {}),
   };
   return startAfter(measureMissing(db), () =>
@@ -61,6 +62,18 @@ export function startPlan(
       },
     ),
   );
+}
+
+/** What is fixed, with everybody at the game of each round that is for all. */
+function withEverybody(r: PlanRequest): NonNullable<PlanRequest['locks']> {
+  const rounds = (r.everybody ?? []).filter((e) => e.round < r.rounds);
+  const resting = new Set((r.resting ?? []).map((x) => `${x.learner}|${x.round}`));
+  return [
+    ...(r.locks ?? []).filter((k) => !rounds.some((e) => e.round === k.round)),
+    ...rounds.flatMap((e) =>
+      r.present.filter((l) => !resting.has(`${l}|${e.round}`)).map((learner) => ({ learner, round: e.round, game: e.game })),
+    ),
+  ];
 }
 
 /** Who plays what, round by round. */
@@ -80,6 +93,11 @@ function checkRequest(db: Db, r: PlanRequest): void {
   const stranger = r.present.findIndex((id) => !known.has(id));
   if (stranger >= 0) throw refuse('unknown-value', `There is no learner "${r.present[stranger]}".`, `present.${stranger}`);
   if (new Set(r.present).size < r.present.length) throw refuse('duplicate', 'A child is named twice.', 'present');
+  for (const [i, { round, game }] of (r.everybody ?? []).entries()) {
+    if (round >= r.rounds) throw refuse('out-of-range', `Round ${round + 1} does not exist.`, `everybody.${i}.round`);
+    if (!db.select().from(games).where(eq(games.id, game)).get())
+      throw refuse('unknown-value', `There is no game "${game}".`, `everybody.${i}.game`);
+  }
   for (const [i, lock] of (r.locks ?? []).entries()) {
     if (lock.round >= r.rounds) throw refuse('out-of-range', `Round ${lock.round + 1} does not exist.`, `locks.${i}.round`);
     if (!r.present.includes(lock.learner)) throw refuse('unknown-value', `"${lock.learner}" is not present.`, `locks.${i}.learner`);

@@ -39,20 +39,29 @@ export function storedRounds(
   const here = (learner: string): boolean => nicknames.has(learner);
   const rounds: StoredRound[] = meeting.rounds.map((round) => ({
     resting: round.resting.filter(here),
+    ...(round.meanwhile.length > 0
+      ? { meanwhile: round.meanwhile.filter((m) => here(m.learner)).map(({ learner, variant }) => ({ learner, variant })) }
+      : {}),
     tables: round.tables
       .map((t) => ({ ...t, seats: t.seats.filter((s) => here(s.learner)) }))
       .filter((t) => t.seats.length > 0)
       .map((t) => ({
         game: t.game,
         // Somebody has to sit beside where a game is hard for a child.
-        helper: t.seats.some((s) => needHelp.has(s.variant) || s.stretched),
+        helper: t.grownUp === true || t.seats.some((s) => needHelp.has(s.variant) || s.stretched),
+        ...(t.grownUp ? { grownUp: true } : {}),
         lookFor: t.lookFor !== null && here(t.lookFor) ? t.lookFor : null,
         seats: t.seats.map((s) => ({
           learner: s.learner,
           variant: s.variant,
-          why: seatSentence(s, nicknames.get(s.learner)!, (k) => graph.skills[graph.indexOf.get(k)!]!.title),
+          why: seatSentence(
+            s.with === undefined ? s : { ...s, partner: nicknames.get(s.with) },
+            nicknames.get(s.learner)!,
+            (k) => graph.skills[graph.indexOf.get(k)!]!.title,
+          ),
           skill: s.skill,
           tool: s.tool,
+          ...(s.with !== undefined && here(s.with) ? { with: s.with } : {}),
         })),
       })),
   }));

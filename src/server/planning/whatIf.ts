@@ -1,6 +1,7 @@
 import type { WhatIfWire } from '../../contract/wire/plans';
 import type { Kept } from '../../contract/wire/route';
 import { waitingAt } from '../../core/planning/wishes';
+import { isShared, playersAt } from '../../core/planning/seatsAt';
 import { seatReason } from '../../core/planning/seatReason';
 import { atTable } from '../../core/recommend/atTable';
 import type { LearnerNeeds } from '../../core/recommend/learnerNeeds';
@@ -50,7 +51,7 @@ export async function startWhatIf(
   if (!table) throw refuse('out-of-range', `There is no table ${at.table + 1} in round ${at.round + 1}.`, 'table');
   if (!plan.request.present.includes(at.learner)) throw refuse('unknown-value', `"${at.learner}" is not part of this session.`, 'learner');
   const only = (seats: EditedRound['tables'][number]['seats']): EditedRound[] =>
-    edited.map((_, r) => (r === at.round ? { tables: [{ game: table.game, seats }], resting: [] } : { tables: [], resting: [] }));
+    edited.map((_, r) => (r === at.round ? { tables: [{ ...table, seats }], resting: [] } : { tables: [], resting: [] }));
   const others = table.seats.filter((s) => s.learner !== at.learner);
   const [now] = (await completeRounds(db, plan, only(table.seats), today))[at.round]!.tables;
   const [then] = (await completeRounds(db, plan, only([...others, { learner: at.learner }]), today))[at.round]!.tables;
@@ -61,9 +62,10 @@ export async function startWhatIf(
     (t?.seats ?? []).map(({ learner, variant }) => {
       const offer = offers.find((o) => o.variant === variant);
       if (!offer) return { learner, variant, skill: null, chances: 0, success: 0, waiting: null, beside: false };
-      const here = atTable(offer, t!.seats.length, minutes);
-      const { skill, chances, success } = seatReason(graph, here, needsNow(learner), minutes);
-      const waiting = here.counted ? waitingAt(here.counted, t!.seats.length) : null;
+      const here = atTable(offer, playersAt(t!), minutes);
+      const { skill, chances: ofSeat, success } = seatReason(graph, here, needsNow(learner), minutes);
+      const chances = isShared(t!, learner) ? ofSeat / 2 : ofSeat;
+      const waiting = here.counted ? waitingAt(here.counted, playersAt(t!)) : null;
       return { learner, variant, skill, chances, success, waiting, beside: tooHardAlone(gateOf(graph, here, needsNow(learner))) };
     });
   const tables = [seatsOf(now), seatsOf(then)];

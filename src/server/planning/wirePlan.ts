@@ -5,11 +5,14 @@ import { type StoredTable, variants } from '../db/schema';
 import { dosesOf, profileTask } from '../simulations/profileStore';
 import { laidOut, type ThingsOnHand, thingsOnHand } from '../shelf/offers';
 import { materialsOf, type VariantRow } from '../shelf/shelfRows';
+import { isShared, playersAt } from '../../core/planning/seatsAt';
 import { playingShare } from '../../core/recommend/atTable';
 import { mechanismById } from '../../core/mechanisms/registry';
 import { wireMissing } from './wireMissing';
 import type { PlanRow } from './planById';
 import { titles } from '../shared/titles';
+
+const nothingAlone = 'Deals, draws or keeps the count at a table; no game here is played alone.';
 
 /** A plan as the API speaks of it, with doses read for each actual table. */
 export async function wirePlan(db: Db, plan: PlanRow): Promise<Kept<PlanWire>> {
@@ -27,6 +30,10 @@ export async function wirePlan(db: Db, plan: PlanRow): Promise<Kept<PlanWire>> {
     plan.rounds.map(async (r) => ({
       tables: await Promise.all(r.tables.map((t) => wireTable(db, t, byId, request.minutes, title, here))),
       resting: r.resting,
+      meanwhile: (r.meanwhile ?? []).map(({ learner, variant }) => {
+        const row = variant === null ? undefined : byId.get(variant);
+        return { learner, text: row ? `${title.game(row.gameId)}, ${row.title}, alone` : nothingAlone };
+      }),
     })),
   );
   const gap = plan.bound > 0 ? Math.max(0, 1 - plan.objective / plan.bound) : 0;
@@ -51,6 +58,8 @@ export async function wirePlan(db: Db, plan: PlanRow): Promise<Kept<PlanWire>> {
       seed: request.seed ?? 1,
       preparationMinutes: request.preparationMinutes ?? null,
       ...(request.withoutGames?.length ? { withoutGames: request.withoutGames } : {}),
+      grownUp: request.grownUp ?? false,
+      everybody: request.everybody ?? [],
     },
     edited: plan.edited,
     forecast: plan.forecast,
@@ -75,6 +84,7 @@ async function wireTable(
     game: t.game,
     title: title.game(t.game),
     helper: t.helper,
+    grownUp: t.grownUp ?? false,
     lookFor: t.lookFor ?? null,
     materials: out.materials.map(({ kind, quantity }) => ({ kind, title: title.kind(kind), quantity })),
     standIns: (out.standIns ?? []).map((s) => ({ instead: title.kind(s.instead), say: s.say })),
@@ -83,7 +93,10 @@ async function wireTable(
         learner: s.learner,
         variant: s.variant,
         variantTitle: byId.get(s.variant)?.title ?? s.variant,
-        doses: await dosesAt(db, byId.get(s.variant), t.seats.length, minutes),
+        doses: (await dosesAt(db, byId.get(s.variant), playersAt(t), minutes)).map((d) =>
+          isShared(t, s.learner) ? { ...d, items: Math.round(d.items / 2) } : d,
+        ),
+        with: s.with ?? null,
         why: s.why,
         skill: s.skill ?? null,
         tool: s.tool ?? null,

@@ -1,3 +1,4 @@
+import { isShared, playersAt } from '../../core/planning/seatsAt';
 import type { ReviewWire } from '../../contract/wire/plans';
 import type { Kept } from '../../contract/wire/route';
 import { graphOf } from '../db/graphOf';
@@ -35,8 +36,8 @@ export async function reviewOf(db: Db, plan: PlanRow): Promise<Kept<ReviewWire>>
   for (const round of plan.rounds)
     for (const t of round.tables)
       for (const s of t.seats)
-        for (const d of await dosesAt(db, byId.get(s.variant), t.seats.length, request.minutes))
-          met.set(d.skill, (met.get(d.skill) ?? 0) + d.items);
+        for (const d of await dosesAt(db, byId.get(s.variant), playersAt(t), request.minutes))
+          met.set(d.skill, (met.get(d.skill) ?? 0) + (isShared(t, s.learner) ? Math.round(d.items / 2) : d.items));
   const children: AfterToday[] = [];
   const learners = rows.map((l) => {
     const before = explainedMastery(db, l, plan.date, (r) => fromThis(r) || dayOf(r) > plan.date);

@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
-import { call, link } from '../shared/api';
-import panel from '../shared/panel.module.css';
+import { call, link } from './api';
+import panel from './panel.module.css';
 
 /** What a table plays on with from the same things, where its game is done long before the round. */
 export function AndThen({ plan, version, round, table }: { plan: string; version: number; round: number; table: number }) {
