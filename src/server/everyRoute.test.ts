@@ -251,6 +251,7 @@ it('every route answers as described', async () => {
   await go('GET', '/plans');
   await go('GET', '/plans/{id}', { path: `/plans/${plan.id}` });
   await go('GET', '/plans/{id}/then', { path: `/plans/${plan.id}/then` });
+  await go('GET', '/plans/{id}/everybody', { path: `/plans/${plan.id}/everybody` });
   const rounds = plan.rounds.map((r: any) => ({
     tables: r.tables.map((t: any) => ({ game: t.game, seats: t.seats.map((s: any) => ({ learner: s.learner, variant: s.variant })) })),
     resting: r.resting,
@@ -263,6 +264,18 @@ it('every route answers as described', async () => {
   await go('POST', '/coverage/compared', { body: { framework: 'us', identifiers: [coverage.items[0].identifier], compared: true } });
   expect((await go('GET', '/coverage/next', { query: { minutes: '30' } })).minutes).toBeLessThanOrEqual(30);
   await go('GET', '/prep/ahead', { query: { until: '2027-01-31' } });
+  const cutOut = await go('POST', '/games', { body: { title: 'Cut out of card', tags: ['winter'] } });
+  const toCut = await go('POST', '/variants', {
+    body: {
+      game: cutOut.id,
+      title: 'one sheet',
+      steps: [{ sort: 'cut', what: '', minutes: 4 }],
+      uses: [{ what: 'card', quantity: 1, cost: 0.3 }],
+    },
+  });
+  await go('PUT', '/prep/steps', { body: { variant: toCut.id, step: '0', ticked: true } });
+  await go('GET', '/games/{id}/history', { path: `/games/${cutOut.id}/history` });
+  await go('POST', '/games/{id}/liked', { path: `/games/${cutOut.id}/liked`, body: { learners: [learners.items[0].id], liked: true } });
   await go('GET', '/shelf.csv');
   await go('GET', '/look-alike');
   const alone = await go('POST', '/games', { body: { title: 'Put away at once' } });

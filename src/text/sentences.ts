@@ -207,6 +207,16 @@ export const statusWords = {
   'on-their-own': 'on their own',
   'worth-checking': 'worth checking',
 } as const;
+export const prepWords = {
+  print: 'print',
+  colour: 'colour in',
+  laminate: 'laminate',
+  cut: 'cut',
+  mark: 'mark and underline',
+  bag: 'bag and label',
+  collect: 'collect things',
+  other: 'get it ready',
+} as const;
 export const helpWords: Readonly<Record<string, string>> = {
   fingers: 'fingers',
   hint: 'a hint',

@@ -1,3 +1,4 @@
+import { prepSorts } from '../../core/materials/gettingReady';
 import { pricedAims } from '../../core/planning/wishes';
 import { material } from './things';
 import { type Static, Type } from '@sinclair/typebox';
@@ -220,6 +221,20 @@ const gather = obj({
       ),
     }),
   ),
+  /** The same by table: what is laid out there, each seat's tool, and what goes back from there and by whom. */
+  tables: arr(
+    obj({
+      round: int,
+      table: int,
+      game: str,
+      title: str,
+      versions: arr(str),
+      things: arr(obj({ title: str, quantity: int })),
+      tools: arr(obj({ learner: str, tool: str })),
+      /** Nothing later in the session uses these; the child whose turn it is takes them back. */
+      returns: nullable(obj({ learner: str, things: arr(str) })),
+    }),
+  ),
   ticked: int,
   total: int,
   smallParts: bool,
@@ -237,9 +252,30 @@ const ahead = obj({
       items: arr(obj({ item: str, title: str, quantity: int, dates: arr(str), state: oneOf('there', 'short', 'missing') })),
     }),
   ),
-  /** What has to be made, mended or got ready before, the soonest first. */
-  make: arr(obj({ title: str, what: str, minutes: num, first: str, batch: oneOf('game', 'repair', 'thing') })),
+  /** What has to be made, mended or got there before, the soonest first; work of one sort stands together. */
+  make: arr(
+    obj({
+      batch: oneOf(...prepSorts, 'repair', 'thing'),
+      /** A step of a version that can be ticked off; null for what is mended or bought. */
+      variant: nullable(str),
+      step: nullable(str),
+      title: str,
+      what: str,
+      minutes: num,
+      /** In the owner's money; null where she wrote no price. */
+      cost: nullable(num),
+      first: str,
+      done: bool,
+    }),
+  ),
+  /** What is used up by the work that is left. */
+  uses: arr(obj({ what: str, quantity: num, cost: nullable(num), for: arr(str) })),
+  /** Minutes that are left, and that are done of these. */
   minutes: num,
+  doneMinutes: num,
+  /** What is known of its cost, and how many things have no price. */
+  cost: num,
+  unpriced: int,
 });
 
 export type AheadWire = Static<typeof ahead>;
@@ -448,6 +484,11 @@ export const plansWire = define({
       ),
     }),
     waits: true,
+  },
+  'PUT /prep/steps': {
+    summary: 'Tick off a step of getting a version ready',
+    body: closed({ variant: str, step: str, ticked: bool }, ['variant', 'step', 'ticked']),
+    response: obj({ variant: str, step: str, ticked: bool }),
   },
   'PUT /plans/{id}/gather': {
     summary: 'Tick something off the list',

@@ -1,4 +1,5 @@
 import { type Static, Type } from '@sinclair/typebox';
+import { prepSorts } from '../../core/materials/gettingReady';
 import { define } from './route';
 import {
   anything,
@@ -12,6 +13,7 @@ import {
   nullable,
   num,
   obj,
+  ok,
   opt,
   pageQuery,
   pair,
@@ -35,7 +37,20 @@ const gameFields = {
   condition: str,
   notes: str,
   rules: arr(Type.String({ maxLength: 600 }), 60),
+  /** Words of the owner to find it by: a unit, a season, a theme. */
+  tags: arr(Type.String({ maxLength: 40 }), 20),
 };
+
+const prepStep = closed({ sort: oneOf(...prepSorts), what: Type.String({ maxLength: 200 }), minutes: within(0, 1000) }, [
+  'sort',
+  'what',
+  'minutes',
+]);
+const usedUp = closed({ what: Type.String({ maxLength: 120 }), quantity: within(0, 10_000), cost: nullable(within(0, 100_000)) }, [
+  'what',
+  'quantity',
+  'cost',
+]);
 
 const variantFields = {
   title: name,
@@ -46,7 +61,10 @@ const variantFields = {
   minutes: num,
   helper,
   room,
+  /** Where steps are named, their sum. */
   preparationMinutes: within(0, 1000),
+  steps: arr(prepStep, 20),
+  uses: arr(usedUp, 20),
   materials: arr(closed({ kind: name, quantity: whole(-1_000_000, 1_000_000) }, ['kind', 'quantity']), 60),
   declared: arr(closed({ skill: str, perTenMinutes: within(0, 200), counted: whole(1, 10_000) }, ['skill', 'perTenMinutes'])),
 };
@@ -60,6 +78,7 @@ const game = obj({
   condition: str,
   notes: str,
   rules: arr(str),
+  tags: arr(str),
   retired: bool,
   version: int,
   variants: arr(str),
@@ -89,6 +108,9 @@ const variant = obj({
   helper,
   room,
   preparationMinutes: num,
+  /** What is to be done once before it can be played, and what is used up by it. */
+  steps: arr(prepStep),
+  uses: arr(usedUp),
   declared: arr(obj({ skill: str, perTenMinutes: num, counted: opt(int) })),
   /** Who says how it plays: the owner, nobody yet (only the words of its row), or the owner to a guess, until it is played. */
   said: oneOf('owner', 'words', 'guessed'),
@@ -118,6 +140,7 @@ const catalogueRow = obj({
   source,
   condition: str,
   notes: str,
+  tags: arr(str),
   mechanism: nullable(str),
   parameters: record(anything),
   declared: arr(dose),
@@ -240,8 +263,11 @@ export const shelfWire = define({
     media: 'application/ld+json',
   },
   'POST /games/together': {
-    summary: 'Move several games to a bin or put them away, undone as one',
-    body: closed({ games: arr(str, 5000), bin: name, away: bool }, ['games']),
+    summary: 'Move several games to a bin, tag them or put them away, undone as one',
+    body: closed(
+      { games: arr(str, 5000), bin: name, away: bool, tag: Type.String({ maxLength: 40 }), untag: Type.String({ maxLength: 40 }) },
+      ['games'],
+    ),
     response: changed,
   },
   'GET /look-alike': {
@@ -252,6 +278,28 @@ export const shelfWire = define({
     summary: 'Make one game of two: the versions of the other come to this one, the other is put away',
     body: closed({ other: str }, ['other']),
     response: changed,
+  },
+  'GET /games/{id}/history': {
+    summary: 'When a game was played, by whom and how it went, and who asks for it',
+    response: obj({
+      plays: arr(
+        obj({
+          plan: str,
+          date: str,
+          round: int,
+          versions: arr(str),
+          learners: arr(obj({ learner: str, nickname: str })),
+          /** Notes taken there, by how it went. */
+          notes: obj({ alone: int, support: int, stuck: int }),
+        }),
+      ),
+      liked: arr(obj({ learner: str, nickname: str })),
+    }),
+  },
+  'POST /games/{id}/liked': {
+    summary: 'Children who ask for a game, or no more',
+    body: closed({ learners: arr(str, 60), liked: bool }, ['learners', 'liked']),
+    response: ok,
   },
   'GET /changes': {
     summary: 'Edits that can be undone, newest first',

@@ -41,6 +41,8 @@ export const thing = obj({
   loans: arr(loan),
   /** What the owner said will do in its place. */
   standIn: nullable(str),
+  /** What one costs, in the owner's money; null where nobody wrote it down. */
+  price: nullable(num),
   smallParts: bool,
   caution: nullable(str),
   shipped: bool,

@@ -1,6 +1,6 @@
 import { type Static, Type } from '@sinclair/typebox';
 import { define } from './route';
-import { arr, bool, changed, closed, int, list, name, nullable, num, obj, oneOf, pageQuery, str, whole } from './schema';
+import { arr, bool, changed, closed, int, list, name, nullable, num, obj, oneOf, pageQuery, str, whole, within } from './schema';
 import { loan, thing } from './things';
 
 export type KindWire = Static<typeof thing>;
@@ -80,6 +80,7 @@ export const thingsWire = define({
       incomplete: Type.String({ maxLength: 500 }),
       loans: arr(loan, 20),
       standIn: nullable(str),
+      price: nullable(within(0, 100_000)),
     }),
     response: changed,
   },

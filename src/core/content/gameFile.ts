@@ -29,6 +29,7 @@ export interface FileGame {
   readonly source: string;
   readonly condition: string;
   readonly notes: string;
+  readonly tags: readonly string[];
   readonly rules: readonly string[];
   readonly versions: readonly FileVersion[];
 }
@@ -48,6 +49,7 @@ export function writeGameFile(game: FileGame): Json {
     name: game.title,
     learningResourceType: 'game',
     ...(game.notes ? { description: game.notes } : {}),
+    ...(game.tags.length > 0 ? { keywords: game.tags } : {}),
     additionalProperty: [
       property('bin', game.bin),
       property('source', game.source),
@@ -105,6 +107,7 @@ const columns = [
   'source',
   'condition',
   'notes',
+  'tags',
   'rules line by line',
   'mechanism',
   'parameters',
@@ -148,6 +151,7 @@ export function readGameFile(json: unknown): RawTable | null {
         whole.get('source') ?? '',
         whole.get('condition') ?? '',
         [textOf(g['description']), ...(props.has('practises') ? [] : taught(v, g))].filter(Boolean).join('\n'),
+        listOf(g['keywords']).map(textOf).join('; '),
         rules.join('\n'),
         props.get('mechanism') ?? '',
         props.get('parameters') ?? '',

@@ -44,6 +44,13 @@ function keyOf(text: string): string {
 
 export const sameName = (x: string, y: string): boolean => nameKey(x) === nameKey(y);
 
+/** Tags as they are kept: no empty ones, each once however it is spelt, in the order they were given. */
+export function tidyTags(tags: readonly string[]): string[] {
+  const kept: string[] = [];
+  for (const tag of tags.map(cleanName)) if (tag !== '' && !kept.some((k) => k.toLowerCase() === tag.toLowerCase())) kept.push(tag);
+  return kept;
+}
+
 const longestMessage = 300;
 /** A sentence that quotes what somebody typed, its middle left out where a whole page was typed into a cell. */
 export const shortened = (message: string): string =>

@@ -1,6 +1,6 @@
 import type { MaterialKind } from '../materials/kind';
 import type { Problem, Result } from '../shared/codes';
-import { nameKey, shortened } from './names';
+import { nameKey, shortened, tidyTags } from './names';
 import {
   type NamedQuantity,
   oldestAge,
@@ -51,6 +51,7 @@ export interface VariantDraft {
   readonly source: 'made' | 'bought' | 'free';
   readonly condition: string;
   readonly notes: string;
+  readonly tags: readonly string[];
   readonly mechanism: string | null;
   readonly parameters: Readonly<Record<string, unknown>>;
   readonly declared: readonly { readonly skill: string; readonly perTenMinutes: number }[];
@@ -88,6 +89,8 @@ const sources: ReadonlyMap<string, VariantDraft['source']> = new Map(
   } as const),
 );
 const mostPlayers = 12;
+const longestTag = 40;
+const mostTags = 20;
 
 /** Reads a catalogue row by row; a row with a fault gives problems and no draft. */
 export function readCatalogue(rows: readonly CsvRow[], context: CatalogueContext): CatalogueReading {
@@ -202,6 +205,7 @@ class RowReader {
       notes: [this.cell('notes'), ...unread, ...(this.inWords.length > 0 ? [`Practises: ${this.inWords.join('; ')}`] : [])]
         .filter(Boolean)
         .join('\n'),
+      tags: this.tags(),
       mechanism,
       parameters,
       declared,
@@ -309,6 +313,15 @@ class RowReader {
     const text = this.cell(name);
     if (text === '') return usual;
     return words.get(plainWords(text)) ?? this.guessed(name, text, `taken as ${usual}`, usual);
+  }
+
+  /** Words between commas or semicolons; a sentence is cut off where a tag ends. */
+  private tags(): string[] {
+    const words = tidyTags(this.cell('tags').split(/[;,\n]/));
+    const long = words.filter((w) => w.length > longestTag);
+    for (const w of long)
+      this.remarks.push({ row: this.row.row, message: shortened(`tags: “${w}” is longer than a tag and was left out.`) });
+    return words.filter((w) => w.length <= longestTag).slice(0, mostTags);
   }
 
   private preparation(): number {

@@ -9,9 +9,11 @@ import { addressOf, call, link } from '../shared/api';
 import { useTellUndo } from '../shared/useTellUndo';
 import { App, messageOf, useTell } from '../shared/App';
 import panel from '../shared/panel.module.css';
+import { prepWords } from '../../text/sentences';
 import { ThingNeed } from '../things/ThingNeed';
 import { GameDialog } from '../shelf/GameDialog';
 import styles from './game.module.css';
+import { History } from './History';
 import { Practice } from './Practice';
 import { useMechanisms } from './useMechanism';
 import { useSkills } from '../shared/useSkills';
@@ -118,7 +120,7 @@ function Game({ id, version }: { id: string; version: string | null }) {
       <div className={panel.head}>
         <h1>{g.title}</h1>
         {g.retired && <span className={styles.away}>put away</span>}
-        <span className={panel.soft}>{[binTitle, sourceWords[g.source], g.condition, g.notes].filter(Boolean).join(' · ')}</span>
+        <span className={panel.soft}>{[binTitle, sourceWords[g.source], ...g.tags, g.condition, g.notes].filter(Boolean).join(' · ')}</span>
         <span className={panel.spring} />
         <Button onClick={() => change.mutate({ what: g.retired ? 'POST /games/{id}/restore' : 'POST /games/{id}/retire', of: id })}>
           {g.retired ? 'Bring back' : 'Put away'}
@@ -171,7 +173,10 @@ function Game({ id, version }: { id: string; version: string | null }) {
                   {variant.preparationMinutes > 0 && (
                     <>
                       <dt>Getting ready</dt>
-                      <dd>{variant.preparationMinutes} min</dd>
+                      <dd>
+                        {variant.preparationMinutes} min
+                        {variant.steps.length > 0 && <small>: {variant.steps.map((s) => s.what || prepWords[s.sort]).join(', ')}</small>}
+                      </dd>
                     </>
                   )}
                   {variant.mechanism && (
@@ -209,6 +214,7 @@ function Game({ id, version }: { id: string; version: string | null }) {
                   </ol>
                 </section>
               )}
+              <History game={id} />
               {away.length > 0 && (
                 <section className={panel.sheet}>
                   <h2>Versions put away</h2>

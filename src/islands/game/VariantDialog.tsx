@@ -13,6 +13,7 @@ import { useSkills } from '../shared/useSkills';
 import { useClash } from '../shared/useClash';
 import { useWriteKey } from '../shared/useWriteKey';
 import styles from './game.module.css';
+import { GettingReady } from './GettingReady';
 import { HowPlayed } from './HowPlayed';
 import { ParameterInput } from './ParameterInput';
 import { useMechanisms } from './useMechanism';
@@ -42,6 +43,8 @@ export function VariantDialog({
   const [helper, setHelper] = useState<VariantWire['helper']>(variant?.helper ?? 'nearby');
   const [room, setRoom] = useState<VariantWire['room']>(variant?.room ?? 'calm');
   const [preparation, setPreparation] = useState(variant?.preparationMinutes ?? 0);
+  const [steps, setSteps] = useState(variant?.steps ?? []);
+  const [uses, setUses] = useState(variant?.uses ?? []);
   const [materials, setMaterials] = useState(variant?.materials ?? []);
   const [declared, setDeclared] = useState(variant?.declared ?? []);
   const [asking, setAsking] = useState(false);
@@ -55,7 +58,9 @@ export function VariantDialog({
     minutes,
     helper,
     room,
-    preparationMinutes: preparation,
+    preparationMinutes: steps.length > 0 ? steps.reduce((sum, s) => sum + s.minutes, 0) : preparation,
+    steps,
+    uses: uses.filter((u) => u.what.trim() !== ''),
     declared,
     ...(materials.length > 0 || variant ? { materials } : {}),
   };
@@ -72,14 +77,17 @@ export function VariantDialog({
       helper: 'Helper',
       room: 'In the room',
       preparationMinutes: 'Minutes to prepare',
+      steps: 'Steps of getting it ready',
+      uses: 'What is used up',
       declared: 'What it practises, in your own word',
       materials: 'Things',
     },
     load: async () => {
       const now = await call('GET /variants/{id}', { params: { id: variant!.id } });
-      const { title, mechanism, parameters, ages, players, minutes, helper, room, preparationMinutes, declared, materials, version } = now;
+      const { title, mechanism, parameters, ages, players, minutes, helper, room, preparationMinutes } = now;
+      const { steps, uses, declared, materials, version } = now;
       return {
-        body: { title, mechanism, parameters, ages, players, minutes, helper, room, preparationMinutes, declared, materials },
+        body: { title, mechanism, parameters, ages, players, minutes, helper, room, preparationMinutes, steps, uses, declared, materials },
         version,
       };
     },
@@ -208,19 +216,22 @@ export function VariantDialog({
                   <input {...p} type="number" min={1} max={240} value={minutes} onChange={(e) => setMinutes(number(e.target.value))} />
                 )}
               </Field>
-              <Field label="Getting ready, minutes">
-                {(p) => (
-                  <input
-                    {...p}
-                    type="number"
-                    min={0}
-                    max={1000}
-                    value={preparation}
-                    onChange={(e) => setPreparation(number(e.target.value))}
-                  />
-                )}
-              </Field>
+              {steps.length === 0 && (
+                <Field label="Getting ready, minutes">
+                  {(p) => (
+                    <input
+                      {...p}
+                      type="number"
+                      min={0}
+                      max={1000}
+                      value={preparation}
+                      onChange={(e) => setPreparation(number(e.target.value))}
+                    />
+                  )}
+                </Field>
+              )}
             </div>
+            <GettingReady steps={steps} uses={uses} onSteps={setSteps} onUses={setUses} />
             <Field label="Helper">
               {(p) => (
                 <select {...p} value={helper} onChange={(e) => setHelper(e.target.value as VariantWire['helper'])}>

@@ -12,6 +12,7 @@ const ready = (): void => {
     .on('GET /plans', page([{ id: 'plan-1', date: '2026-11-10', status: 'good', playedAt: null, forecast: false }]))
     .on('GET /plans/plan-1', session())
     .on('GET /learners', page([learner('wren', { actions: ['sits at the window'] }), learner('fern'), learner('moss')]))
+    .on('GET /plans/plan-1/then', { items: [] })
     .on('GET /games', page([game('two-lamps'), game('levers')]));
 };
 const open = async () => {
@@ -35,6 +36,15 @@ describe('playing', () => {
       body: { items: [{ learner: 'wren', skill: 'make-ten', result: 'alone', session: 'plan-1' }] },
     });
     expect(localStorage.length).toBe(0);
+  });
+  it('keeps who would like to play it again, without a word on how it went', async () => {
+    ready();
+    api().on('POST /games/two-lamps/liked', { ok: true });
+    await open();
+    await userEvent.click(ofWren().getByRole('checkbox', { name: /play it again/ }));
+    await userEvent.click(screen.getByRole('button', { name: 'Done here' }));
+    await screen.findByText('Noted.');
+    expect(api().writes.map((w) => [w.path, w.body])).toEqual([['/games/two-lamps/liked', { learners: ['wren'], liked: true }]]);
   });
   it('means nothing where nothing was tapped', async () => {
     ready();

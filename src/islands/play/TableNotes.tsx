@@ -22,6 +22,8 @@ interface SeatNote {
   how: EvidenceWire['how'];
   support: string | null;
   missed: { op: Operation; a: number; b: number }[];
+  /** Asks to play it again. */
+  again?: boolean;
 }
 interface Kept {
   key: string;
@@ -90,6 +92,9 @@ export function TableNotes({
   });
   const send = useMutation({
     mutationFn: async () => {
+      const again = table.seats.filter((s) => noteOf(s.learner).again).map((s) => s.learner);
+      // Written as often as it is sent: who asks for it, asks for it.
+      if (again.length > 0) await call('POST /games/{id}/liked', { params: { id: table.game }, body: { learners: again, liked: true } });
       if (full.length === 0) return;
       await call('POST /evidence/batch', {
         body: {
@@ -205,6 +210,10 @@ export function TableNotes({
                 onChange={(v) => change(s.learner, { support: note.support === v ? null : v })}
               />
             )}
+            <label className={styles.again}>
+              <input type="checkbox" checked={note.again ?? false} onChange={(e) => change(s.learner, { again: e.target.checked })} /> would
+              like to play it again
+            </label>
             {note.result && (
               <Missed
                 missed={note.missed}

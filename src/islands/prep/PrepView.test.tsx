@@ -2,7 +2,7 @@
 import { act, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { describe, expect, it } from 'vitest';
-import { islandTest, page, Refusal, unanswered } from '../island.testing';
+import { islandTest, learner, page, Refusal, unanswered } from '../island.testing';
 import PrepView from './PrepView';
 
 const { api, show, gone } = islandTest();
@@ -27,6 +27,7 @@ const ready = (): void => {
     .on('GET /plans/plan-1/gather', {
       date: '2026-11-10',
       bins: [{ bin: 'cupboard', title: 'Cupboard', items: [item('Pip die'), item('Number deck', { have: 0, state: 'missing' })] }],
+      tables: [],
       ticked: 0,
       total: 2,
       smallParts: false,
@@ -86,19 +87,73 @@ describe('gathering', () => {
     await userEvent.click(screen.getByRole('button', { name: 'Count out' }));
     expect(screen.getByRole('checkbox', { name: /Pip die/ })).toHaveProperty('checked', false);
   });
-  it('looks at the days ahead: what is to be made, and what leaves the bins', async () => {
-    api().on('GET /prep/ahead', {
-      until: '2026-11-17',
-      sessions: [{ plan: 'plan-1', date: '2026-11-10' }],
-      bins: [
-        { title: 'Cupboard', items: [{ item: 'kind:pip-die', title: 'Pip die', quantity: 4, dates: ['2026-11-10'], state: 'short' }] },
-      ],
-      make: [{ title: 'Two Lamps, tens', what: 'get it ready', minutes: 12, first: '2026-11-10', batch: 'game' }],
-      minutes: 12,
-    });
+  const make = (more: object) => ({
+    batch: 'cut',
+    variant: 'tens',
+    step: '0',
+    title: 'Two Lamps, tens',
+    what: 'two sheets',
+    minutes: 12,
+    cost: null,
+    first: '2026-11-10',
+    done: false,
+    ...more,
+  });
+  it('looks at the days ahead: what is to be made, by sorts of work, what it takes, and what leaves the bins', async () => {
+    api()
+      .on('GET /prep/ahead', {
+        until: '2026-11-17',
+        sessions: [{ plan: 'plan-1', date: '2026-11-10' }],
+        bins: [
+          { title: 'Cupboard', items: [{ item: 'kind:pip-die', title: 'Pip die', quantity: 4, dates: ['2026-11-10'], state: 'short' }] },
+        ],
+        make: [make({}), make({ batch: 'thing', variant: null, step: null, title: 'Beads', what: '3 are needed', minutes: 0, cost: 2.5 })],
+        uses: [{ what: 'Card', quantity: 2, cost: null, for: ['Two Lamps, tens'] }],
+        minutes: 12,
+        doneMinutes: 5,
+        cost: 2.5,
+        unpriced: 1,
+      })
+      .on('PUT /prep/steps', { variant: 'tens', step: '0', ticked: true });
     show(<PrepView plan={null} ahead />);
-    expect(await screen.findByText('Games to get ready')).toBeTruthy();
-    expect(screen.getByText(/about 12 minutes to get ready/)).toBeTruthy();
+    expect(await screen.findByText('12 min', { exact: false, selector: 'b' })).toBeTruthy();
+    expect(screen.getByText(/about 12 minutes to get ready, 5 done; costs 2.50 and 1 without a price/)).toBeTruthy();
     expect(screen.getByText('4 ×')).toBeTruthy();
+    expect(screen.getByText(/no price written; Two Lamps, tens/)).toBeTruthy();
+    expect(screen.getByText(/3 are needed; costs 2.50/)).toBeTruthy();
+    expect(screen.getAllByRole('checkbox')).toHaveLength(1);
+    await userEvent.click(screen.getByRole('checkbox', { name: /Two Lamps, tens/ }));
+    await waitFor(() => expect(api().writes.at(-1)!.body).toEqual({ variant: 'tens', step: '0', ticked: true }));
+  });
+  it('tells the same by table: each seat’s tool, and who takes what back', async () => {
+    ready();
+    const table = {
+      round: 0,
+      table: 1,
+      game: 'two-lamps',
+      title: 'Two Lamps',
+      versions: ['tens'],
+      things: [{ title: 'Pair cards', quantity: 1 }],
+      tools: [{ learner: 'wren', tool: 'bead-frame' }],
+      returns: { learner: 'wren', things: ['Two Lamps', 'Pair cards'] },
+    };
+    api()
+      .on('GET /plans/plan-1/gather', {
+        date: '2026-11-10',
+        bins: [],
+        tables: [table],
+        ticked: 0,
+        total: 0,
+        smallParts: false,
+        plan: 'plan-1',
+      })
+      .on('GET /learners', page([learner('wren')]))
+      .on('GET /kinds', page([]));
+    show(<PrepView plan={null} />);
+    await userEvent.click(await screen.findByRole('button', { name: 'By table' }));
+    const card = within(await screen.findByRole('article'));
+    expect(card.getByRole('heading').textContent).toBe('Table 2: Two Lamps');
+    expect((await card.findByText(/takes back/)).textContent).toBe('Wren takes back: Two Lamps, Pair cards.');
+    expect(card.getByText(/for Wren:/)).toBeTruthy();
   });
 });

@@ -12,6 +12,7 @@ import { PlanPicker } from '../shared/PlanPicker';
 import { usePlanChoice } from '../shared/usePlanChoice';
 import { dayWords } from '../shared/words';
 import { Ahead } from './Ahead';
+import { ByTable } from './ByTable';
 import styles from './prep.module.css';
 
 export default function PrepView({ plan, ahead = false }: { plan: string | null; ahead?: boolean }) {
@@ -57,6 +58,7 @@ function GatherList({ plans, chosen }: { plans: PlanShort[]; chosen: PlanShort }
     },
   });
   const [back, setBack] = useState(chosen.playedAt !== null);
+  const [byTable, setByTable] = useState(false);
   const set = (item: string, ticked: boolean): void => {
     setOnTheWay((now) => ({ ...now, [item]: ticked }));
     tick.mutate({ item, ticked });
@@ -78,6 +80,9 @@ function GatherList({ plans, chosen }: { plans: PlanShort[]; chosen: PlanShort }
         <Button kind="plain" onClick={() => setBack(!back)}>
           {back ? 'Count out' : 'Count back'}
         </Button>
+        <Button kind="plain" onClick={() => setByTable(!byTable)}>
+          {byTable ? 'By bin' : 'By table'}
+        </Button>
         <span className={panel.spring} />
         <PlanPicker plans={plans} chosen={chosen} path="/prep" />
         <LinkButton href={link(`/plan/${chosen.id}`)}>The plan</LinkButton>
@@ -93,7 +98,8 @@ function GatherList({ plans, chosen }: { plans: PlanShort[]; chosen: PlanShort }
           maker’s age label and local rules come first.
         </p>
       )}
-      <div className={styles.bins}>
+      {byTable && <ByTable tables={g.tables} />}
+      <div className={styles.bins} hidden={byTable}>
         {g.bins.map((b) => (
           <section key={b.bin} className={panel.sheet}>
             <h2>{b.title}</h2>

@@ -10,13 +10,15 @@ export interface Facets {
   readonly alone: boolean;
   readonly calm: boolean;
   readonly atHand: boolean;
+  readonly tag: string | null;
 }
 
-export const noFacets: Facets = { age: null, players: null, minutes: null, alone: false, calm: false, atHand: false };
+export const noFacets: Facets = { age: null, players: null, minutes: null, alone: false, calm: false, atHand: false, tag: null };
 
 /** Whether a line is what is asked for; a game without a version is only where nothing is asked. */
-export function passes({ variant: v, profile }: Row, f: Facets, kinds: readonly KindWire[]): boolean {
-  if (JSON.stringify(f) === JSON.stringify(noFacets)) return true;
+export function passes({ game, variant: v, profile }: Row, f: Facets, kinds: readonly KindWire[]): boolean {
+  if (f.tag !== null && !game.tags.includes(f.tag)) return false;
+  if (JSON.stringify({ ...f, tag: null }) === JSON.stringify(noFacets)) return true;
   if (!v) return false;
   if (f.age !== null && (f.age < v.ages[0] || f.age > v.ages[1])) return false;
   if (f.players !== null && (f.players < v.players.min || f.players > v.players.max)) return false;
@@ -48,7 +50,7 @@ const any = { age: 'any age', players: 'any number', minutes: 'any length' } as 
 const ticks = { alone: 'runs alone', calm: 'calm', atHand: 'things at hand' } as const;
 
 /** What else a game must be: for an age, for so many, within so long, alone, calm, with what is here. */
-export function FacetRow({ facets, onChange }: { facets: Facets; onChange: (facets: Facets) => void }) {
+export function FacetRow({ facets, tags, onChange }: { facets: Facets; tags: readonly string[]; onChange: (facets: Facets) => void }) {
   const asked = JSON.stringify(facets) !== JSON.stringify(noFacets);
   return (
     <div className={styles.facets} role="group" aria-label="Only games that are">
@@ -67,6 +69,14 @@ export function FacetRow({ facets, onChange }: { facets: Facets; onChange: (face
           ))}
         </select>
       ))}
+      {tags.length > 0 && (
+        <select aria-label="tag" value={facets.tag ?? ''} onChange={(e) => onChange({ ...facets, tag: e.target.value || null })}>
+          <option value="">any unit or season</option>
+          {tags.map((t) => (
+            <option key={t}>{t}</option>
+          ))}
+        </select>
+      )}
       {(Object.keys(ticks) as (keyof typeof ticks)[]).map((name) => (
         <label key={name}>
           <input type="checkbox" checked={facets[name]} onChange={(e) => onChange({ ...facets, [name]: e.target.checked })} /> {ticks[name]}

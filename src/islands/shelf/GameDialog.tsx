@@ -27,6 +27,7 @@ export function GameDialog({
   const [source, setSource] = useState<GameWire['source']>(game?.source ?? 'made');
   const [condition, setCondition] = useState(game?.condition ?? '');
   const [notes, setNotes] = useState(game?.notes ?? '');
+  const [tags, setTags] = useState(game?.tags.join(', ') ?? '');
   const [rules, setRules] = useState(game?.rules.join('\n') ?? '');
   const key = useWriteKey();
   const body = {
@@ -34,6 +35,10 @@ export function GameDialog({
     source,
     condition,
     notes,
+    tags: tags
+      .split(/[,;]/)
+      .map((t) => t.trim())
+      .filter(Boolean),
     rules: rules
       .split('\n')
       .map((r) => r.trim())
@@ -43,15 +48,23 @@ export function GameDialog({
   const clash = useClash({
     version: game?.version ?? 0,
     body,
-    labels: { title: 'Name', source: 'Source', condition: 'Condition', notes: 'Notes', rules: 'Rules', bin: 'Bin' },
+    labels: {
+      title: 'Name',
+      source: 'Source',
+      condition: 'Condition',
+      notes: 'Notes',
+      tags: 'Units and seasons',
+      rules: 'Rules',
+      bin: 'Bin',
+    },
     load: async () => {
       const [now, { items }] = await Promise.all([
         call('GET /games/{id}', { params: { id: game!.id } }),
         call('GET /bins', { query: { limit: 5000 } }),
       ]);
       const stands = items.find((b) => b.id === now.bin)?.title;
-      const { title, source, condition, notes, rules } = now;
-      return { body: { title, source, condition, notes, rules, ...(stands ? { bin: stands } : {}) }, version: now.version };
+      const { title, source, condition, notes, tags, rules } = now;
+      return { body: { title, source, condition, notes, tags, rules, ...(stands ? { bin: stands } : {}) }, version: now.version };
     },
     onMine: () => save.mutate(),
     onTheirs: onClose,
@@ -101,6 +114,13 @@ export function GameDialog({
           {(p) => <input {...p} value={condition} onChange={(e) => setCondition(e.target.value)} />}
         </Field>
         <Field label="Notes">{(p) => <input {...p} value={notes} onChange={(e) => setNotes(e.target.value)} />}</Field>
+        <Field
+          label="Units and seasons"
+          hint="Words to find it by, with commas between them: unit 3, winter"
+          error={problem?.field?.startsWith('tags') ? problem.message : null}
+        >
+          {(p) => <input {...p} value={tags} onChange={(e) => setTags(e.target.value)} />}
+        </Field>
         <Field label="Rules, a line each" hint="At most twelve lines, for a helper who has never seen it">
           {(p) => <textarea {...p} rows={5} value={rules} onChange={(e) => setRules(e.target.value)} />}
         </Field>

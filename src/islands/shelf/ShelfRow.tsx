@@ -3,13 +3,18 @@ import { link } from '../shared/api';
 import { ThingNeed } from '../things/ThingNeed';
 import panel from '../shared/panel.module.css';
 import type { Skills } from '../shared/useSkills';
-import type { Row } from './rowsOf';
+import type { Line } from './rowsOf';
 import styles from './shelf.module.css';
 
 const scale = 2.4;
 
 export function ShelfRow({
-  row: { game, variant, profile },
+  line: {
+    row: { game, variant, profile },
+    more,
+    head,
+  },
+  onFold,
   index,
   measure,
   skill,
@@ -19,7 +24,9 @@ export function ShelfRow({
   picked,
   onPick,
 }: {
-  row: Row;
+  line: Line;
+  /** Folds the versions of the game, or unfolds them. */
+  onFold: () => void;
   index: number;
   measure: ((row: Element | null) => void) | undefined;
   /** Chosen to look for: its chances stand first. */
@@ -46,6 +53,18 @@ export function ShelfRow({
           {game.title}
         </a>
         <span className={styles.version}>{variant?.title ?? 'no version yet'}</span>
+        {head && (
+          <button type="button" className={styles.fold} aria-expanded={more === 0} onClick={onFold}>
+            {more > 0 ? `and ${more} more ${more === 1 ? 'version' : 'versions'}` : 'fold its versions'}
+          </button>
+        )}
+        {game.tags.length > 0 && (
+          <span className={styles.tags}>
+            {game.tags.map((t) => (
+              <i key={t}>{t}</i>
+            ))}
+          </span>
+        )}
       </td>
       <td>
         {(loading || profile?.source === 'measuring') && variant?.mechanism && <span className={panel.soft}>being played …</span>}

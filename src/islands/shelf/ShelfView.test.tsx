@@ -115,6 +115,27 @@ describe('the shelf', () => {
     await userEvent.click(screen.getByRole('button', { name: 'Put away' }));
     await waitFor(() => expect(api().writes.at(-1)!.body).toEqual({ games: ['levers'], away: true }));
   });
+  it('folds the versions of a game under it, unfolds them, and finds a game by its unit', async () => {
+    ready();
+    api()
+      .on('GET /games', page([game('two-lamps', { tags: ['unit 3'] }), game('levers', { bin: 'blue' })]))
+      .on('GET /variants', page([variant('tens', 'two-lamps'), variant('twenties', 'two-lamps'), variant('small', 'levers')]))
+      .on('POST /games/together', { id: 'levers', change: 'c1' });
+    view();
+    await userEvent.click(await screen.findByRole('button', { name: 'and 1 more version' }));
+    expect(shown()).toEqual(['Two Lamps', 'Two Lamps', 'Levers']);
+    await userEvent.click(screen.getByRole('button', { name: 'fold its versions' }));
+    expect(shown()).toEqual(['Two Lamps', 'Levers']);
+    await userEvent.click(screen.getByRole('button', { name: 'unfold all' }));
+    expect(shown()).toHaveLength(3);
+    await userEvent.selectOptions(screen.getByLabelText('tag'), 'unit 3');
+    expect(shown()).toEqual(['Two Lamps', 'Two Lamps']);
+    await userEvent.selectOptions(screen.getByLabelText('tag'), '');
+    await userEvent.click(screen.getByRole('checkbox', { name: 'Choose Levers' }));
+    await userEvent.type(screen.getByLabelText('Tag for all of them'), 'winter');
+    await userEvent.click(screen.getByRole('button', { name: 'Tag' }));
+    await waitFor(() => expect(api().writes.at(-1)!.body).toEqual({ games: ['levers'], tag: 'winter' }));
+  });
   it('shows nothing as true before it is known', async () => {
     ready();
     api().on('GET /kinds', () => new Promise(() => undefined));

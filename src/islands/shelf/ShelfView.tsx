@@ -14,7 +14,7 @@ import { FrontDoors } from './FrontDoors';
 import { GameDialog } from './GameDialog';
 import { type Facets, FacetRow, noFacets, passes } from './FacetRow';
 import { LookAlike } from './LookAlike';
-import { doseOf, matches, type Row, rowsOf } from './rowsOf';
+import { doseOf, foldedLines, matches, type Row, rowsOf } from './rowsOf';
 import styles from './shelf.module.css';
 import { Several } from './Several';
 import { ShelfRow } from './ShelfRow';
@@ -52,6 +52,8 @@ function Shelf({ first }: { first: { text: string | null; skill: string | null }
     setPicked(next);
   };
   const [facets, setFacets] = useState<Facets>(noFacets);
+  const [open, setOpen] = useState<ReadonlySet<string>>(new Set());
+  const fold = (game: string): void => setOpen(new Set(open.has(game) ? [...open].filter((g) => g !== game) : [...open, game]));
   const undo = useMutation({
     mutationFn: () => call('POST /undo', { body: {} }),
     onSuccess: ({ what }) => {
@@ -86,7 +88,12 @@ function Shelf({ first }: { first: { text: string | null; skill: string | null }
     return place ? fitting.sort((x, y) => placeOf(x)! - placeOf(y)!) : fitting;
   }, [rows, bin, text, found, facets, skill, skills, kinds.data, bins.data]);
   const asked = useQuery({ queryKey: ['recognise', 'count'], queryFn: () => call('GET /recognise', { query: { limit: 1 } }) });
-  const list = useWindowRows<HTMLTableSectionElement>(wanted.length, 62);
+  const lines = useMemo(() => foldedLines(wanted, open), [wanted, open]);
+  const tags = useMemo(
+    () => [...new Set((games.data?.items ?? []).filter((g) => !g.retired).flatMap((g) => g.tags))].sort((x, y) => x.localeCompare(y)),
+    [games.data],
+  );
+  const list = useWindowRows<HTMLTableSectionElement>(lines.length, 62);
   if (games.error) return <Failure message={messageOf(games.error)} />;
   // Nothing is shown before all of it is known: a shelf half read would say what is not so.
   if (!games.data || !variants.data || !skills || !bins.data || !kinds.data) return <Loading what="Opening the bins …" />;
@@ -155,8 +162,8 @@ function Shelf({ first }: { first: { text: string | null; skill: string | null }
             </button>
           </nav>
           <div className={styles.tableWrap}>
-            <FacetRow facets={facets} onChange={setFacets} />
-            {picked.size > 0 && <Several games={[...picked]} bins={bins.data.items} onDone={() => setPicked(new Set())} />}
+            <FacetRow facets={facets} tags={tags} onChange={setFacets} />
+            {picked.size > 0 && <Several games={[...picked]} bins={bins.data.items} tags={tags} onDone={() => setPicked(new Set())} />}
             {found && found.steps.length > 0 && !skill && (
               <p className={styles.steps}>
                 Sorted by{' '}
@@ -181,24 +188,39 @@ function Shelf({ first }: { first: { text: string | null; skill: string | null }
                 <SpacerRow height={list.before} columns={5} />
                 {list.shown.map((i) => (
                   <ShelfRow
-                    key={wanted[i]!.variant?.id ?? wanted[i]!.game.id}
+                    key={lines[i]!.row.variant?.id ?? lines[i]!.row.game.id}
                     index={i}
                     measure={list.measure}
-                    row={wanted[i]!}
-                    skill={skill ?? found?.items.find((f) => f.variant === wanted[i]!.variant?.id)?.skill ?? null}
+                    line={lines[i]!}
+                    onFold={() => fold(lines[i]!.row.game.id)}
+                    skill={skill ?? found?.items.find((f) => f.variant === lines[i]!.row.variant?.id)?.skill ?? null}
                     skills={skills}
                     kinds={kinds.data.items}
                     loading={profiles.isLoading}
-                    picked={picked.has(wanted[i]!.game.id)}
-                    onPick={(on) => pick(wanted[i]!.game.id, on)}
+                    picked={picked.has(lines[i]!.row.game.id)}
+                    onPick={(on) => pick(lines[i]!.row.game.id, on)}
                   />
                 ))}
                 <SpacerRow height={list.after} columns={5} />
               </tbody>
             </table>
             <p className={`${panel.soft} ${panel.small}`}>
-              {wanted.length} of {rows.length} versions. Bars without outline are calculated from the rules; outlined ones are the owner’s
-              word, or careful guesses from the words of a row.{' '}
+              {wanted.length} of {rows.length} versions
+              {lines.length < wanted.length || open.size > 0 ? (
+                <>
+                  {' '}
+                  (
+                  <Button
+                    kind="plain"
+                    onClick={() => setOpen(lines.length < wanted.length ? new Set(wanted.map((r) => r.game.id)) : new Set())}
+                  >
+                    {lines.length < wanted.length ? 'unfold all' : 'fold all'}
+                  </Button>
+                  )
+                </>
+              ) : null}
+              . Bars without outline are calculated from the rules; outlined ones are the owner’s word, or careful guesses from the words of
+              a row.{' '}
               <LinkButton kind="plain" href={addressOf('GET /shelf.csv', {})} download>
                 Take the shelf out as a list
               </LinkButton>

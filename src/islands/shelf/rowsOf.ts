@@ -47,10 +47,35 @@ export function matches(
       variant?.title,
       game.notes,
       game.condition,
+      ...game.tags,
       bins.find((b) => b.id === game.bin)?.title,
       ...(profile?.doses.filter((d) => d.perTenMinutes >= 1).map((d) => skills?.title(d.skill)) ?? []),
       ...(variant?.materials.map((m) => kinds.find((k) => k.id === m.kind)?.title ?? m.kind) ?? []),
     ].join(' '),
   );
   return words.every((w) => said.some((x) => x.startsWith(w)));
+}
+
+/** A line that is shown, with the versions folded under it. */
+export interface Line {
+  row: Row;
+  /** Versions of the same game that are folded away under it; 0 where all are shown. */
+  more: number;
+  /** The first line of a game with several versions: it folds and unfolds. */
+  head: boolean;
+}
+
+/** Lines with the versions of a game under the first of them, in the order in which games first appear; those of open games all. */
+export function foldedLines(rows: readonly Row[], open: ReadonlySet<string>): Line[] {
+  const byGame = new Map<string, Row[]>();
+  for (const r of rows) {
+    const own = byGame.get(r.game.id);
+    if (own) own.push(r);
+    else byGame.set(r.game.id, [r]);
+  }
+  return [...byGame.values()].flatMap((own) => {
+    const several = own.length > 1;
+    if (!open.has(own[0]!.game.id)) return [{ row: own[0]!, more: own.length - 1, head: several }];
+    return own.map((row, i) => ({ row, more: 0, head: several && i === 0 }));
+  });
 }

@@ -28,11 +28,16 @@ export function ThingDialog({
   const tellUndo = useTellUndo();
   const [bin, setBin] = useState(thing.bin === null ? '' : thing.drawer);
   const [condition, setCondition] = useState(thing.condition);
+  const [price, setPrice] = useState(thing.price === null ? '' : String(thing.price));
   const [incomplete, setIncomplete] = useState(thing.incomplete);
   const [loans, setLoans] = useState(thing.loans);
   const [standIn, setStandIn] = useState(thing.standIn);
   const save = useMutation({
-    mutationFn: () => call('PATCH /kinds/{id}', { params: { id: thing.id }, body: { bin, condition, incomplete, loans, standIn } }),
+    mutationFn: () =>
+      call('PATCH /kinds/{id}', {
+        params: { id: thing.id },
+        body: { bin, condition, incomplete, loans, standIn, price: price === '' ? null : Number(price.replace(',', '.')) },
+      }),
     onSuccess: ({ change }) => {
       void client.invalidateQueries();
       tellUndo(`${thing.title}: changed.`, change);
@@ -67,6 +72,9 @@ export function ThingDialog({
           {(p) => (
             <input {...p} value={condition} maxLength={500} placeholder="worn, mended …" onChange={(e) => setCondition(e.target.value)} />
           )}
+        </Field>
+        <Field label="What one costs" hint="In your own money; then the list of what to buy adds up" error={problemAt(save.error, 'price')}>
+          {(p) => <input {...p} type="number" min={0} step="0.01" value={price} onChange={(e) => setPrice(e.target.value)} />}
         </Field>
         <fieldset className={styles.loans}>
           <legend>With somebody else</legend>
@@ -120,7 +128,9 @@ export function ThingDialog({
             </ul>
           </fieldset>
         )}
-        {save.error !== null && !problemAt(save.error, 'loans.0.who') && <p className={panel.bad}>{messageOf(save.error)}</p>}
+        {save.error !== null && !problemAt(save.error, 'loans.0.who') && !problemAt(save.error, 'price') && (
+          <p className={panel.bad}>{messageOf(save.error)}</p>
+        )}
         <FormActions onLeave={onClose} busy={save.isPending} />
       </form>
     </Dialog>

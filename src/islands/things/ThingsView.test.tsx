@@ -159,6 +159,7 @@ describe('the page of things', () => {
         incomplete: 'two cards',
         loans: [{ who: 'Ash', quantity: 1, until: null }],
         standIn: null,
+        price: null,
       }),
     );
   });

@@ -1,6 +1,7 @@
 import { blob, index, integer, primaryKey, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
 import type { NotedItem } from '../../core/mastery/evidence';
 import type { Loan } from '../../core/materials/onHand';
+import type { PrepStep, UsedUp } from '../../core/materials/gettingReady';
 import type { Accommodation } from '../../core/recommend/accommodations';
 
 export { crosswalk, expectations, frameworks, ownEdges, ownSkills } from './schemaOfMaps';
@@ -41,6 +42,8 @@ export const kinds = sqliteTable('kinds', {
   loans: text({ mode: 'json' }).$type<Loan[]>().notNull().default([]),
   /** What the owner said will do in its place. */
   standIn: text(),
+  /** What one of it costs, in the owner's money; null where nobody wrote it down. */
+  price: real(),
 });
 
 export const games = sqliteTable(
@@ -53,7 +56,8 @@ export const games = sqliteTable(
     condition: text().notNull().default(''),
     notes: text().notNull().default(''),
     rules: text({ mode: 'json' }).$type<string[]>().notNull(),
-    /** Unordered marks that tell the variants apart on tokens. */
+    /** Words of the owner to find it by: a unit, a season, a theme. */
+    tags: text({ mode: 'json' }).$type<string[]>().notNull().default([]),
     retiredAt: text(),
     version: integer().notNull().default(1),
     createdAt: text().notNull(),
@@ -83,7 +87,11 @@ export const variants = sqliteTable(
     room: text({ enum: ['calm', 'lively', 'floor'] })
       .notNull()
       .default('calm'),
+    /** Minutes to get it ready once; the sum of its steps where they are named. */
     preparationMinutes: real().notNull().default(0),
+    /** What is to be done once before it can be played, step by step, and what is used up by it. */
+    steps: text({ mode: 'json' }).$type<PrepStep[]>().notNull().default([]),
+    uses: text({ mode: 'json' }).$type<UsedUp[]>().notNull().default([]),
     /** The owner's own word on what it practises, per skill and ten minutes. */
     declared: text({ mode: 'json' }).$type<{ skill: string; perTenMinutes: number; counted?: number }[]>().notNull(),
     /** Who says how it plays: the owner; nobody yet, only the words of its row; or the owner to a guess, until it is played. */
@@ -108,6 +116,26 @@ export const variantMaterials = sqliteTable(
     quantity: integer().notNull(),
   },
   (t) => [primaryKey({ columns: [t.variantId, t.kindId] })],
+);
+
+/** Steps of getting a version ready that are done; `all` where no steps are named. */
+export const prepTicks = sqliteTable(
+  'prep_ticks',
+  {
+    variantId: text()
+      .notNull()
+      .references(() => variants.id, { onDelete: 'cascade' }),
+    step: text().notNull(),
+    tickedAt: text().notNull(),
+  },
+  (t) => [primaryKey({ columns: [t.variantId, t.step] })],
+);
+
+/** What is to be met when: a code of a framework in the week that begins on a Monday. */
+export const pacing = sqliteTable(
+  'pacing',
+  { week: text().notNull(), framework: text().notNull(), identifier: text().notNull(), position: integer().notNull() },
+  (t) => [primaryKey({ columns: [t.week, t.framework, t.identifier] })],
 );
 
 /** Codes of shipped frameworks that the owner compared with her document; the others are from memory. */

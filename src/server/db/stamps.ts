@@ -10,6 +10,8 @@ const shelf: Watched = [
   ['variant_materials', 'UPDATE'],
   // What is there decides what stands in for what.
   ['kinds', 'UPDATE'],
+  // What is ready needs no more preparing.
+  ['prep_ticks', 'UPDATE'],
   // That a result was used today changes nothing of what it says.
   ['simulations', 'UPDATE OF summary'],
 ];

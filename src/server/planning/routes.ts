@@ -8,6 +8,7 @@ import { page, Reply, serve } from '../http/route';
 import { prepAhead } from '../prep/ahead';
 import { thenOf } from './thenOf';
 import { gatherList, tick } from '../prep/gatherList';
+import { readyByPlay, tickStep } from '../prep/prepTicks';
 import { reviewOf } from '../review/reviewOf';
 import { uuidOf } from '../shared/uuidOf';
 import { sameVersion } from '../shared/versions';
@@ -127,11 +128,15 @@ export const planningRoutes = serve(plansWire, {
     if (body.played !== false && plan.date > today)
       throw refuse('in-the-future', `This session is planned for ${plan.date}, after today.`, 'date');
     const playedAt = body.played === false ? null : now;
-    db.update(plans).set({ playedAt, forecast: false }).where(eq(plans.id, plan.id)).run();
+    db.transaction((tx) => {
+      tx.update(plans).set({ playedAt, forecast: false }).where(eq(plans.id, plan.id)).run();
+      if (playedAt !== null) readyByPlay(tx as unknown as Db, plan, now);
+    });
     return { id: plan.id, playedAt };
   },
   'GET /plans/{id}/gather': ({ db, params }) => gatherList(db, planById(db, params.id)),
   'GET /plans/{id}/then': async ({ db, params, today }) => thenOf(db, planById(db, params.id), today),
+  'PUT /prep/steps': ({ db, body, now }) => tickStep(db, body, now),
   'GET /prep/ahead': ({ db, query, today }) => prepAhead(db, query.until, today),
   'PUT /plans/{id}/gather': ({ db, params, body, now }) => tick(db, planById(db, params.id), body.item, body.ticked, now),
   'GET /plans/{id}/review': ({ db, params }) => reviewOf(db, planById(db, params.id)),

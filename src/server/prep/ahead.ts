@@ -1,9 +1,11 @@
 import type { AheadWire } from '../../contract/wire/plans';
 import type { Kept } from '../../contract/wire/route';
+import { minutesLeft, stepsOf } from '../../core/materials/gettingReady';
 import { groupBy } from '../../core/recommend/recommend';
 import type { Db } from '../db/db';
 import { games, kinds, plans, variants } from '../db/schema';
 import { gatherList } from './gatherList';
+import { stepsDone } from './prepTicks';
 
 const usualDays = 7;
 const dayMs = 86_400_000;
@@ -34,23 +36,33 @@ export function prepAhead(db: Db, until: string | undefined, today: string): Kep
     quantity: Math.max(...of.map((i) => i.quantity)),
     dates: [...new Set(of.map((i) => i.date))],
     state: states[Math.max(...of.map((i) => states.indexOf(i.state)))]!,
+    have: of[0]!.have,
   }));
-  const make = [...toMake(db, chosen, played), ...toMend(db, merged)].sort((x, y) =>
-    x.first < y.first ? -1 : x.first > y.first ? 1 : y.minutes - x.minutes,
-  );
+  const { steps, uses } = toMake(db, chosen, played);
+  const make = [...steps, ...toMend(db, merged)].sort((x, y) => (x.first < y.first ? -1 : x.first > y.first ? 1 : y.minutes - x.minutes));
+  const left = make.filter((m) => !m.done);
+  const costs = [...left.map((m) => m.cost), ...uses.map((u) => u.cost)];
   return {
     until: end,
     sessions: chosen.map((p) => ({ plan: p.id, date: p.date })),
-    bins: [...groupBy(merged, (i) => i.bin)].map(([title, of]) => ({ title, items: of.map(({ bin: _, ...i }) => i) })),
+    bins: [...groupBy(merged, (i) => i.bin)].map(([title, of]) => ({ title, items: of.map(({ bin: _, have: __, ...i }) => i) })),
     make,
-    minutes: make.reduce((sum, m) => sum + m.minutes, 0),
+    uses,
+    minutes: left.reduce((sum, m) => sum + m.minutes, 0),
+    doneMinutes: make.reduce((sum, m) => sum + (m.done ? m.minutes : 0), 0),
+    cost: costs.reduce<number>((sum, c) => sum + (c ?? 0), 0),
+    unpriced: left.filter((m) => m.batch === 'thing' && m.cost === null).length + uses.filter((u) => u.cost === null).length,
   };
 }
 
 type Make = Kept<AheadWire>['make'][number];
 
-/** Games that want getting ready and were never played here. */
-function toMake(db: Db, chosen: readonly (typeof plans.$inferSelect)[], played: ReadonlySet<string>): Make[] {
+/** Steps that get the games of these sessions ready, with those that are done, and what the others use up. */
+function toMake(
+  db: Db,
+  chosen: readonly (typeof plans.$inferSelect)[],
+  played: ReadonlySet<string>,
+): { readonly steps: Make[]; readonly uses: Kept<AheadWire>['uses'] } {
   const rows = new Map(
     db
       .select()
@@ -65,23 +77,41 @@ function toMake(db: Db, chosen: readonly (typeof plans.$inferSelect)[], played: 
       .all()
       .map((g) => [g.id, g.title]),
   );
+  const ticked = stepsDone(db);
   const first = new Map<string, string>();
   for (const p of chosen)
     for (const r of p.rounds)
       for (const t of r.tables) for (const s of t.seats) if (!played.has(s.variant) && !first.has(s.variant)) first.set(s.variant, p.date);
-  return [...first].flatMap(([id, date]): Make[] => {
+  const uses = new Map<string, { what: string; quantity: number; cost: number | null; for: string[] }>();
+  const steps = [...first].flatMap(([id, date]): Make[] => {
     const v = rows.get(id);
-    if (!v || v.preparationMinutes <= 0) return [];
-    return [
-      {
-        title: `${titles.get(v.gameId) ?? v.gameId}, ${v.title}`,
-        what: 'get it ready',
-        minutes: v.preparationMinutes,
-        first: date,
-        batch: 'game',
-      },
-    ];
+    if (!v) return [];
+    const title = `${titles.get(v.gameId) ?? v.gameId}, ${v.title}`;
+    const done = ticked.get(id);
+    if (minutesLeft(v, done) > 0 || (stepsOf(v).length === 0 && v.uses.length > 0))
+      for (const u of v.uses) {
+        const key = u.what.trim().toLowerCase();
+        const known = uses.get(key) ?? { what: u.what, quantity: 0, cost: 0, for: [] };
+        uses.set(key, {
+          ...known,
+          quantity: known.quantity + u.quantity,
+          cost: known.cost === null || u.cost === null ? null : known.cost + u.cost,
+          for: [...known.for, title],
+        });
+      }
+    return stepsOf(v).map((s) => ({
+      batch: s.sort,
+      variant: id,
+      step: s.id,
+      title,
+      what: s.what,
+      minutes: s.minutes,
+      cost: null,
+      first: date,
+      done: done?.has(s.id) ?? false,
+    }));
   });
+  return { steps, uses: [...uses.values()] };
 }
 
 /** Things that are needed and incomplete, too few or not there. */
@@ -93,6 +123,7 @@ function toMend(
     readonly quantity: number;
     readonly dates: readonly string[];
     readonly state: string;
+    readonly have: number | null;
   }[],
 ): Make[] {
   const rows = new Map(
@@ -106,7 +137,11 @@ function toMend(
     const kind = rows.get(n.item);
     if (!kind) return [];
     const [first] = n.dates;
-    if (n.state !== 'there') return [{ title: n.title, what: `${n.quantity} are needed`, minutes: 0, first: first!, batch: 'thing' }];
-    return kind.incomplete === '' ? [] : [{ title: n.title, what: kind.incomplete, minutes: 0, first: first!, batch: 'repair' }];
+    const row = { variant: null, step: null, title: n.title, minutes: 0, cost: null, first: first!, done: false };
+    if (n.state !== 'there') {
+      const short = n.quantity - (n.have ?? 0);
+      return [{ ...row, batch: 'thing', what: `${n.quantity} are needed`, cost: kind.price === null ? null : kind.price * short }];
+    }
+    return kind.incomplete === '' ? [] : [{ ...row, batch: 'repair', what: kind.incomplete }];
   });
 }

@@ -1,11 +1,14 @@
 import { and, eq } from 'drizzle-orm';
+import type { GatherWire } from '../../contract/wire/plans';
+import type { Kept } from '../../contract/wire/route';
 import type { Db } from '../db/db';
 import { hereOf, stateOf } from '../../core/materials/onHand';
-import { bins, games, gatherTicks, kinds, variants } from '../db/schema';
+import { bins, games, gatherTicks, kinds, type StoredTable, variants } from '../db/schema';
 import { refuse } from '../http/problemError';
 import type { PlanRow } from '../planning/planById';
 import { laidOut, thingsOnHand } from '../shelf/offers';
 import { materialsOf } from '../shelf/shelfRows';
+import { byTable, type LaidTable } from './gatherTables';
 
 interface GatherItem {
   item: string;
@@ -33,6 +36,7 @@ export function gatherList(
   plan: string;
   date: string;
   bins: { bin: string; title: string; items: GatherItem[] }[];
+  tables: Kept<GatherWire>['tables'];
   ticked: number;
   total: number;
   smallParts: boolean;
@@ -70,20 +74,21 @@ export function gatherList(
       .all()
       .map((v) => [v.id, v.mechanism]),
   );
+  const versionTitles = new Map(
+    db
+      .select({ id: variants.id, title: variants.title })
+      .from(variants)
+      .all()
+      .map((v) => [v.id, v.title]),
+  );
   const perRound: Map<string, number>[] = [];
+  const laid: LaidTable[] = [];
   const usedBy = new Map<string, Set<string>>();
   const roundsOf = new Map<string, Set<number>>();
   for (const [i, round] of plan.rounds.entries()) {
     const inRound = new Map<string, number>();
-    for (const t of round.tables) {
-      const needed = new Map<string, number>();
-      for (const s of t.seats)
-        for (const m of materialsOf(db, s.variant)) needed.set(m.kind, Math.max(needed.get(m.kind) ?? 0, m.quantity));
-      const out = laidOut(
-        here,
-        [...needed].map(([kind, quantity]) => ({ kind, quantity })),
-        mechanismOf.get(t.seats[0]?.variant ?? '') ?? null,
-      );
+    for (const [place, t] of round.tables.entries()) {
+      const out = laidOut(here, neededAt(db, t), mechanismOf.get(t.seats[0]?.variant ?? '') ?? null);
       const wanted = new Map(out.materials.map((m) => [m.kind, m.quantity]));
       for (const s of out.standIns ?? []) {
         const key = s.use ?? s.instead;
@@ -100,6 +105,7 @@ export function gatherList(
         usedBy.set(kind, (usedBy.get(kind) ?? new Set()).add(t.game));
         roundsOf.set(kind, (roundsOf.get(kind) ?? new Set()).add(i));
       }
+      laid.push({ round: i, table: place, of: t, things: wanted });
       usedBy.set(`game:${t.game}`, (usedBy.get(`game:${t.game}`) ?? new Set()).add(t.game));
       roundsOf.set(`game:${t.game}`, (roundsOf.get(`game:${t.game}`) ?? new Set()).add(i));
     }
@@ -163,10 +169,22 @@ export function gatherList(
     plan: plan.id,
     date: plan.date,
     bins: list,
+    tables: byTable(laid, {
+      game: (id) => gameRows.get(id)?.title ?? id,
+      kind: (id) => kindRows.get(id)?.title ?? id,
+      version: (id) => versionTitles.get(id) ?? id,
+    }),
     ticked: all.filter((i) => i.ticked).length,
     total: all.length,
     smallParts: all.some((i) => i.caution !== null),
   };
+}
+
+/** What a table needs of each kind, of the version that needs most. */
+function neededAt(db: Db, t: StoredTable): { kind: string; quantity: number }[] {
+  const needed = new Map<string, number>();
+  for (const s of t.seats) for (const m of materialsOf(db, s.variant)) needed.set(m.kind, Math.max(needed.get(m.kind) ?? 0, m.quantity));
+  return [...needed].map(([kind, quantity]) => ({ kind, quantity }));
 }
 
 export function tick(db: Db, plan: PlanRow, item: string, ticked: boolean, now: string): { item: string; ticked: boolean } {

@@ -116,7 +116,7 @@ function refresh(db: Db, graph: SkillGraph): void {
   const put = client.prepare('INSERT INTO temp.shelf_words (id, game, name, things, words, steps) VALUES (?, ?, ?, ?, ?, ?)');
   client.transaction(() => {
     for (const g of db.select().from(games).all()) {
-      const words = [g.notes, g.condition, ...g.rules].join(' ');
+      const words = [g.notes, g.condition, ...g.tags, ...g.rules].join(' ');
       const bin = titleOf.get(g.binId ?? '') ?? '';
       const own = byGame.get(g.id) ?? [];
       if (own.length === 0) put.run(noVersion(g.id), g.id, g.title, bin, words, '');

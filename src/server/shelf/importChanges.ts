@@ -9,7 +9,7 @@ import type { GameRow, VariantRow } from './shelfRows';
 
 /** What a file tells otherwise of a version that is here. */
 export interface ChangedRow {
-  readonly field: 'ages' | 'players' | 'minutes' | 'bin' | 'notes' | 'condition' | 'source' | 'materials';
+  readonly field: 'ages' | 'players' | 'minutes' | 'bin' | 'notes' | 'condition' | 'source' | 'tags' | 'materials';
   readonly before: string;
   readonly after: string;
 }
@@ -80,6 +80,7 @@ export function changesOf(here: KnownVersion, d: VariantDraft, columns: Readonly
     { field: 'notes', before: game.notes, after: d.notes, told: told('notes') },
     { field: 'condition', before: game.condition, after: d.condition, told: told('condition') },
     { field: 'source', before: game.source, after: d.source, told: told('source') },
+    { field: 'tags', before: game.tags.join(', '), after: d.tags.join(', '), told: told('tags') },
     { field: 'materials', before: listed(here.materials), after: listed(d.materials), told: told('materials') && d.materials.length > 0 },
   ];
   return pairs.filter((p) => p.told && p.before !== p.after).map(({ field, before, after }) => ({ field, before, after }));
@@ -101,6 +102,7 @@ export function bringChanges(tx: Tx, rows: readonly (VariantDraft & { readonly c
       ...(has('notes') ? { notes: d.notes } : {}),
       ...(has('condition') ? { condition: d.condition } : {}),
       ...(has('source') ? { source: d.source } : {}),
+      ...(has('tags') ? { tags: [...d.tags] } : {}),
     };
     if (Object.keys(gameAfter).length > 0) {
       const after = { ...gameAfter, version: game.version + 1 };

@@ -197,7 +197,9 @@ function bring(
         game = gameId(d.game);
         byTitle.set(nameKey(d.game), game);
         const rules = d.rules.length > 0 ? [...d.rules] : d.mechanism ? [...mechanismById(d.mechanism)!.words] : [];
-        gameRows.push(gameRow(game, d.game, bin(d.bin), { source: d.source, condition: d.condition, notes: d.notes, rules }, now));
+        gameRows.push(
+          gameRow(game, d.game, bin(d.bin), { source: d.source, condition: d.condition, notes: d.notes, rules, tags: [...d.tags] }, now),
+        );
         undo.push({ table: 'games', delete: { id: game } });
       }
       const id = variantId(`${d.game} ${d.variant}`);

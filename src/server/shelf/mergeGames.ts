@@ -1,4 +1,5 @@
 import { eq } from 'drizzle-orm';
+import { tidyTags } from '../../core/content/names';
 import { lookAlike } from '../../core/content/lookAlike';
 import type { Db } from '../db/db';
 import { games, type UndoStep, variants } from '../db/schema';
@@ -45,7 +46,7 @@ export function mergeGames(db: Db, id: string, other: string, now: string): { id
       undo.unshift(stepBack('variants', { id: v.id }, v, after));
     }
     const notes = [game.notes, second.notes].filter((n, i, all) => n !== '' && all.indexOf(n) === i).join('\n');
-    const kept = { notes, version: game.version + 1 };
+    const kept = { notes, tags: tidyTags([...game.tags, ...second.tags]), version: game.version + 1 };
     const away = { retiredAt: now, version: second.version + 1 };
     tx.update(games).set(kept).where(eq(games.id, id)).run();
     tx.update(games).set(away).where(eq(games.id, other)).run();

@@ -1,6 +1,7 @@
 import { graphOf } from '../db/graphOf';
 import { canShare } from '../../core/mechanisms/canShare';
 import { shippedSubstitutes } from '../../contract/shippedData';
+import { minutesLeft } from '../../core/materials/gettingReady';
 import { onHand, plenty } from '../../core/materials/onHand';
 import { type Need, type StandIn, type Substitute, withStandIns } from '../../core/materials/substitutes';
 import { mechanismById } from '../../core/mechanisms/registry';
@@ -9,6 +10,7 @@ import { groupBy } from '../../core/recommend/recommend';
 import type { SkillGraph } from '../../core/skills/skillGraph';
 import type { Db } from '../db/db';
 import { games, kinds, variantMaterials } from '../db/schema';
+import { stepsDone } from '../prep/prepTicks';
 import { shelfStamp } from '../db/stamps';
 import { faultOf, faultsNoted, knownDoses, profileTask, usualSeats } from '../simulations/profileStore';
 import { settleMeasures, variantsInUse } from './measure';
@@ -48,6 +50,7 @@ function readOffers(db: Db, graph: SkillGraph): Offer[] {
   const materials = groupBy(db.select().from(variantMaterials).all(), (m) => m.variantId);
   const here = thingsOnHand(db);
   const mixOf = mixClasses(rows);
+  const done = stepsDone(db);
   return rows.map((v): Offer => ({
     variant: v.id,
     game: v.gameId,
@@ -60,7 +63,8 @@ function readOffers(db: Db, graph: SkillGraph): Offer[] {
     ages: [v.agesMin, v.agesMax],
     helper: v.helper,
     room: v.room,
-    preparationMinutes: v.preparationMinutes,
+    // What is left of it: what was made once is there.
+    preparationMinutes: minutesLeft(v, done.get(v.id)),
     ...laidOut(
       here,
       (materials.get(v.id) ?? []).map((m) => ({ kind: m.kindId, quantity: m.quantity })),

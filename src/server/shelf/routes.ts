@@ -22,6 +22,7 @@ import { suitsHere } from './suits';
 import { wireGames, wireVariants } from './wireShelf';
 import { importTables } from './importShelf';
 import { changeSeveral } from './severalGames';
+import { historyOf, setLiked } from './historyOf';
 import { alikeOn, mergeGames } from './mergeGames';
 import { gameFile, shelfCsv } from './takeOut';
 import { readTables } from '../shared/readTables';
@@ -136,6 +137,8 @@ export const shelfRoutes = serve(shelfWire, {
     new Reply(200, gameFile(db, params.id), { 'content-disposition': `attachment; filename="${params.id}.jsonld"` }),
   'POST /games/together': ({ db, body, now }) => changeSeveral(db, body, now),
   'GET /look-alike': ({ db }) => ({ items: [...alikeOn(db)] }),
+  'GET /games/{id}/history': ({ db, params }) => historyOf(db, params.id),
+  'POST /games/{id}/liked': ({ db, params, body }) => setLiked(db, params.id, body),
   'POST /games/{id}/merge': ({ db, params, body, now }) => mergeGames(db, params.id, body.other, now),
   'GET /changes': ({ db, query }) =>
     page(

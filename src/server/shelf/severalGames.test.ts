@@ -33,6 +33,24 @@ describe('several games at once', () => {
     await ask('POST', '/games/together', { games: ['lamps'], away: true });
     expect(state()[1]).toEqual(['lamps', 'blue', true]);
   });
+  it('are tagged, each once however it is spelt, and lose a tag', async () => {
+    const tags = () =>
+      place.db
+        .select()
+        .from(games)
+        .all()
+        .map((g) => g.tags);
+    changeSeveral(place.db, { games: ['bees', 'lamps'], tag: ' winter ' }, now);
+    changeSeveral(place.db, { games: ['bees', 'levers'], tag: 'Winter' }, now);
+    expect(tags()).toEqual([['winter'], ['winter'], ['Winter']]);
+    const { change } = changeSeveral(place.db, { games: ['bees', 'lamps'], untag: 'WINTER', tag: 'unit 3' }, now);
+    expect(tags()).toEqual([['unit 3'], ['unit 3'], ['Winter']]);
+    undoChange(place.db, change, now);
+    expect(tags()[0]).toEqual(['winter']);
+    // Found by it.
+    const found = (await ask('GET', '/search?q=winter')).body.items.map((f: { game: string }) => f.game);
+    expect(found.toSorted()).toEqual(['bees', 'lamps', 'levers']);
+  });
   it('change nothing where one is not there, or nothing is asked', () => {
     const before = state();
     expect(problemOf(() => changeSeveral(place.db, { games: ['bees', 'nowhere'], away: true }, now))).toMatchObject({ code: 'not-found' });

@@ -1,7 +1,7 @@
 import type { Body } from '../../contract/wire/route';
 import type { shelfWire } from '../../contract/wire/shelf';
 import { and, eq } from 'drizzle-orm';
-import { cleanName, sameName } from '../../core/content/names';
+import { cleanName, sameName, tidyTags } from '../../core/content/names';
 import type { Db, Tx } from '../db/db';
 import { bins, games, variants } from '../db/schema';
 import { refuse } from '../http/problemError';
@@ -51,6 +51,7 @@ export function gameRow(id: string, title: string, binId: string, input: GameInp
     condition: input.condition ?? '',
     notes: input.notes ?? '',
     rules: input.rules ?? [],
+    tags: tidyTags(input.tags ?? []),
     createdAt: now,
   };
 }
@@ -79,6 +80,7 @@ export function updateGame(db: Db, id: string, input: GameInput, version: number
       ...(input.condition === undefined ? {} : { condition: input.condition }),
       ...(input.notes === undefined ? {} : { notes: input.notes }),
       ...(input.rules === undefined ? {} : { rules: input.rules }),
+      ...(input.tags === undefined ? {} : { tags: tidyTags(input.tags) }),
       version: before.version + 1,
     };
     const done = tx

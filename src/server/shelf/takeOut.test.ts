@@ -48,6 +48,7 @@ const shelfOf = (db: Db) => {
       rules: titles.get(v.gameId)!.rules,
       source: titles.get(v.gameId)!.source,
       notes: titles.get(v.gameId)!.notes,
+      tags: titles.get(v.gameId)!.tags,
       title: v.title,
       mechanism: v.mechanism,
       parameters: v.parameters,
@@ -66,7 +67,14 @@ const fill = (): void => {
   for (const g of shippedLibrary) takeFromLibrary(here.db, g.id, now);
   const game = createGame(
     here.db,
-    { title: '=Bells, “loud” & co', bin: 'Hall', notes: 'one\ntwo; three', rules: ['Ring.', '-3 is lost'], source: 'bought' },
+    {
+      title: '=Bells, “loud” & co',
+      bin: 'Hall',
+      notes: 'one\ntwo; three',
+      rules: ['Ring.', '-3 is lost'],
+      tags: ['unit 3', 'mid-winter'],
+      source: 'bought',
+    },
     now,
   ).id;
   createVariant(here.db, game, {

@@ -30,6 +30,7 @@ const header = [
   'Source',
   'Condition',
   'Notes',
+  'Tags',
   'Rules line by line',
   'Mechanism',
   'Parameters',
@@ -65,6 +66,7 @@ export function shelfCsv(db: Db, retired: boolean): string {
           g.source,
           g.condition,
           g.notes,
+          g.tags.join('; '),
           g.rules.join('\n'),
           v.mechanism ?? '',
           v.mechanism ? parametersText(v.parameters) : '',
@@ -100,6 +102,7 @@ function fileGame(db: Db, game: GameRow, own: readonly VariantRow[]): FileGame {
     source: game.source,
     condition: game.condition,
     notes: game.notes,
+    tags: game.tags,
     rules: game.rules,
     versions: own.map((v) => {
       // What words were read for is nobody's word yet, and is read anew elsewhere.

@@ -4,9 +4,10 @@ import { and, eq } from 'drizzle-orm';
 import { checkParameters } from '../../contract/parameters';
 import { graphOf } from '../db/graphOf';
 import { cleanName } from '../../core/content/names';
+import { minutesOfSteps } from '../../core/materials/gettingReady';
 import { mechanismById } from '../../core/mechanisms/registry';
 import type { Db, Tx } from '../db/db';
-import { kinds, type UndoStep, variantMaterials, variants } from '../db/schema';
+import { kinds, prepTicks, type UndoStep, variantMaterials, variants } from '../db/schema';
 import { ProblemError, refuse } from '../http/problemError';
 import { freeId } from '../shared/freeId';
 import { sameVersion, wrote } from '../shared/versions';
@@ -67,7 +68,9 @@ export function variantRow(
       minutes: input.minutes ?? 15,
       helper: input.helper ?? 'nearby',
       room: input.room ?? 'calm',
-      preparationMinutes: input.preparationMinutes ?? 0,
+      preparationMinutes: input.steps?.length ? minutesOfSteps(input.steps) : (input.preparationMinutes ?? 0),
+      steps: input.steps ?? [],
+      uses: input.uses ?? [],
       declared: input.declared ?? [],
       said: input.said ?? 'owner',
     },
@@ -156,8 +159,11 @@ export function updateVariant(db: Db, id: string, input: VariantInput, version: 
       ...(input.minutes === undefined ? {} : { minutes: input.minutes }),
       ...(input.helper === undefined ? {} : { helper: input.helper }),
       ...(input.room === undefined ? {} : { room: input.room }),
-      ...(input.room === undefined ? {} : { room: input.room }),
       ...(input.preparationMinutes === undefined ? {} : { preparationMinutes: input.preparationMinutes }),
+      ...(input.steps === undefined
+        ? {}
+        : { steps: input.steps, ...(input.steps.length > 0 ? { preparationMinutes: minutesOfSteps(input.steps) } : {}) }),
+      ...(input.uses === undefined ? {} : { uses: input.uses }),
       ...(input.declared === undefined ? {} : { declared: input.declared.filter((d) => graph.indexOf.has(d.skill)) }),
       said: input.said ?? saidAfter(before, input),
       version: before.version + 1,
@@ -168,6 +174,9 @@ export function updateVariant(db: Db, id: string, input: VariantInput, version: 
       .where(and(eq(variants.id, id), eq(variants.version, version)))
       .run();
     wrote(done, version, () => variantById(tx, id));
+    // Ticks stand for steps by their number; other steps are not done yet.
+    if (input.steps && JSON.stringify(input.steps) !== JSON.stringify(before.steps))
+      tx.delete(prepTicks).where(eq(prepTicks.variantId, id)).run();
     if (input.materials) putMaterials(tx, id, input.materials);
     const undo: UndoStep[] = [stepBack('variants', { id }, before, after)];
     if (input.materials)

@@ -54,6 +54,7 @@ export function wireKind(k: KindRow, bins: readonly BinRow[] = []) {
     incomplete: k.incomplete,
     loans: k.loans,
     standIn: k.standIn,
+    price: k.price,
     smallParts: k.smallParts,
     caution: k.caution,
     shipped: k.shipped,
@@ -112,6 +113,7 @@ export function updateThing(db: Db, id: string, said: ThingBody): { id: string; 
       ...(said.incomplete === undefined ? {} : { incomplete: said.incomplete }),
       ...(said.loans === undefined ? {} : { loans: said.loans.map((l) => ({ ...l, who: cleanName(l.who) })) }),
       ...(said.standIn === undefined ? {} : { standIn: said.standIn || null }),
+      ...(said.price === undefined ? {} : { price: said.price }),
     };
     tx.update(kinds).set(after).where(eq(kinds.id, id)).run();
     return { id, change: recordChange(tx, `Changed ${before.title.toLowerCase()}`, [stepBack('kinds', { id }, before, after)]) };
