@@ -260,9 +260,12 @@ it('every route answers as described', async () => {
   const coverage = await go('GET', '/coverage', { query: { framework: 'us' } });
   expect(coverage.items.length).toBeGreaterThan(100);
   await go('GET', '/coverage.csv');
+  await go('POST', '/imports/pacing', { body: { framework: 'us', text: 'week,code\n2026-11-16,1.OA.C.6', commit: true } });
+  await go('GET', '/pacing', { query: { framework: 'us' } });
+  await go('DELETE', '/pacing/{id}', { path: '/pacing/us' });
   await go('GET', '/coverage.pdf', { query: { paper: 'letter' } });
   await go('POST', '/coverage/compared', { body: { framework: 'us', identifiers: [coverage.items[0].identifier], compared: true } });
-  expect((await go('GET', '/coverage/next', { query: { minutes: '30' } })).minutes).toBeLessThanOrEqual(30);
+  expect((await go('GET', '/coverage/next', { query: { minutes: '30' } })).cost).toBeLessThanOrEqual(30);
   await go('GET', '/prep/ahead', { query: { until: '2027-01-31' } });
   const cutOut = await go('POST', '/games', { body: { title: 'Cut out of card', tags: ['winter'] } });
   const toCut = await go('POST', '/variants', {

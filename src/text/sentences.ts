@@ -164,11 +164,11 @@ export function helpingSentence(
 /** Why a seat was given; frozen with the plan. */
 /** Why a seat is good for a child; where two share it, whose it is comes first. */
 export function seatSentence(
-  seat: { skill: string | null; because: SeatBecause; chances: number; success: number; stretched: boolean; partner?: string | undefined },
+  seat: { skill: string | null; because: SeatBecause; chances: number; success: number; stretched: boolean; partner?: string | undefined; paced?: boolean },
   nickname: string,
   skillTitle: (id: string) => string,
 ): string {
-  const why = seatReasonWords(seat, nickname, skillTitle);
+  const why = `${seatReasonWords(seat, nickname, skillTitle)}${seat.paced ? ' It is on your pacing list for these weeks.' : ''}`;
   return seat.partner ? `Partners with ${seat.partner} on one seat, in turns. ${why}` : why;
 }
 

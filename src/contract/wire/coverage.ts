@@ -1,7 +1,8 @@
 import { type Static, Type } from '@sinclair/typebox';
 import { coverageStates } from '../../core/frameworks/standardsCovered';
 import { define } from './route';
-import { arr, bool, closed, int, nullable, num, obj, ok, oneOf, str, within } from './schema';
+import { arr, bool, changed, closed, int, nullable, num, obj, ok, oneOf, problem, str, within } from './schema';
+import { fileBody } from './things';
 
 const coveredBy = obj({ game: str, title: str, variant: str, variantTitle: str, skill: str, dose: num });
 
@@ -22,6 +23,12 @@ const covered = obj({
   waiting: arr(obj({ learner: str, nickname: str })),
   /** Games of the library that would practise it, not on the shelf. */
   remedies: arr(coveredBy),
+  /** Steps of it that no game practises: what a version would have to be turned to. */
+  lacks: arr(str),
+  /** Games that were put away and would practise it. */
+  away: arr(obj({ game: str, title: str })),
+  /** Where every game of it lacks things: what each would need. */
+  lacking: arr(obj({ game: str, title: str, missing: arr(obj({ kind: str, short: int })) })),
 });
 
 export type CoveredWire = Static<typeof covered>;
@@ -43,7 +50,11 @@ const coverage = obj({
 
 export type CoverageWire = Static<typeof coverage>;
 
-const query = { framework: str, without: str, over: oneOf('shelf', 'term') };
+const query = { framework: str, without: str, over: oneOf('shelf', 'term', 'unit'), tag: Type.String({ maxLength: 40 }) };
+
+const pacing = obj({ framework: str, weeks: arr(obj({ week: str, codes: arr(obj({ identifier: str, code: str })) })) });
+
+export type PacingWire = Static<typeof pacing>;
 
 const next = obj({
   /** Open needs of the children that no game of theirs serves; of how many there is something in the library. */
@@ -52,15 +63,19 @@ const next = obj({
   covered: int,
   /** Steps for which the library has nothing that these children may play: what a game of your own would have to practise. */
   missing: arr(obj({ skill: str, title: str, learners: arr(str) })),
-  minutes: num,
-  /** No other choice of as many minutes closes more; else how many one could close at most. */
+  /** What the choice costs, in minutes of preparing or in the owner's money. */
+  cost: num,
+  unit: oneOf('minutes', 'money'),
+  /** Games that are left out since somebody would have to write down what a thing costs. */
+  unpriced: int,
+  /** No other choice of as much closes more; else how many one could close at most. */
   proven: bool,
   atMost: int,
   chosen: arr(
     obj({
       game: str,
       title: str,
-      minutes: num,
+      cost: num,
       /** What it closes: a step, and the children who wait for it. */
       closes: arr(obj({ skill: str, title: str, learners: arr(str) })),
     }),
@@ -90,9 +105,18 @@ export const coverageWire = define({
     body: closed({ framework: str, identifiers: arr(str, 2000), compared: Type.Boolean() }, ['framework', 'identifiers', 'compared']),
     response: ok,
   },
+  'GET /pacing': { summary: 'What is to be met when, by the codes of a framework', query: { framework: str }, response: pacing },
+  'POST /imports/pacing': {
+    summary: 'Preview or bring in a pacing list (week, code) in the place of the one before; plans lean to it',
+    body: closed({ ...fileBody.properties, framework: str }, ['framework']),
+    response: obj({ committed: bool, weeks: int, codes: int, problems: arr(problem), change: nullable(str) }),
+    waits: true,
+  },
+  'DELETE /pacing/{id}': { summary: 'Take the pacing list of a framework away', response: changed },
   'GET /coverage/next': {
-    summary: 'What to make or take next: the choice within so many minutes of preparing that closes most open needs of the children',
-    query: { minutes: within(5, 2000) },
+    summary:
+      'What to make or take next: the choice within so many minutes of preparing, or so much money for what is missing, that closes most open needs of the children',
+    query: { minutes: within(5, 2000), money: within(0, 100_000) },
     response: next,
     waits: true,
   },

@@ -29,6 +29,8 @@ export interface Covered {
   readonly state: CoverageState;
   /** Steps that some game practises, of all that stand for it. */
   readonly stepsWithGame: number;
+  /** Steps that no game practises. */
+  readonly lacks: readonly number[];
   /** One line a game, its best version, the largest dose first. */
   readonly games: readonly BestGame[];
 }
@@ -74,7 +76,8 @@ export function standardsCovered(
           : any(planned)
             ? 'planned'
             : 'there';
-    return { identifier, state, stepsWithGame: skills.filter((k) => practises.some((v) => v.doses[k]! >= leastDose)).length, games };
+    const lacks = skills.filter((k) => !practises.some((v) => v.doses[k]! >= leastDose));
+    return { identifier, state, stepsWithGame: skills.length - lacks.length, lacks, games };
   });
 }
 

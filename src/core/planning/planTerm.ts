@@ -3,6 +3,7 @@ import { type Standing, standingOn } from '../mastery/standing';
 import { afterPractice } from '../recommend/afterPractice';
 import { atTable } from '../recommend/atTable';
 import { learnerNeeds, type LearnerNeeds, type NeedyLearner } from '../recommend/learnerNeeds';
+import { leaningOn, type PacedWeek } from '../recommend/leaning';
 import type { Offer } from '../recommend/offer';
 import { metFrom, metInPlay, type Play, renewed } from '../recommend/metInPlay';
 import { practised } from '../recommend/practised';
@@ -49,6 +50,8 @@ export interface PlanningInput {
   readonly grownUp?: boolean;
   readonly played: readonly WirePlayed[];
   readonly wishes?: Wishes;
+  /** What is to be met when. */
+  readonly pacing?: readonly PacedWeek[];
   /** How often two sat together lately, by `pairKey`, and in how many rounds each had no seat. */
   readonly satTogether?: readonly (readonly [string, number])[];
   readonly rested?: readonly (readonly [string, number])[];
@@ -97,7 +100,11 @@ export function* termSteps(
     const years = daysBetween(firstDate, meeting.date) / 365.25;
     const present = meeting.present.flatMap((id) => state.get(id) ?? []);
     const needs = present.map(({ learner, skills }) =>
-      learnerNeeds(graph, { ...learner, age: learner.age + years }, standingOn(graph, skills, meeting.date)),
+      learnerNeeds(
+        graph,
+        { ...learner, age: learner.age + years, leaning: leaningOn(input.pacing ?? [], meeting.date, learner.framework) },
+        standingOn(graph, skills, meeting.date),
+      ),
     );
     const keep = i === 0 ? input.keep?.map((round) => new Map(round)) : undefined;
     const settings: SessionSettings = {

@@ -19,6 +19,8 @@ export interface PlannedSeat {
   readonly stretched: boolean;
   /** The child whose seat it is, where two play it as partners. */
   readonly with?: string;
+  /** The step stands on a pacing list for these weeks. */
+  readonly paced?: boolean;
 }
 
 /** One thing that would help: a number of the session that is larger, things to be had, or something that is let go. */

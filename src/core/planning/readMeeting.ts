@@ -50,6 +50,7 @@ export function readMeeting(
               // Two at one seat make about half of its moves each.
               chances: shared ? reason.chances / 2 : reason.chances,
               stretched: built.stretched[l]![t.game]! && !option.grownUp,
+              ...(reason.skill !== null && needs[l]!.leaning?.has(graph.indexOf.get(reason.skill)!) ? { paced: true } : {}),
               ...(partner ? { with: needs[partner.holder]!.learner } : {}),
             };
           };

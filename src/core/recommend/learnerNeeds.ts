@@ -20,6 +20,8 @@ export interface NeedyLearner {
   readonly likings?: readonly string[];
   /** Tools this child keeps, with full credit. */
   readonly keeps?: readonly string[];
+  /** How many times the need of a step counts, by index: what a pacing list has for these weeks. */
+  readonly leaning?: ReadonlyMap<number, number>;
 }
 
 export interface LearnerNeeds {
@@ -45,6 +47,8 @@ export interface LearnerNeeds {
   readonly likings: readonly string[];
   /** Tools this child keeps, with full credit. */
   readonly keeps: readonly string[];
+  /** Steps that a pacing list has for these weeks. */
+  readonly leaning?: ReadonlyMap<number, number>;
 }
 
 /** Figures of the need, fitted on training seeds of invented learners (`docs/evaluation.md`); common practice, no source. */
@@ -118,7 +122,9 @@ export function learnerNeeds(graph: SkillGraph, learner: NeedyLearner, now: Know
     const away = Math.max(0, FIELD.heldFrom - theta) / NEED.nearLine;
     const waiting = 1 + NEED.perWaiting * Math.min(NEED.mostWaiting, graph.neededBy[k]!.length);
     const soft = NEED.leastReady + (1 - NEED.leastReady) * readiness[k]!;
-    need[k] = (1 - now.held[k]!) * close * Math.exp((-away * away) / 2) * waiting * soft + (now.due[k] ? NEED.review : 0);
+    need[k] =
+      (1 - now.held[k]!) * close * Math.exp((-away * away) / 2) * waiting * soft * (learner.leaning?.get(k) ?? 1) +
+      (now.due[k] ? NEED.review : 0);
   }
   return {
     learner: learner.id,
@@ -136,5 +142,6 @@ export function learnerNeeds(graph: SkillGraph, learner: NeedyLearner, now: Know
     accommodations: learner.accommodations ?? [],
     likings: learner.likings ?? [],
     keeps: learner.keeps ?? [],
+    ...(learner.leaning && learner.leaning.size > 0 ? { leaning: learner.leaning } : {}),
   };
 }

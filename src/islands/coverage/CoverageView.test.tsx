@@ -3,7 +3,7 @@ import { screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { describe, expect, it } from 'vitest';
 import type { CoveredWire } from '../../contract/wire/coverage';
-import { islandTest } from '../island.testing';
+import { game as gameOf, islandTest, page } from '../island.testing';
 import { domainOf } from './CoverageFrame';
 import CoverageView from './CoverageView';
 
@@ -21,12 +21,26 @@ const standard = (code: string, band: string, more: Partial<CoveredWire> = {}): 
   gamesInAll: 0,
   waiting: [],
   remedies: [],
+  lacks: [],
+  away: [],
+  lacking: [],
   ...more,
 });
 const game = { game: 'two-lamps', title: 'Two Lamps', variant: 'tens', variantTitle: 'tens', skill: 'Pairs of ten', dose: 9.2 };
-const nothingNext = { open: 0, within: 0, covered: 0, missing: [], minutes: 0, proven: true, atMost: 0, chosen: [] };
+const nothingNext = {
+  open: 0,
+  within: 0,
+  covered: 0,
+  missing: [],
+  cost: 0,
+  unit: 'minutes',
+  unpriced: 0,
+  proven: true,
+  atMost: 0,
+  chosen: [],
+};
 const ready = (): void => {
-  api().on('GET /coverage/next', nothingNext);
+  api().on('GET /coverage/next', nothingNext).on('GET /pacing', { framework: 'us', weeks: [] });
   api().on('GET /coverage', {
     framework: 'us',
     title: 'US style',
@@ -84,11 +98,13 @@ describe('coverage', () => {
       within: 4,
       covered: 2,
       missing: [{ skill: 'count-on', title: 'Count on', learners: ['Cleo'] }],
-      minutes: 12,
+      cost: 12,
+      unit: 'minutes',
+      unpriced: 0,
       proven: true,
       atMost: 2,
       chosen: [
-        { game: 'levers', title: 'Levers', minutes: 12, closes: [{ skill: 'make-ten', title: 'Make a ten', learners: ['Ada', 'Ben'] }] },
+        { game: 'levers', title: 'Levers', cost: 12, closes: [{ skill: 'make-ten', title: 'Make a ten', learners: ['Ada', 'Ben'] }] },
       ],
     });
     api().on('POST /library/levers/take', { id: 'levers', change: 'c1' });
@@ -102,10 +118,12 @@ describe('coverage', () => {
       within: 5,
       covered: 2,
       missing: [],
-      minutes: 12,
+      cost: 12,
+      unit: 'minutes',
+      unpriced: 0,
       proven: false,
       atMost: 3,
-      chosen: [{ game: 'levers', title: 'Levers', minutes: 12, closes: [] }],
+      chosen: [{ game: 'levers', title: 'Levers', cost: 12, closes: [] }],
     });
     await userEvent.click(within(panel).getByRole('button', { name: '15 min' }));
     expect(await within(panel).findByText(/Another choice could close at most 3/)).toBeTruthy();
@@ -130,5 +148,53 @@ describe('coverage', () => {
     expect(await screen.findByText(/One game could be put away/)).toBeTruthy();
     await userEvent.selectOptions(screen.getByLabelText('Looked at'), 'what the term plays');
     await waitFor(() => expect(api().asked.filter((a) => a.path === '/coverage').length).toBeGreaterThan(1));
+  });
+  it('brings back what was put away, turns a version, and looks at one unit', async () => {
+    ready();
+    api()
+      .on('GET /games', page([gameOf('two-lamps', { tags: ['unit 3'] })]))
+      .on('GET /coverage', {
+        framework: 'us',
+        title: 'US style',
+        fromMemory: true,
+        bands: ['1'],
+        lost: [],
+        spare: [],
+        sessions: null,
+        items: [standard('1.OA.C.6', '1', { lacks: ['make-ten'], away: [{ game: 'bells', title: 'Bells' }] })],
+      })
+      .on('POST /games/bells/restore', { id: 'bells', change: 'c9' });
+    show(<CoverageView />);
+    await userEvent.click(await screen.findByRole('button', { name: 'Bring back Bells' }));
+    await waitFor(() => expect(api().writes.at(-1)!.path).toBe('/games/bells/restore'));
+    await userEvent.click(screen.getByRole('button', { name: 'turn a version' }));
+    expect(await screen.findByRole('button', { name: 'What would help?' })).toBeTruthy();
+    await userEvent.selectOptions(screen.getByLabelText('Looked at'), 'only “unit 3”');
+    await waitFor(() => expect(screen.getByRole('link', { name: 'CSV' }).getAttribute('href')).toContain('over=unit&tag=unit'));
+  });
+  it('takes a pacing list after a look at it, and says what is wrong in which row', async () => {
+    ready();
+    api().on('POST /imports/pacing', {
+      committed: false,
+      weeks: 0,
+      codes: 0,
+      problems: [{ code: 'unknown-value', field: 'code', row: 2, message: 'Row 2, code: "9.Z" is no code of this framework.' }],
+      change: null,
+    });
+    show(<CoverageView />);
+    await userEvent.click(await screen.findByRole('button', { name: 'Bring in a pacing list' }));
+    const box = screen.getByLabelText('Weeks and codes');
+    await userEvent.type(box, 'week,code');
+    await userEvent.click(screen.getByRole('button', { name: 'Look at it', hidden: true }));
+    expect(await screen.findByText(/Row 2, code/)).toBeTruthy();
+    api().on('POST /imports/pacing', { committed: false, weeks: 1, codes: 1, problems: [], change: null });
+    await userEvent.type(box, '!');
+    await userEvent.click(screen.getByRole('button', { name: 'Look at it', hidden: true }));
+    await screen.findByText(/1 code in 1 week/);
+    api().on('POST /imports/pacing', { committed: true, weeks: 1, codes: 1, problems: [], change: 'c1' });
+    api().on('GET /pacing', { framework: 'us', weeks: [{ week: '2026-11-09', codes: [{ identifier: 'K.OA.A.4', code: 'K.OA.A.4' }] }] });
+    await userEvent.click(screen.getByRole('button', { name: 'Keep it', hidden: true }));
+    expect(await screen.findByText('this week')).toBeTruthy();
+    expect(api().writes.map((w) => (w.body as { commit: boolean }).commit)).toEqual([false, false, true]);
   });
 });

@@ -13,6 +13,7 @@ import { CoverageFrame } from './CoverageFrame';
 import { Holes } from './Holes';
 import { NextBest } from './NextBest';
 import { OneStandard } from './OneStandard';
+import { Pacing } from './Pacing';
 
 export default function CoverageView() {
   return (
@@ -29,18 +30,29 @@ function Coverage() {
   const tellUndo = useTellUndo();
   const [framework, setFramework] = useState('');
   const [without, setWithout] = useState('');
-  const [over, setOver] = useState<'shelf' | 'term'>('shelf');
+  const [over, setOver] = useState('shelf');
   const [chosen, setChosen] = useState<string | null>(null);
   const [band, setBand] = useState<string | null>(null);
   const frameworks = useQuery({ queryKey: ['frameworks'], queryFn: () => call('GET /frameworks', { query: { limit: 100 } }) });
+  const games = useQuery({ queryKey: ['games'], queryFn: () => call('GET /games', { query: { limit: 5000 } }) });
+  const units = [...new Set((games.data?.items ?? []).flatMap((g) => g.tags))].sort((x, y) => x.localeCompare(y));
   const bins = useQuery({ queryKey: ['bins'], queryFn: () => call('GET /bins', { query: { limit: 5000 } }) });
-  const query = { ...(framework ? { framework } : {}), ...(without ? { without } : {}), ...(over === 'term' ? { over } : {}) };
+  const query = { ...(framework ? { framework } : {}), ...(without ? { without } : {}), ...overOf(over) };
   const coverage = useQuery({ queryKey: ['coverage', query], queryFn: () => call('GET /coverage', { query }) });
   const take = useMutation({
     mutationFn: (game: { readonly game: string; readonly title: string }) => call('POST /library/{id}/take', { params: { id: game.game } }),
     onSuccess: ({ change }, { title }) => {
       void client.invalidateQueries();
       tellUndo(`${title} is on your shelf.`, change);
+    },
+    onError: (e) => tell(messageOf(e), { bad: true }),
+  });
+  const back = useMutation({
+    mutationFn: (game: { readonly game: string; readonly title: string }) =>
+      call('POST /games/{id}/restore', { params: { id: game.game } }),
+    onSuccess: ({ change }, { title }) => {
+      void client.invalidateQueries();
+      tellUndo(`${title} is back on the shelf.`, change);
     },
     onError: (e) => tell(messageOf(e), { bad: true }),
   });
@@ -75,10 +87,16 @@ function Coverage() {
               {f.title}
             </option>
           ))}
+          <option value="steps">Steps, by strand</option>
         </select>
-        <select aria-label="Looked at" value={over} onChange={(e) => setOver(e.target.value as 'shelf' | 'term')}>
+        <select aria-label="Looked at" value={over} onChange={(e) => setOver(e.target.value)}>
           <option value="shelf">the whole shelf</option>
           <option value="term">what the term plays</option>
+          {units.map((t) => (
+            <option key={t} value={`unit:${t}`}>
+              only “{t}”
+            </option>
+          ))}
         </select>
         <select aria-label="Without a bin" value={without} onChange={(e) => setWithout(e.target.value)}>
           <option value="">with every bin</option>
@@ -135,12 +153,14 @@ function Coverage() {
           />
         )}
       </div>
+      {c.framework !== 'steps' && <Pacing key={c.framework} coverage={c} />}
       <NextBest busy={take.isPending} onTake={(g) => take.mutate(g)} />
       <Holes
         items={c.items.filter((e) => (e.band ?? '') === bandHere && e.state === 'none')}
         band={bandHere}
         busy={take.isPending}
         onTake={(g) => take.mutate(g)}
+        onBack={(g) => back.mutate(g)}
         onChoose={(e) => setChosen(e.identifier)}
       />
       {c.spare.length > 0 && over === 'shelf' && (
@@ -166,6 +186,10 @@ function Coverage() {
     </>
   );
 }
+
+/** What is looked at, as it is asked for: the shelf, the term, or the games of one unit or season. */
+const overOf = (over: string): { over?: 'term' | 'unit'; tag?: string } =>
+  over.startsWith('unit:') ? { over: 'unit', tag: over.slice('unit:'.length) } : over === 'term' ? { over: 'term' } : {};
 
 /** The band in whose holes most children wait; the first where nobody does. */
 function bandMostWaitedIn({ bands, items }: CoverageWire): string {

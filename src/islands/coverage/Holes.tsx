@@ -1,6 +1,8 @@
+import { useState } from 'react';
 import type { CoveredWire } from '../../contract/wire/coverage';
 import { Button } from '../../ui/Button';
 import { LinkButton } from '../../ui/LinkButton';
+import { GapHelp } from '../learner/GapHelp';
 import { link } from '../shared/api';
 import panel from '../shared/panel.module.css';
 import styles from './coverage.module.css';
@@ -11,14 +13,17 @@ export function Holes({
   band,
   busy,
   onTake,
+  onBack,
   onChoose,
 }: {
   items: readonly CoveredWire[];
   band: string;
   busy: boolean;
   onTake: (game: { readonly game: string; readonly title: string }) => void;
+  onBack: (game: { readonly game: string; readonly title: string }) => void;
   onChoose: (e: CoveredWire) => void;
 }) {
+  const [asked, setAsked] = useState<string | null>(null);
   const sorted = [...items].sort((x, y) => y.waiting.length - x.waiting.length);
   return (
     <section className={panel.sheet}>
@@ -36,12 +41,17 @@ export function Holes({
               )}
             </span>
             <span className={panel.row}>
+              {e.away.map((g) => (
+                <Button key={g.game} disabled={busy} onClick={() => onBack(g)}>
+                  Bring back {g.title}
+                </Button>
+              ))}
               {e.remedies.map((g) => (
                 <Button key={g.game} disabled={busy} onClick={() => onTake(g)}>
                   Take {g.title}
                 </Button>
               ))}
-              {e.remedies.length === 0 && (
+              {e.remedies.length + e.away.length === 0 && (
                 <>
                   <span className={panel.soft}>nothing in the library plays it</span>
                   <LinkButton kind="plain" href={link('/shelf/library')}>
@@ -49,6 +59,12 @@ export function Holes({
                   </LinkButton>
                 </>
               )}
+              {e.lacks.length > 0 && asked !== e.identifier && (
+                <Button kind="plain" onClick={() => setAsked(e.identifier)}>
+                  turn a version
+                </Button>
+              )}
+              {asked === e.identifier && e.lacks.map((skill) => <GapHelp key={skill} skill={skill} who={null} barred={null} />)}
             </span>
           </li>
         ))}

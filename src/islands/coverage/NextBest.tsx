@@ -7,6 +7,10 @@ import { messageOf } from '../shared/App';
 import panel from '../shared/panel.module.css';
 import styles from './coverage.module.css';
 
+/** An amount of minutes, or of the owner's money, whatever money it is. */
+const costWords = (cost: number, unit: 'minutes' | 'money'): string =>
+  unit === 'money' ? (cost === 0 ? 'nothing' : cost.toFixed(2)) : `${cost} ${cost === 1 ? 'minute' : 'minutes'}`;
+
 /** Steps that are told one by one. */
 const mostMissing = 8;
 const evenings = [15, 30, 60, 120] as const;
@@ -14,7 +18,9 @@ const evenings = [15, 30, 60, 120] as const;
 /** What one evening of preparing is best used for: games of the library that close most of what children wait for. */
 export function NextBest({ busy, onTake }: { busy: boolean; onTake: (game: { game: string; title: string }) => void }) {
   const [minutes, setMinutes] = useState<number>(60);
-  const next = useQuery({ queryKey: ['coverage', 'next', minutes], queryFn: () => call('GET /coverage/next', { query: { minutes } }) });
+  const [money, setMoney] = useState<number | null>(null);
+  const asked = money === null ? { minutes } : { money };
+  const next = useQuery({ queryKey: ['coverage', 'next', asked], queryFn: () => call('GET /coverage/next', { query: asked }) });
   const n = next.data;
   return (
     <section className={panel.sheet} aria-labelledby="next-best">
@@ -22,11 +28,32 @@ export function NextBest({ busy, onTake }: { busy: boolean; onTake: (game: { gam
         <h2 id="next-best">Best use of one evening</h2>
         <div className={styles.evenings} role="group" aria-label="Minutes to prepare">
           {evenings.map((m) => (
-            <button key={m} type="button" aria-pressed={m === minutes} onClick={() => setMinutes(m)}>
+            <button
+              key={m}
+              type="button"
+              aria-pressed={money === null && m === minutes}
+              onClick={() => {
+                setMoney(null);
+                setMinutes(m);
+              }}
+            >
               {m} min
             </button>
           ))}
         </div>
+        <label>
+          or for what is missing, at most{' '}
+          <input
+            type="number"
+            min={0}
+            step="1"
+            className={styles.money}
+            aria-label="Money for what is missing"
+            placeholder="money"
+            value={money ?? ''}
+            onChange={(e) => setMoney(e.target.value === '' ? null : Number(e.target.value))}
+          />
+        </label>
       </div>
       {next.error && <p className={panel.bad}>{messageOf(next.error)}</p>}
       {!n && !next.error && <p role="status">Trying what goes together …</p>}
@@ -40,9 +67,12 @@ export function NextBest({ busy, onTake }: { busy: boolean; onTake: (game: { gam
         <>
           {n.chosen.length > 0 && (
             <p>
-              <b>{n.covered}</b> of {n.open} open needs closed in <b>{n.minutes}</b> {n.minutes === 1 ? 'minute' : 'minutes'} of preparing.{' '}
+              <b>{n.covered}</b> of {n.open} open needs closed {n.unit === 'money' ? 'for' : 'in'} <b>{costWords(n.cost, n.unit)}</b>{' '}
+              {n.unit === 'money' ? 'of things to buy' : 'of preparing'}.{' '}
               <span className={panel.soft}>
-                {n.proven ? 'No other choice from the library does more in that time.' : `Another choice could close at most ${n.atMost}.`}
+                {n.proven
+                  ? `No other choice from the library does more ${n.unit === 'money' ? 'for that money' : 'in that time'}.`
+                  : `Another choice could close at most ${n.atMost}.`}
               </span>
             </p>
           )}
@@ -53,7 +83,7 @@ export function NextBest({ busy, onTake }: { busy: boolean; onTake: (game: { gam
                   Take {c.title}
                 </Button>
                 <span>
-                  <b>{c.minutes} min</b> · {c.closes.map((s) => `${s.title} for ${s.learners.join(', ')}`).join('; ')}
+                  <b>{costWords(c.cost, n.unit)}</b> · {c.closes.map((s) => `${s.title} for ${s.learners.join(', ')}`).join('; ')}
                 </span>
               </li>
             ))}
@@ -74,6 +104,12 @@ export function NextBest({ busy, onTake }: { busy: boolean; onTake: (game: { gam
               </ul>
               <LinkButton href={link('/shelf')}>Add a game of your own</LinkButton>
             </>
+          )}
+          {n.unit === 'money' && n.unpriced > 0 && (
+            <p>
+              {n.unpriced === 1 ? 'One game is' : `${n.unpriced} games are`} left out: nobody wrote down what a missing thing costs.{' '}
+              <LinkButton href={link('/shelf/things')}>Write prices under Things</LinkButton>
+            </p>
           )}
           <p className={`${panel.soft} ${panel.small}`}>
             A need is one of the eight steps a child needs most and is ready for, without a game of yours that gives it four chances in a

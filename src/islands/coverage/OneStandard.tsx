@@ -1,5 +1,7 @@
 import type { CoveredWire } from '../../contract/wire/coverage';
-import { link } from '../shared/api';
+import { useQuery } from '@tanstack/react-query';
+import { call, link } from '../shared/api';
+import { ThingNeed } from '../things/ThingNeed';
 import panel from '../shared/panel.module.css';
 import { StandardMark, stateWords } from './StandardMark';
 import styles from './coverage.module.css';
@@ -14,6 +16,11 @@ export function OneStandard({
   fromMemory: boolean;
   onCompared: (identifiers: readonly string[], compared: boolean) => void;
 }) {
+  const kinds = useQuery({
+    queryKey: ['kinds'],
+    queryFn: () => call('GET /kinds', { query: { limit: 5000 } }),
+    enabled: e.lacking.length > 0,
+  });
   return (
     <aside className={`${panel.sheet} ${styles.one}`} aria-live="polite">
       <h2>{e.code}</h2>
@@ -40,6 +47,22 @@ export function OneStandard({
                 <p className={`${panel.soft} ${panel.small}`}>
                   about {Math.round(g.dose)} chances in ten minutes for “{g.skill.toLowerCase()}”
                 </p>
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
+      {e.lacking.length > 0 && (
+        <>
+          <p className={panel.bad}>None of its games can be laid out now:</p>
+          <ul className={panel.list}>
+            {e.lacking.map((g) => (
+              <li key={g.game}>
+                {g.title} lacks{' '}
+                {g.missing.map((m) => {
+                  const kind = kinds.data?.items.find((k) => k.id === m.kind);
+                  return <ThingNeed key={m.kind} id={m.kind} kind={kind} quantity={m.short + (kind?.quantity ?? 0)} />;
+                })}
               </li>
             ))}
           </ul>

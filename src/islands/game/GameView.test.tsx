@@ -42,6 +42,7 @@ const calculated = (more: Partial<ProfileWire> = {}): ProfileWire => ({
 });
 const ready = (versions: ReturnType<typeof variant>[], profile: unknown = calculated()): void => {
   api()
+    .on('GET /games/two-lamps/history', { plays: [], liked: [] })
     .on('GET /games/two-lamps', game('two-lamps', { bin: 'bees', condition: 'worn' }))
     .on('GET /variants', page(versions))
     .on('GET /bins', page([{ id: 'bees', title: 'Bees', position: 1 }]))

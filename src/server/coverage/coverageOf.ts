@@ -1,8 +1,8 @@
 import { eq } from 'drizzle-orm';
-import type { CoverageWire, CoveredWire } from '../../contract/wire/coverage';
+import type { CoverageWire, coverageWire, CoveredWire } from '../../contract/wire/coverage';
 import type { Kept } from '../../contract/wire/route';
 import { libraryOffers } from '../../contract/libraryOffers';
-import { nameKey } from '../../core/content/names';
+import { nameKey, sameName } from '../../core/content/names';
 import { type BestGame, gamesFor, sparedGames, standardsCovered } from '../../core/frameworks/standardsCovered';
 import type { Offer } from '../../core/recommend/offer';
 import type { Db } from '../db/db';
@@ -13,35 +13,64 @@ import { allEstimates } from '../evidence/learnerState';
 import { frameworkItems, frameworkList } from '../frameworks/frameworkStore';
 import { notFound } from '../http/problemError';
 import { allLearners } from '../learners/learnerStore';
-import { offersOf } from '../shelf/offers';
+import { offersOf, offersPutAway, stockOf } from '../shelf/offers';
+import { missingFor } from '../../core/recommend/recommend';
+import type { SkillGraph } from '../../core/skills/skillGraph';
+import type { Query } from '../../contract/wire/route';
 
 const gamesTold = 5;
 const remediesTold = 2;
+const lacksTold = 3;
+
+type CoverageQuery = Query<(typeof coverageWire)['GET /coverage']>;
+
+/** The steps of the graph as a list of their own, by strands. */
+const stepList = { id: 'steps', title: 'Steps, by strand', shipped: false };
+
+const stepItems = (graph: SkillGraph) =>
+  graph.strands.flatMap((strand) =>
+    graph.skills
+      .filter((s) => s.strand === strand.id)
+      .map((s) => ({
+        identifier: s.id,
+        code: s.short,
+        statement: s.title,
+        band: strand.title as string | null,
+        skills: [{ skill: s.id, relation: 'same' as const }],
+      })),
+  );
+
 /** A child waits for a step it is ready for, and needs at least so much. */
 const leastNeed = 0.3;
 
 /** Standards and games on one page. @throws not-found for a framework that is not here */
 export async function coverageOf(
   db: Db,
-  framework: string | undefined,
-  without: string | undefined,
+  { framework, without, over = 'shelf', tag }: CoverageQuery,
   today: string,
-  over: 'shelf' | 'term' = 'shelf',
 ): Promise<Kept<CoverageWire>> {
   const list = frameworkList(db);
-  const chosen = framework === undefined ? list[0]! : list.find((f) => f.id === framework);
+  const chosen = framework === stepList.id ? stepList : framework === undefined ? list[0]! : list.find((f) => f.id === framework);
   if (!chosen) throw notFound('framework', framework!);
   const graph = graphOf(db);
-  const rows = db.select({ id: games.id, title: games.title, bin: games.binId }).from(games).all();
+  const rows = db
+    .select({ id: games.id, title: games.title, bin: games.binId, tags: games.tags, retiredAt: games.retiredAt })
+    .from(games)
+    .all();
   const binOf = new Map(rows.map((g) => [g.id, g.bin]));
   const titleOf = new Map(rows.map((g) => [g.id, g.title]));
   const whole = await offersOf(db);
   const inTerm = over === 'term' ? termSessions(db, today) : null;
-  const whatCounts = inTerm ? whole.filter((o) => inTerm.variants.has(o.variant)) : whole;
+  const ofUnit = new Set(rows.filter((g) => g.tags.some((t) => sameName(t, tag ?? ''))).map((g) => g.id));
+  const whatCounts = inTerm
+    ? whole.filter((o) => inTerm.variants.has(o.variant))
+    : over === 'unit'
+      ? whole.filter((o) => ofUnit.has(o.game))
+      : whole;
   const shelf = without ? whatCounts.filter((o) => binOf.get(o.game) !== without) : whatCounts;
   const owned = new Set(rows.map((g) => nameKey(g.title)));
   const library = libraryOffers(graph).filter((o) => !owned.has(nameKey(o.gameTitle)));
-  const items = frameworkItems(db, chosen.id);
+  const items = framework === stepList.id ? stepItems(graph) : frameworkItems(db, chosen.id);
   const expected = items.map((e) => ({
     identifier: e.identifier,
     skills: e.skills.flatMap((s) => graph.indexOf.get(s.skill) ?? []),
@@ -64,6 +93,19 @@ export async function coverageOf(
       .all()
       .map((c) => c.identifier),
   );
+  const putAway = offersPutAway(db);
+  const { stock } = stockOf(db);
+  const missingOf = new Map<string, { kind: string; short: number }[]>();
+  for (const o of shelf) {
+    const missing = missingFor([o], stock);
+    const known = missingOf.get(o.game);
+    if (!known || missing.length < known.length) missingOf.set(o.game, missing);
+  }
+  /** What each game needs, where not one of them can be laid out. */
+  const lackingOf = (found: readonly BestGame[]): CoveredWire['lacking'] =>
+    found.length > 0 && found.every((g) => missingOf.get(g.game)!.length > 0)
+      ? found.slice(0, remediesTold).map((g) => ({ game: g.game, title: titleOf.get(g.game)!, missing: missingOf.get(g.game)! }))
+      : [];
   const before = without ? standardsCovered(expected, whatCounts, marks) : covered;
   return {
     framework: chosen.id,
@@ -85,6 +127,14 @@ export async function coverageOf(
         .filter((_, p) => expected[i]!.skills.some((k) => needs[p]!.ready[k] === 1 && needs[p]!.need[k]! >= leastNeed))
         .map((l) => ({ learner: l.id, nickname: l.nickname })),
       remedies: covered[i]!.state === 'none' ? wire(library, remediesTold, gamesFor(expected[i]!.skills, library)) : [],
+      lacks: covered[i]!.lacks.slice(0, lacksTold).map((k) => graph.skills[k]!.id),
+      away:
+        covered[i]!.state === 'none'
+          ? gamesFor(expected[i]!.skills, putAway)
+              .slice(0, remediesTold)
+              .map(({ game }) => ({ game, title: titleOf.get(game)! }))
+          : [],
+      lacking: lackingOf(covered[i]!.games),
     })),
     spare: sparedGames(covered).map((s) => ({ ...s, title: titleOf.get(s.game) ?? s.game })),
     sessions: inTerm ? inTerm.sessions : null,

@@ -4,27 +4,35 @@ import { libraryOffers } from '../../contract/libraryOffers';
 import { nameKey } from '../../core/content/names';
 import type { MostCovered } from '../../core/recommend/mostCovered';
 import { enoughInRound, openGaps } from '../../core/recommend/openGaps';
-import { groupBy } from '../../core/recommend/recommend';
+import type { Offer } from '../../core/recommend/offer';
+import { groupBy, missingFor } from '../../core/recommend/recommend';
 import { gateOf } from '../../core/recommend/valueOf';
 import type { Db } from '../db/db';
 import { graphOf } from '../db/graphOf';
-import { games } from '../db/schema';
+import { games, kinds } from '../db/schema';
 import { needsOf } from '../evidence/evidenceStore';
 import { allEstimates } from '../evidence/learnerState';
 import { ProblemError } from '../http/problemError';
 import { startJob } from '../jobs/pool';
 import { allLearners } from '../learners/learnerStore';
-import { offersOf } from '../shelf/offers';
+import { offersOf, stockOf } from '../shelf/offers';
 
 const usualMinutes = 60;
 const roundMinutes = 15;
 /** A game costs this at least: somebody has to read its rules and lay it out. */
 const leastMinutes = 3;
+/** What can be played with what is there is as good as free. */
+const leastMoney = 0.01;
 const solverSeconds = 3;
 
 /** The games of the library that close most open needs of the children within so many minutes of preparing. */
-export async function nextBest(db: Db, given: number | undefined, today: string): Promise<Kept<NextWire>> {
-  const budget = given ?? usualMinutes;
+export async function nextBest(
+  db: Db,
+  given: { readonly minutes?: number; readonly money?: number },
+  today: string,
+): Promise<Kept<NextWire>> {
+  const unit = given.money === undefined ? 'minutes' : 'money';
+  const budget = given.money ?? given.minutes ?? usualMinutes;
   const graph = graphOf(db);
   const people = allLearners(db);
   const maps = allEstimates(db, people, today);
@@ -43,16 +51,41 @@ export async function nextBest(db: Db, given: number | undefined, today: string)
     (o) => o.game,
   );
   const needOf = new Map(needs.map((n) => [n.learner, n]));
+  const { stock } = stockOf(db);
+  const prices = new Map(
+    db
+      .select({ id: kinds.id, price: kinds.price })
+      .from(kinds)
+      .all()
+      .map((k) => [k.id, k.price]),
+  );
+  /** What the things cost that are missing for the cheapest of its versions; null where a price is not written. */
+  const priceOf = (versions: readonly Offer[]): number | null => {
+    const each = versions.map((v) =>
+      missingFor([v], stock).reduce<number | null>((sum, m) => {
+        const price = prices.get(m.kind) ?? null;
+        return sum === null || price === null ? null : sum + price * m.short;
+      }, 0),
+    );
+    const known = each.flatMap((p) => (p === null ? [] : [p]));
+    return known.length === 0 ? null : Math.max(leastMoney, Math.min(...known));
+  };
   const candidates = [...byGame].map(([game, versions]) => ({
     id: game,
-    cost: Math.max(leastMinutes, ...versions.map((v) => v.preparationMinutes)),
+    cost: unit === 'minutes' ? Math.max(leastMinutes, ...versions.map((v) => v.preparationMinutes)) : (priceOf(versions) ?? Infinity),
     covers: gaps.flatMap((g, i) =>
       versions.some((v) => (v.doses[g.skill]! * roundMinutes) / 10 >= enoughInRound && gateOf(graph, v, needOf.get(g.learner)!) === null)
         ? [i]
         : [],
     ),
   }));
-  const job = startJob<MostCovered>({ kind: 'cover', worth: gaps.map(() => 1), candidates, budget, seconds: solverSeconds });
+  const job = startJob<MostCovered>({
+    kind: 'cover',
+    worth: gaps.map(() => 1),
+    candidates: candidates.filter((c) => c.cost < Infinity),
+    budget,
+    seconds: solverSeconds,
+  });
   await job.finished;
   if (job.status !== 'done')
     throw new ProblemError(job.problem ?? { code: 'worker-lost', message: 'This could not be worked out. Try again.' });
@@ -67,13 +100,16 @@ export async function nextBest(db: Db, given: number | undefined, today: string)
         learners: of.map((i) => nickname.get(gaps[i]!.learner)!),
       }))
       .sort((x, y) => y.learners.length - x.learners.length);
+  const spent = (cost: number): number => (unit === 'money' && cost <= leastMoney ? 0 : cost);
   const taken = new Set<number>();
   return {
     open: gaps.length,
     within: reachable.size,
     missing: told([...gaps.keys()].filter((i) => !reachable.has(i))),
     covered: found.covered.length,
-    minutes: found.cost,
+    cost: found.chosen.reduce((sum, id) => sum + spent(candidates.find((c) => c.id === id)!.cost), 0),
+    unit,
+    unpriced: candidates.filter((c) => c.cost === Infinity && c.covers.length > 0).length,
     proven: found.proven,
     atMost: Math.floor(found.bound + 1e-6),
     // Each need is told with the first game that closes it, the game that closes most first.
@@ -86,7 +122,7 @@ export async function nextBest(db: Db, given: number | undefined, today: string)
         return {
           game: c.id,
           title: byGame.get(c.id)![0]!.gameTitle,
-          minutes: c.cost,
+          cost: spent(c.cost),
           closes: told(own),
         };
       }),

@@ -5,14 +5,19 @@ import { Reply, serve } from '../http/route';
 import { coverageOf } from './coverageOf';
 import { projectPath } from '../shared/projectPath';
 import { tellCompared } from './comparedCodes';
+import { frameworkList } from '../frameworks/frameworkStore';
 import { nextBest } from './nextBest';
+import { forgetPacing, importPacing, pacingList } from './pacingStore';
 
 const stateWords = { none: 'no game', there: 'a game', planned: 'planned', played: 'played', seen: 'played and noted' } as const;
 
 export const coverageRoutes = serve(coverageWire, {
-  'GET /coverage': ({ db, query, today }) => coverageOf(db, query.framework, query.without, today, query.over),
+  'GET /coverage': ({ db, query, today }) => coverageOf(db, query, today),
+  'GET /pacing': ({ db, query }) => pacingList(db, query.framework ?? frameworkList(db)[0]!.id),
+  'POST /imports/pacing': ({ db, body, today }) => importPacing(db, body, today),
+  'DELETE /pacing/{id}': ({ db, params }) => forgetPacing(db, params.id),
   'GET /coverage.pdf': async ({ db, query, today }) => {
-    const { items, framework, title, fromMemory } = await coverageOf(db, query.framework, query.without, today, query.over);
+    const { items, framework, title, fromMemory } = await coverageOf(db, query, today);
     const pdf = await coveragePdf(
       {
         title,
@@ -36,9 +41,9 @@ export const coverageRoutes = serve(coverageWire, {
     tellCompared(db, body.framework, body.identifiers, body.compared, now);
     return { ok: true as const };
   },
-  'GET /coverage/next': ({ db, query, today }) => nextBest(db, query.minutes, today),
+  'GET /coverage/next': ({ db, query, today }) => nextBest(db, query, today),
   'GET /coverage.csv': async ({ db, query, today }) => {
-    const { items, framework } = await coverageOf(db, query.framework, query.without, today, query.over);
+    const { items, framework } = await coverageOf(db, query, today);
     const rows = items.map((e) => [
       e.code,
       e.band ?? '',

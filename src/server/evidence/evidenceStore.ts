@@ -3,6 +3,7 @@ import { graphOf } from '../db/graphOf';
 import { estimateMastery, goalSkills, type SkillEstimate } from '../../core/mastery/estimateMastery';
 import { ageOn, type NotedItem } from '../../core/mastery/evidence';
 import { knownOf, standingOn } from '../../core/mastery/standing';
+import { leaningOn, type PacedWeek } from '../../core/recommend/leaning';
 import { renewed } from '../../core/recommend/metInPlay';
 import { localDay, momentOf } from '../../core/shared/moments';
 import { learnerNeeds, type LearnerNeeds } from '../../core/recommend/learnerNeeds';
@@ -168,6 +169,7 @@ export function needsOf(
   today: string,
   /** Day each skill was last met in play, by index. */
   met?: ReadonlyMap<number, string>,
+  pacing: readonly PacedWeek[] = [],
 ): LearnerNeeds {
   return learnerNeeds(
     graph,
@@ -181,6 +183,7 @@ export function needsOf(
       accommodations: learner.accommodations,
       likings: learner.likings,
       keeps: learner.permanentSupports,
+      leaning: leaningOn(pacing, today, learner.framework),
       supported: learner.supportsInUse.length > 0 || learner.permanentSupports.length > 0,
     },
     met

@@ -12,6 +12,7 @@ import { plans } from '../db/schema';
 import { masteryOf, needsOf } from '../evidence/evidenceStore';
 import { allLearners } from '../learners/learnerStore';
 import { offersOf, stockOf } from '../shelf/offers';
+import { pacingFor } from '../coverage/pacingStore';
 import type { PlanRow } from './planById';
 import { planDefaults } from './planRequest';
 import { companyBefore, playedBefore } from './playedBefore';
@@ -50,14 +51,15 @@ export async function sceneOf(db: Db, plan: PlanRow, today: string): Promise<Pla
   const maps = rows.map((l) => masteryOf(db, l, day));
   const { stock, plentiful } = stockOf(db);
   const wishes = wishesForPlanning(db);
+  const pacing = pacingFor(db, graph);
   const parts = [graph, offers, ...maps];
-  const text = JSON.stringify([rows, r, plan.date, [...stock], [...plentiful], wishes, playedStamp(db, plan.date)]);
+  const text = JSON.stringify([rows, r, plan.date, [...stock], [...plentiful], wishes, pacing, playedStamp(db, plan.date)]);
   const last = lastOf.get(db.$client);
   if (last?.text === text && last.parts.length === parts.length && last.parts.every((p, i) => p === parts[i])) return last.scene;
 
   const played = playedBefore(db, plan.date);
   const met = metInPlay(played, offers);
-  const needs = rows.map((l, i) => needsOf(graph, l, maps[i]!, plan.date, met.get(l.id)));
+  const needs = rows.map((l, i) => needsOf(graph, l, maps[i]!, plan.date, met.get(l.id), pacing));
   const settings = {
     rounds: r.rounds,
     minutes: r.minutes,

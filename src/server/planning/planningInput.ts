@@ -6,6 +6,7 @@ import type { Db } from '../db/db';
 import { allEstimates } from '../evidence/learnerState';
 import { allLearners } from '../learners/learnerStore';
 import { offersNow, stockOf } from '../shelf/offers';
+import { pacingFor } from '../coverage/pacingStore';
 import { companyBefore, playedBefore } from './playedBefore';
 import { wishesForPlanning } from './wishesStore';
 
@@ -46,6 +47,7 @@ export function planningInput(
     plentiful: [...plentiful],
     played: playedBefore(db, day),
     wishes: wishesForPlanning(db),
+    pacing: pacingFor(db, graphOf(db)),
     ...companyBefore(db, day),
     ...more,
   };

@@ -9,7 +9,7 @@ import type { Offer } from '../../core/recommend/offer';
 import { groupBy } from '../../core/recommend/recommend';
 import type { SkillGraph } from '../../core/skills/skillGraph';
 import type { Db } from '../db/db';
-import { games, kinds, variantMaterials } from '../db/schema';
+import { games, kinds, variantMaterials, variants } from '../db/schema';
 import { stepsDone } from '../prep/prepTicks';
 import { shelfStamp } from '../db/stamps';
 import { faultOf, faultsNoted, knownDoses, profileTask, usualSeats } from '../simulations/profileStore';
@@ -38,7 +38,21 @@ export function offersNow(db: Db): readonly Offer[] {
   return offers;
 }
 
-function readOffers(db: Db, graph: SkillGraph): Offer[] {
+/** Versions that are put away, or whose game is, as offers: what bringing them back would give. */
+export function offersPutAway(db: Db): Offer[] {
+  const inUse = new Set(variantsInUse(db).map((v) => v.id));
+  return readOffers(
+    db,
+    graphOf(db),
+    db
+      .select()
+      .from(variants)
+      .all()
+      .filter((v) => !inUse.has(v.id)),
+  );
+}
+
+function readOffers(db: Db, graph: SkillGraph, rows: readonly VariantRow[] = variantsInUse(db)): Offer[] {
   const titles = new Map(
     db
       .select()
@@ -46,7 +60,6 @@ function readOffers(db: Db, graph: SkillGraph): Offer[] {
       .all()
       .map((g) => [g.id, g.title]),
   );
-  const rows = variantsInUse(db);
   const materials = groupBy(db.select().from(variantMaterials).all(), (m) => m.variantId);
   const here = thingsOnHand(db);
   const mixOf = mixClasses(rows);

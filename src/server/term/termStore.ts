@@ -18,20 +18,13 @@ import { measureMissing } from '../shelf/measure';
 import { allLearners } from '../learners/learnerStore';
 import { planningInput } from '../planning/planningInput';
 import { storePlan } from '../planning/storePlan';
+import { currentTerm } from './termNow';
+
+export { currentTerm };
 
 export type MeetingRow = typeof meetings.$inferSelect;
-export type TermRow = typeof terms.$inferSelect;
 
 const mostWeeks = 53;
-
-export function currentTerm(db: Db, today: string): TermRow | null {
-  const all = db
-    .select()
-    .from(terms)
-    .all()
-    .sort((x, y) => (x.starts < y.starts ? -1 : 1));
-  return all.find((t) => t.starts <= today && t.ends >= today) ?? all.find((t) => t.starts > today) ?? all.at(-1) ?? null;
-}
 
 /**
  * Sets the term and its meetings. Those that stay keep what was said of them (that they do not take place, say), those

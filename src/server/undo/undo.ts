@@ -13,6 +13,7 @@ import {
   kinds,
   ownEdges,
   ownSkills,
+  pacing,
   type UndoStep,
   variantMaterials,
   variants,
@@ -101,6 +102,7 @@ const tables: Readonly<Record<UndoStep['table'], UndoTable>> = {
   ownEdges: { rows: ownEdges, key: [ownEdges.skill, ownEdges.needs], inGraph: true },
   frameworks: { rows: frameworks, key: [frameworks.id], inGraph: true },
   expectations: { rows: expectations, key: [expectations.frameworkId, expectations.identifier], inGraph: true },
+  pacing: { rows: pacing, key: [pacing.week, pacing.framework, pacing.identifier] },
   crosswalk: { rows: crosswalk, key: [crosswalk.frameworkId, crosswalk.identifier, crosswalk.skill], inGraph: true },
 };
 
