@@ -94,7 +94,7 @@ const skills = { items: graph.skills, total: graph.skills.length, strands: graph
 const unasked: Readonly<Record<string, unknown>> = {
   '/skills': skills,
   '/skills/own': { skills: [], edges: [] },
-  '/term': { term: null, meetings: [], today: '2026-11-10' },
+  '/term': { term: null, meetings: [], today: '2026-11-10', door: null },
 };
 
 export const page = <T,>(items: T[]): { items: T[]; total: number } => ({ items, total: items.length });

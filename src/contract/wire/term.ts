@@ -37,6 +37,8 @@ const term = obj({
   term: nullable(obj({ id: str, title: str, starts: str, ends: str, version: int })),
   meetings: arr(meeting),
   today: str,
+  /** By which door the owner came in: a kitchen table sees no files, helpers or terms until it asks. */
+  door: nullable(oneOf('kitchen')),
 });
 
 export type TermWire = Static<typeof term>;
@@ -77,6 +79,11 @@ export const termWire = define({
     summary: 'Say what is wished for every session that is planned',
     body: closed({ ...wishesFields, version: int }, ['fewerGames', 'longestWait', 'mix', 'oneLively', 'together', 'apart', 'version']),
     response: wishes,
+  },
+  'PUT /door': {
+    summary: 'Say that this is a kitchen table, which sees no files, helpers or terms, or that it is to see everything',
+    body: closed({ door: nullable(oneOf('kitchen')) }, ['door']),
+    response: obj({ door: nullable(oneOf('kitchen')) }),
   },
   'GET /term': { summary: 'The term with its meetings', response: term },
   'PUT /term': { summary: 'Say when you meet', body: termBody, response: obj({ id: str, meetings: int }) },

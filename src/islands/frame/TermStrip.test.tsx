@@ -11,6 +11,7 @@ const term = {
   term: { id: 't', title: 'Autumn', starts: '2026-11-02', ends: '2026-11-29', version: 1 },
   meetings: [meeting('2026-11-03', { state: 'played' }), meeting('2026-11-10'), meeting('2026-11-17')],
   today: '2026-11-10',
+  door: null,
 };
 
 describe('the strip', () => {

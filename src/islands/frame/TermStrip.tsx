@@ -48,10 +48,18 @@ function Strip({ place }: { place: string }) {
     <header className={styles.strip} data-place={place}>
       <div className={styles.name}>
         <strong>{data?.term?.title ?? 'Zeitgeber'}</strong>
-        <span>{data?.term ? weekWords(data) : data ? 'No term yet' : ' '}</span>
+        <span>{data?.term ? weekWords(data) : data ? (data.door === 'kitchen' ? dayWords(data.today) : 'No term yet') : ' '}</span>
       </div>
       <div className={styles.line}>
-        {data?.term ? <TermLine data={data} /> : data ? <a href={link('/plan')}>Say when you meet</a> : null}
+        {data?.term ? (
+          <TermLine data={data} />
+        ) : data ? (
+          data.door === 'kitchen' ? (
+            <a href={link('/plan?now')}>A session now</a>
+          ) : (
+            <a href={link('/plan')}>Say when you meet</a>
+          )
+        ) : null}
       </div>
       <div className={styles.asks}>
         <button type="button" className={styles.ask} onClick={() => setOpen('palette')}>

@@ -16,6 +16,7 @@ import { type Skills, useSkills } from '../shared/useSkills';
 import { useWindowRows } from '../shared/useWindowRows';
 import { SpacerRow } from '../../ui/SpacerRow';
 import { LearnerDialog } from './LearnerDialog';
+import { useKitchen } from '../shared/useKitchen';
 import styles from './learners.module.css';
 
 export default function LearnersView() {
@@ -40,6 +41,7 @@ function Learners() {
   const [adding, setAdding] = useState(false);
   const [together, setTogether] = useState<readonly string[]>([]);
   const [asking, setAsking] = useState(false);
+  const { kitchen } = useKitchen();
   const rows = useMemo(() => groupedRows(learners.data?.items ?? []), [learners.data]);
   const list = useWindowRows<HTMLTableSectionElement>(rows.length, 46);
   if (learners.error) return <Failure message={messageOf(learners.error)} />;
@@ -64,16 +66,20 @@ function Learners() {
       <nav className={styles.more} aria-label="More about learners">
         <a href={link('/learners/group')}>The group in one picture</a>
         <a href={link('/learners/place')}>Place the group</a>
-        <a href={link('/learners/import')}>Bring in a roster</a>
-        <a href={link('/learners/evidence')}>Bring in notes</a>
-        <a href="/api/v1/evidence.csv" download>
-          Take notes out (CSV)
-        </a>
-        <a href="/api/v1/evidence.xapi" download>
-          Take notes out (xAPI)
-        </a>
+        {!kitchen && (
+          <>
+            <a href={link('/learners/import')}>Bring in a roster</a>
+            <a href={link('/learners/evidence')}>Bring in notes</a>
+            <a href="/api/v1/evidence.csv" download>
+              Take notes out (CSV)
+            </a>
+            <a href="/api/v1/evidence.xapi" download>
+              Take notes out (xAPI)
+            </a>
+          </>
+        )}
         <a href={link('/learners/skills')}>Skills</a>
-        <a href={link('/learners/frameworks')}>Frameworks</a>
+        {!kitchen && <a href={link('/learners/frameworks')}>Frameworks</a>}
       </nav>
       {learners.data.total === 0 ? (
         <Empty title="Nobody is here yet">
@@ -81,9 +87,11 @@ function Learners() {
             Initials or nicknames are enough. Bring in a list, or add children one by one; then two minutes each at the table place them.
           </p>
           <div className={panel.row}>
-            <LinkButton kind="main" href={link('/learners/import')}>
-              Bring in a roster
-            </LinkButton>
+            {!kitchen && (
+              <LinkButton kind="main" href={link('/learners/import')}>
+                Bring in a roster
+              </LinkButton>
+            )}
             <Button onClick={() => setAdding(true)}>Add a learner</Button>
           </div>
         </Empty>

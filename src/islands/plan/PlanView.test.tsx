@@ -11,12 +11,24 @@ const term = {
   term: { id: 't', title: 'Autumn', starts: '2026-11-02', ends: '2026-12-13', version: 1 },
   meetings: [meeting('2026-11-10'), meeting('2026-11-13', { off: true, offBecause: 'holiday', state: 'off' })],
   today: '2026-11-10',
+  door: null,
 };
 
 describe('the plan', () => {
+  it('of a kitchen table asks for nothing but a session now, until more is asked for', async () => {
+    api().on('GET /term', { term: null, meetings: [], today: '2026-11-10', door: 'kitchen' }).on('PUT /door', { door: null });
+    show(<PlanView date={null} />);
+    expect(await screen.findByRole('button', { name: 'A session now' })).toBeTruthy();
+    expect(screen.queryByText('When do you meet?')).toBeNull();
+    expect(screen.queryByRole('button', { name: 'Plan a session' })).toBeNull();
+    api().on('GET /term', { term: null, meetings: [], today: '2026-11-10', door: null });
+    await userEvent.click(screen.getByRole('button', { name: 'Show them' }));
+    expect(await screen.findByText('When do you meet?')).toBeTruthy();
+    expect(api().writes.map((w) => w.body)).toEqual([{ door: null }]);
+  });
   it('asks when you meet where there is no term, and tells a wrong time by its field', async () => {
     api()
-      .on('GET /term', { term: null, meetings: [], today: '2026-11-10' })
+      .on('GET /term', { term: null, meetings: [], today: '2026-11-10', door: null })
       .on('PUT /term', new Refusal(400, { code: 'malformed', message: '"startsAt" is not a time of day like 09:30.', field: 'startsAt' }));
     show(<PlanView date={null} />);
     await userEvent.click(await screen.findByRole('button', { name: 'Set the term' }));

@@ -8,6 +8,7 @@ import { LinkButton } from '../../ui/LinkButton';
 import { call, follow, link } from '../shared/api';
 import { App, messageOf, useTell } from '../shared/App';
 import panel from '../shared/panel.module.css';
+import { useKitchen } from '../shared/useKitchen';
 import { dayWords, spanWords } from '../shared/words';
 import styles from './plan.module.css';
 import { SessionDialog } from './SessionDialog';
@@ -37,6 +38,7 @@ function Plan({ date, first }: { date: string | null; first: { readonly now: boo
   const [wishing, setWishing] = useState(first.wishes);
   const [now, setNow] = useState(first.now);
   const asked = useRef(date);
+  const { kitchen, showAll } = useKitchen();
   const off = useMutation({
     mutationFn: (m: MeetingWire) =>
       call('PATCH /meetings/{id}', {
@@ -119,15 +121,24 @@ function Plan({ date, first }: { date: string | null; first: { readonly now: boo
             A session now
           </Button>
         )}
-        <Button
-          kind={t.term ? 'main' : undefined}
-          onClick={() => setPlanning({ date: t.today, meeting: t.meetings.find((m) => m.date === t.today) ?? null })}
-        >
-          Plan a session
-        </Button>
+        {!kitchen && (
+          <Button
+            kind={t.term ? 'main' : undefined}
+            onClick={() => setPlanning({ date: t.today, meeting: t.meetings.find((m) => m.date === t.today) ?? null })}
+          >
+            Plan a session
+          </Button>
+        )}
       </div>
       {!t.term && <Sessions />}
-      {!t.term ? (
+      {kitchen ? (
+        <p className={`${panel.soft} ${panel.small}`}>
+          Days, tables, helpers and a whole term are put away here.{' '}
+          <Button kind="plain" onClick={showAll}>
+            Show them
+          </Button>
+        </p>
+      ) : !t.term ? (
         <Empty title="When do you meet?">
           <p>Say it once, and the term line above shows where you are. A single session can be planned without a term.</p>
           <Button onClick={() => setSetting(true)}>Set the term</Button>

@@ -1,6 +1,6 @@
 import { Button } from '../../ui/Button';
 import { LinkButton } from '../../ui/LinkButton';
-import { link } from '../shared/api';
+import { call, link } from '../shared/api';
 import panel from '../shared/panel.module.css';
 import styles from './frontDoors.module.css';
 
@@ -19,7 +19,16 @@ export function FrontDoors({ onAdd }: { onAdd: () => void }) {
             <li>Who plays, and how old</li>
             <li>A session now</li>
           </ol>
-          <LinkButton kind="main" href={link('/shelf/things?tick')}>
+          <LinkButton
+            kind="main"
+            href={link('/shelf/things?tick')}
+            onClick={(e) => {
+              e.preventDefault();
+              const go = (): void => void (location.href = link('/shelf/things?tick'));
+              // What is put away by it can be asked for at any time, so a failure is no reason to stay.
+              call('PUT /door', { body: { door: 'kitchen' } }).then(go, go);
+            }}
+          >
             Tick what we have
           </LinkButton>
         </section>

@@ -6,6 +6,7 @@ import { LinkButton } from '../../ui/LinkButton';
 import { addressOf, call, link } from '../shared/api';
 import { App, messageOf, useTell } from '../shared/App';
 import panel from '../shared/panel.module.css';
+import { useKitchen } from '../shared/useKitchen';
 import { useSkills } from '../shared/useSkills';
 import { useWindowRows } from '../shared/useWindowRows';
 import { SpacerRow } from '../../ui/SpacerRow';
@@ -31,6 +32,7 @@ function Shelf({ first }: { first: { text: string | null; skill: string | null }
   const client = useQueryClient();
   const tell = useTell();
   const skills = useSkills();
+  const { kitchen, showAll } = useKitchen();
   const games = useQuery({ queryKey: ['games', 'all'], queryFn: () => call('GET /games', { query: { limit: 5000, retired: 'true' } }) });
   const variants = useQuery({ queryKey: ['variants'], queryFn: () => call('GET /variants', { query: { limit: 5000 } }) });
   const profiles = useQuery({
@@ -119,9 +121,9 @@ function Shelf({ first }: { first: { text: string | null; skill: string | null }
         <span className={panel.spring} />
         <Button onClick={() => undo.mutate()}>Undo last change</Button>
         <LinkButton href={link('/shelf/things')}>Things</LinkButton>
-        <LinkButton href={link('/shelf/coverage')}>Coverage</LinkButton>
+        {!kitchen && <LinkButton href={link('/shelf/coverage')}>Coverage</LinkButton>}
         <LinkButton href={link('/shelf/library')}>Library</LinkButton>
-        <LinkButton href={link('/shelf/import')}>Bring in a file</LinkButton>
+        {!kitchen && <LinkButton href={link('/shelf/import')}>Bring in a file</LinkButton>}
         <Button kind="main" onClick={() => setAdding(true)}>
           Add a game
         </Button>
@@ -221,9 +223,15 @@ function Shelf({ first }: { first: { text: string | null; skill: string | null }
               ) : null}
               . Bars without outline are calculated from the rules; outlined ones are the owner’s word, or careful guesses from the words of
               a row.{' '}
-              <LinkButton kind="plain" href={addressOf('GET /shelf.csv', {})} download>
-                Take the shelf out as a list
-              </LinkButton>
+              {kitchen ? (
+                <Button kind="plain" onClick={showAll}>
+                  Files, helpers and terms, please
+                </Button>
+              ) : (
+                <LinkButton kind="plain" href={addressOf('GET /shelf.csv', {})} download>
+                  Take the shelf out as a list
+                </LinkButton>
+              )}
             </p>
           </div>
           <Coverage

@@ -6,6 +6,7 @@ import { type Occasion, Reply, serve } from '../http/route';
 import { putWishes, wishesNow } from '../planning/wishesStore';
 import { titles } from '../shared/titles';
 import { momentNow } from '../shared/clock';
+import { setDoor } from './door';
 import { currentTerm, meetingsOf, planFor, putTerm, startTermPlan, termView, updateMeeting } from './termStore';
 
 /** Who plays what stays at home unless it is asked for: calendars are given to services elsewhere. */
@@ -42,6 +43,7 @@ function calendar({ db, today }: Occasion, withNames: boolean): Reply<string> {
 export const termRoutes = serve(termWire, {
   'GET /wishes': ({ db }) => wishesNow(db),
   'PUT /wishes': ({ db, body }) => putWishes(db, body),
+  'PUT /door': ({ db, body }) => setDoor(db, body.door),
   'GET /term': ({ db, today }) => termView(db, today),
   'PUT /term': ({ db, body, now }) => putTerm(db, body, now),
   'PATCH /meetings/{id}': ({ db, params, body: { version, ...change }, now }) => updateMeeting(db, params.id, change, version, now),
