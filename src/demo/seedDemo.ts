@@ -13,13 +13,16 @@ import { createLearner } from '../server/learners/learnerStore';
 import { startPlan } from '../server/planning/startPlan';
 import { wirePlan } from '../server/planning/wirePlan';
 import { takeFromLibrary } from '../server/shelf/libraryRoutes';
+import { importPacing } from '../server/coverage/pacingStore';
+import { setLiked } from '../server/shelf/historyOf';
 import { offersOf } from '../server/shelf/offers';
+import { changeSeveral } from '../server/shelf/severalGames';
 import { createGame } from '../server/shelf/shelfStore';
-import { setStock } from '../server/things/thingStore';
+import { setStock, updateThing } from '../server/things/thingStore';
 import { createVariant } from '../server/shelf/variantStore';
 import { putTerm } from '../server/term/termStore';
 import { checkIn, daysBefore, type Inhabitant, placed, playedSession, sessionRequest, settle } from './term';
-import { demoGames, demoLearners, demoStock } from './world';
+import { demoGames, demoLearners, demoLikings, demoPacing, demoPrices, demoStock, demoTags } from './world';
 
 const seedOfWorld = 20;
 const weeksPlayed = 5;
@@ -109,6 +112,23 @@ export async function seedDemo(today: string): Promise<void> {
   if (job.status !== 'done') throw new Error(job.problem?.message);
   // Profiles at the sizes the plans use, so that no page waits for them.
   for (const p of db.select().from(plans).where(eq(plans.date, today)).all()) await wirePlan(db, p);
+  // What the owner keeps beside: units, prices, who asks for what, and what is on when.
+  const here = new Map(
+    db
+      .select()
+      .from(games)
+      .all()
+      .map((g) => [nameKey(g.title), g.id]),
+  );
+  const idsOf = (titles: readonly string[]): string[] => titles.flatMap((t) => here.get(nameKey(t)) ?? []);
+  for (const [tag, titles] of Object.entries(demoTags)) changeSeveral(db, { games: idsOf(titles), tag }, noon(today));
+  for (const [title, nicknames] of Object.entries(demoLikings))
+    for (const id of idsOf([title]))
+      setLiked(db, id, { learners: demoLearners.flatMap((l, i) => (nicknames.includes(l.nickname) ? [people[i]!.id] : [])), liked: true });
+  for (const [kind, price] of Object.entries(demoPrices)) updateThing(db, kind, { price });
+  const thisMonday = daysBefore(today, weekdayOf(today) - 1);
+  const text = demoPacing.map((codes, i) => `${daysBefore(thisMonday, 7 * (1 - i))},${codes}`).join('\n');
+  await importPacing(db, { framework: 'us', text: `week,code\n${text}`, commit: true }, today);
   db.insert(settings).values({ key: 'demo', value: today }).onConflictDoNothing().run();
 
   /** The sheet is the one that would tell most. */

@@ -270,6 +270,11 @@ export const demoGames: readonly DemoGame[] = [
         minutes: 15,
         helper: 'nearby',
         preparationMinutes: 5,
+        steps: [
+          { sort: 'print', what: 'one sheet of number cards', minutes: 1 },
+          { sort: 'cut', what: 'the cards', minutes: 4 },
+        ],
+        uses: [{ what: 'Sheets of card', quantity: 1, cost: 0.2 }],
         declared: [
           { skill: 'tens-and-ones', perTenMinutes: 15 },
           { skill: 'compare-to-100', perTenMinutes: 8 },
@@ -470,3 +475,26 @@ export const demoStock: Readonly<Record<string, number>> = {
   ruler: 8,
   'fact-wheel': 2,
 };
+
+/** Units and seasons of the invented shelf. */
+export const demoTags: Readonly<Record<string, readonly string[]>> = {
+  'unit 3': ['Two Lamps', 'Lever Frame', 'Ten O’Clock Train', 'Ladder of Tens', 'Hedge Bees'],
+  winter: ['Weather Board', 'Rain Gauge', 'Lamp Count'],
+};
+
+/** Who asks for which game. */
+export const demoLikings: Readonly<Record<string, readonly string[]>> = {
+  'Lever Frame': ['Wren', 'Linnet', 'Robin'],
+  'Four to the Bell': ['Hazel'],
+};
+
+/** What a piece costs, in whatever money. */
+export const demoPrices: Readonly<Record<string, number>> = {
+  'pip-die': 0.6,
+  'number-deck-1-10': 4,
+  'linking-cubes': 0.15,
+  'tens-rods': 0.4,
+};
+
+/** Codes for last week, this one and the two after. */
+export const demoPacing: readonly string[] = ['K.OA.A.4', '1.OA.C.6; 2.OA.B.2', '1.NBT.B.2; 3.OA.C.7', '2.NBT.B.5'];

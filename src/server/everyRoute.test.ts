@@ -259,6 +259,7 @@ it('every route answers as described', async () => {
   expect((await go('POST', '/plans/{id}/check', { path: `/plans/${plan.id}/check`, body: { rounds } })).violations).toEqual([]);
   const coverage = await go('GET', '/coverage', { query: { framework: 'us' } });
   expect(coverage.items.length).toBeGreaterThan(100);
+  await go('GET', '/kinds/{id}/left', { path: '/kinds/pip-die/left', query: { quantity: '1' } });
   await go('PUT', '/door', { body: { door: null } });
   await go('GET', '/coverage.csv');
   await go('POST', '/imports/pacing', { body: { framework: 'us', text: 'week,code\n2026-11-16,1.OA.C.6', commit: true } });

@@ -41,7 +41,26 @@ const playable = obj({
 
 export type PlayableWire = Static<typeof playable>;
 
+const leftGame = obj({ game: str, title: str, steps: arr(str) });
+const left = obj({
+  /** Games here that use the thing and can be laid out with so many of it, and those that no longer can. */
+  still: arr(leftGame),
+  lost: arr(leftGame),
+  /** Steps that nothing here plays any more by it. */
+  lostSteps: arr(str),
+  /** Games of the library that so many are enough for. */
+  becomes: arr(leftGame),
+});
+
+export type LeftWire = Static<typeof left>;
+
 export const thingsWire = define({
+  'GET /kinds/{id}/left': {
+    summary: 'What so many of a thing are still good for, and what they could become',
+    query: { quantity: whole(0, 100_000) },
+    response: left,
+    waits: true,
+  },
   'GET /kinds': { summary: 'Sorts of material, how many there are and where', query: pageQuery, response: list(thing) },
   'POST /kinds': {
     summary: 'Add a thing of your own',

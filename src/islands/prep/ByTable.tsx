@@ -14,7 +14,7 @@ export function ByTable({ tables }: { tables: GatherWire['tables'] }) {
   return (
     <>
       {rounds.map((round) => (
-        <section key={round}>
+        <section key={round} className={styles.round}>
           <h2>Round {round + 1}</h2>
           <div className={styles.tables}>
             {tables

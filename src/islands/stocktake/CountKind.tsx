@@ -6,6 +6,7 @@ import { StateMark } from '../things/StateMark';
 import { stateWords, unitWords } from '../things/useThings';
 import type { Found } from './progress';
 import styles from './stocktake.module.css';
+import { LeftOver } from './LeftOver';
 import { Foot, GoneVerdict, RightBin } from './verdicts';
 
 export interface KindAnswer {
@@ -139,6 +140,9 @@ export function CountKind({
       </div>
       {wrong === 'gone' && (
         <GoneVerdict gone={gone} example="3 of 20 cards" onGone={setGone} onVerdict={(make) => answer(make ? 'print' : 'leave')} />
+      )}
+      {touched && typeof count === 'number' && (wrong === 'gone' || count + lent < kind.owned) && (
+        <LeftOver kind={kind.id} quantity={count} />
       )}
       {wrong === 'bin' && <RightBin drawers={drawers} moved={moved} onMoved={setMoved} />}
       <Foot said={said} next={next} onNext={() => answer(null)} />

@@ -28,6 +28,13 @@ beforeEach(() => {
         { id: 'hall', title: 'Hall closet', position: 2 },
       ]),
     )
+    .on('GET /kinds/dot-cards/left', {
+      still: [{ game: 'quick', title: 'Quick Look', steps: ['See five at a glance'] }],
+      lost: [{ game: 'two-lamps', title: 'Two Lamps', steps: [] }],
+      lostSteps: ['Make a ten'],
+      becomes: [{ game: 'levers', title: 'Levers', steps: ['Count on'] }],
+    })
+    .on('GET /kinds/pip-die/left', { still: [], lost: [], lostSteps: [], becomes: [] })
     .on('PUT /kinds/dot-cards/stock', { id: 'dot-cards', change: 'c1' })
     .on('PUT /kinds/pip-die/stock', { id: 'pip-die', change: 'c2' })
     .on('PATCH /kinds/dot-cards', { id: 'dot-cards', change: 'c3' })
@@ -43,6 +50,12 @@ describe('stock-take', () => {
     expect(screen.getByText('2 here and 1 with Ash make 3: nothing is lost.')).toBeTruthy();
     await userEvent.click(screen.getByRole('button', { name: 'One less' }));
     expect(screen.getByText('1 here and 1 with Ash make 2; last time there were 3.')).toBeTruthy();
+    // What is left is still good for something, and could become another game.
+    expect((await screen.findByText(/Still good/)).parentElement!.textContent).toContain('Quick Look (see five at a glance)');
+    expect(screen.getByText(/nothing here plays make a ten then/)).toBeTruthy();
+    api().on('POST /library/levers/take', { id: 'levers', change: 'c7' });
+    await userEvent.click(screen.getByRole('button', { name: 'Levers' }));
+    expect(await screen.findByText('Levers is on your shelf.')).toBeTruthy();
     await userEvent.click(screen.getByRole('button', { name: '1 set, next' }));
     // What is lent is ours beside what is here.
     await waitFor(() => expect(sent('/kinds/dot-cards/stock')).toEqual({ quantity: 2, told: 'number' }));

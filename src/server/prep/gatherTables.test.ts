@@ -27,7 +27,11 @@ it('what goes back goes back after its last round, and whose turn it is goes rou
 });
 
 it('names the tool of each seat that has one, and nobody where nothing goes back', () => {
-  const [first] = byTable([laid(0, 'lamps', ['a'], {}, 'bead-frame'), laid(1, 'lamps', ['a'], {})], title);
+  const [first] = byTable(
+    [laid(0, 'lamps', ['a'], { 'bead-frame': 1, pegs: 2 }, 'bead-frame'), laid(1, 'lamps', ['a'], { 'bead-frame': 1, pegs: 1 })],
+    title,
+  );
+  expect(first!.things).toEqual([{ title: 'pegs', quantity: 2 }]);
   expect(first!.tools).toEqual([{ learner: 'a', tool: 'bead-frame' }]);
   expect(first!.returns).toBeNull();
 });

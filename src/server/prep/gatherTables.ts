@@ -37,7 +37,10 @@ export function byTable(laid: readonly LaidTable[], title: Titles): Kept<GatherW
       game: of.game,
       title: title.game(of.game),
       versions: [...new Set(of.seats.map((s) => title.version(s.variant)))],
-      things: [...things].filter(([, quantity]) => quantity > 0).map(([kind, quantity]) => ({ title: title.kind(kind), quantity })),
+      things: [...things]
+        // The tool of a seat is told with its seat.
+        .map(([kind, quantity]) => ({ title: title.kind(kind), quantity: quantity - of.seats.filter((s) => s.tool === kind).length }))
+        .filter((m) => m.quantity > 0),
       tools: of.seats.flatMap((s) => (s.tool ? [{ learner: s.learner, tool: s.tool }] : [])),
       returns: carrier === undefined ? null : { learner: carrier, things: back },
     };

@@ -19,14 +19,20 @@ import { laidOut, offersOf, thingsOnHand } from '../shelf/offers';
  * Every version of the shelf and of the library with what a table of it takes of what is there, and what is missing. What
  * stands on the shelf, or was put away from it, is not told from the library again.
  * @param only things as if nothing else were there, and of those enough
+ * @param as one thing as if there were so many of it
  */
 export async function versionsLaidOut(
   db: Db,
   only: readonly string[] | null = null,
+  as?: { readonly kind: string; readonly quantity: number },
 ): Promise<{ readonly shelf: readonly LaidOut[]; readonly library: readonly LaidOut[] }> {
   const shelf = await offersOf(db);
   const there = thingsOnHand(db);
-  const here = only ? { ...there, have: (kind: string) => (only.includes(kind) ? plenty : 0) } : there;
+  const here = only
+    ? { ...there, have: (kind: string) => (only.includes(kind) ? plenty : 0) }
+    : as
+      ? { ...there, have: (kind: string) => (kind === as.kind ? as.quantity : there.have(kind)) }
+      : there;
   const owned = new Set(
     db
       .select({ title: games.title })

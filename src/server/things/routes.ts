@@ -5,6 +5,7 @@ import { effectSentence } from '../../text/things';
 import { bins, kinds } from '../db/schema';
 import { page, serve } from '../http/route';
 import { titles } from '../shared/titles';
+import { leftOver } from './leftOver';
 import { playableNow } from './playableNow';
 import { addThing, setAllStock, setStock, updateThing, wireKind } from './thingStore';
 
@@ -21,6 +22,7 @@ export const thingRoutes = serve(thingsWire, {
       query,
     );
   },
+  'GET /kinds/{id}/left': ({ db, params, query }) => leftOver(db, params.id, query.quantity ?? 0),
   'POST /kinds': ({ db, body }) => addThing(db, body),
   'PUT /kinds': ({ db, body }) => setAllStock(db, body.things),
   'PUT /kinds/{id}/stock': ({ db, params, body }) => setStock(db, params.id, body),
