@@ -42,7 +42,13 @@ test('a kitchen table: what we have, who plays, a session', async ({ page, reque
     `first session: ${clicks} clicks, ${keys} keys, ${Math.round(seconds)} s of them, ${Math.round((Date.now() - began) / 1000)} s by the walk`,
   );
   expect(clicks).toBeLessThanOrEqual(25);
-  // Found again without a term.
+  // Found again without a term; no files, helpers or terms, until they are asked for.
   await page.goto('/plan');
   await expect(page.getByRole('heading', { name: 'Sessions' })).toBeVisible();
+  await expect(page.getByText('When do you meet?')).toHaveCount(0);
+  await page.goto('/shelf');
+  await expect(page.getByRole('link', { name: 'Library' })).toBeVisible();
+  await expect(page.getByRole('link', { name: 'Bring in a file' })).toHaveCount(0);
+  await page.getByRole('button', { name: 'Files, helpers and terms, please' }).click();
+  await expect(page.getByRole('link', { name: 'Bring in a file' })).toBeVisible();
 });
