@@ -7,7 +7,7 @@ import { benchPage } from './page';
 import type { Planner } from '../src/core/cohort/loop/seatings';
 import { benchPlan } from './plan';
 import { benchLoop } from './planning';
-import { benchImports, benchLargeShelf } from './imports';
+import { benchCover, benchCupboard, benchImports, benchLargeShelf } from './imports';
 import { benchRecommend } from './recommend';
 import { benchScale } from './scale';
 import { benchSession } from './session';
@@ -41,6 +41,8 @@ else if (what === 'planning') {
 else if (what === 'imports') {
   benchImports();
   benchLargeShelf();
+  await benchCupboard();
+  await benchCover();
 } else if (what === 'scale') await benchScale(rest[0]);
 else if (what !== undefined) {
   console.error(

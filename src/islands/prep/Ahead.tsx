@@ -58,7 +58,7 @@ export function Ahead() {
           {a.minutes > 0 && `, about ${Math.round(a.minutes)} minutes to get ready`}
           {a.doneMinutes > 0 && `, ${Math.round(a.doneMinutes)} done`}
           {a.cost > 0 && `; costs ${money(a.cost)}`}
-          {a.unpriced > 0 && `${a.cost > 0 ? ' and' : ';'} ${a.unpriced} without a price`}
+          {a.unpriced > 0 && `${a.cost > 0 ? ' and' : ';'} ${a.unpriced} to get without a price`}
         </span>
         <span className={panel.spring} />
         <Button onClick={() => print()}>Print this list</Button>

@@ -117,7 +117,7 @@ describe('gathering', () => {
       .on('PUT /prep/steps', { variant: 'tens', step: '0', ticked: true });
     show(<PrepView plan={null} ahead />);
     expect(await screen.findByText('12 min', { exact: false, selector: 'b' })).toBeTruthy();
-    expect(screen.getByText(/about 12 minutes to get ready, 5 done; costs 2.50 and 1 without a price/)).toBeTruthy();
+    expect(screen.getByText(/about 12 minutes to get ready, 5 done; costs 2.50 and 1 to get without a price/)).toBeTruthy();
     expect(screen.getByText('4 ×')).toBeTruthy();
     expect(screen.getByText(/no price written; Two Lamps, tens/)).toBeTruthy();
     expect(screen.getByText(/3 are needed; costs 2.50/)).toBeTruthy();
