@@ -57,6 +57,9 @@ const missingSeats = obj({
   unseated: int,
   /** With all of `steps` done. */
   unseatedAfter: int,
+  /** Games here, and how many of them nobody has said yet how they are played, so that no plan can use them. */
+  games: int,
+  unknown: int,
   steps: arr(
     obj({
       text: str,

@@ -32,8 +32,8 @@ export function ForEverybody({
   const items = found.data?.items ?? [];
   const chosen = game || items[0]?.game || '';
   return (
-    <details className={styles.today} onToggle={(e) => setOpen(e.currentTarget.open)}>
-      <summary>
+    <details className={styles.today}>
+      <summary onClick={() => setOpen(true)}>
         {everybody.length === 0
           ? 'A round for everybody'
           : everybody.map((e) => `Round ${e.round + 1}: ${gameTitle(e.game)} for everybody`).join(', ')}

@@ -79,6 +79,14 @@ export function Missing({
           ))}
         </ul>
       )}
+      {missing.unknown > missing.games / 2 && (
+        <p>
+          Of {missing.games} games here {missing.unknown} cannot be planned yet: nobody has said how they are played.{' '}
+          <LinkButton kind="main" href={link('/shelf/recognise')}>
+            How is each played?
+          </LinkButton>
+        </p>
+      )}
       {steps.length > 0 ? (
         <>
           <p>{hope(steps.length, unseatedAfter)}</p>

@@ -46,6 +46,8 @@ const rest = async (name: string) => {
 };
 const save = () => screen.getByRole('button', { name: 'Save' });
 
+const replanned = () => api().writes.find((w) => w.path.endsWith('/replan'))?.body;
+
 describe('a session', () => {
   it('moves a child by keyboard, takes it back by Ctrl Z, and asks before unsaved edits go', async () => {
     ready();
@@ -117,7 +119,10 @@ describe('a session', () => {
   it('keeps the session when planning again finds no seats, and says what would help', async () => {
     ready();
     const oneTable = { text: 'One more table.', relax: 'tables', by: 1 };
-    api().on('POST /plans/plan-1/replan', { ...session(), failed: { unseated: 2, unseatedAfter: 0, steps: [oneTable] } });
+    api().on('POST /plans/plan-1/replan', {
+      ...session(),
+      failed: { unseated: 2, unseatedAfter: 0, games: 4, unknown: 0, steps: [oneTable] },
+    });
     show(<SessionView id="plan-1" />);
     await userEvent.click(await screen.findByRole('button', { name: 'Plan again' }));
     expect(await screen.findByText('One more table.')).toBeTruthy();
@@ -195,7 +200,7 @@ describe('a session', () => {
       text: 'Let more than one lively or floor table be in a round; it stands under How we plan.',
       relax: 'lively' as const,
     };
-    ready(session({ status: 'partial', missing: { unseated: 3, unseatedAfter: 0, steps: [lively] } }));
+    ready(session({ status: 'partial', missing: { unseated: 3, unseatedAfter: 0, games: 4, unknown: 0, steps: [lively] } }));
     show(<SessionView id="plan-1" />);
     expect(await screen.findByText(lively.text)).toBeTruthy();
     expect(screen.getByRole('link', { name: 'How we plan' }).getAttribute('href')).toContain('/plan?wishes');
@@ -249,6 +254,8 @@ describe('a session', () => {
     const missing = {
       unseated: 1,
       unseatedAfter: 0,
+      games: 4,
+      unknown: 0,
       steps: [
         { text: '2 more helpers.', relax: 'helpers', by: 2 },
         { text: 'Let go of Wren at Two Lamps in round 1.', relax: 'lock', lock },
@@ -274,11 +281,60 @@ describe('a session', () => {
     });
   });
   it('in which nobody can sit offers games to take where nothing else would help', async () => {
-    ready(session({ status: 'infeasible', rounds: [], missing: { unseated: 3, unseatedAfter: 3, steps: [] } }));
+    ready(session({ status: 'infeasible', rounds: [], missing: { unseated: 3, unseatedAfter: 3, games: 4, unknown: 3, steps: [] } }));
     show(<SessionView id="plan-1" />);
     const alert = within(await screen.findByRole('alert'));
     expect(alert.getByRole('link', { name: 'Take games from the library' }).getAttribute('href')).toContain('/shelf/library');
     expect(alert.queryByRole('button', { name: /plan/i })).toBeNull();
+    expect(alert.getByText(/Of 4 games here 3 cannot be planned yet/)).toBeTruthy();
+    expect(alert.getByRole('link', { name: 'How is each played?' }).getAttribute('href')).toContain('/shelf/recognise');
+  });
+  it('shows who shares a seat, says that everybody plays, and gives a seat of the own again', async () => {
+    const base = session();
+    const [first, second] = base.rounds[0]!.tables;
+    const moss = { ...second!.seats[0]!, variant: 'tens', with: 'wren' };
+    const missing = { unseated: 1, unseatedAfter: 0, games: 4, unknown: 0, steps: [] };
+    ready(
+      session({
+        status: 'partial',
+        missing,
+        rounds: [{ tables: [{ ...first!, seats: [...first!.seats, moss] }], resting: [], meanwhile: [] }],
+      }),
+    );
+    show(<SessionView id="plan-1" />);
+    expect(await screen.findByRole('heading', { name: 'Everybody plays, some as partners' })).toBeTruthy();
+    expect(screen.getByRole('button', { name: /^Moss, partner of Wren/ })).toBeTruthy();
+    await userEvent.selectOptions(screen.getByLabelText('Moss on one seat with'), '');
+    expect(screen.queryByRole('button', { name: /partner of/ })).toBeNull();
+    await userEvent.selectOptions(screen.getByLabelText('Fern on one seat with'), 'Moss');
+    expect(screen.getByRole('button', { name: /^Fern, partner of Moss/ })).toBeTruthy();
+    await userEvent.click(screen.getByRole('checkbox', { name: 'a grown-up takes a seat here' }));
+    expect(screen.getByText('a grown-up')).toBeTruthy();
+  });
+  it('says what those do who rest without having asked for it', async () => {
+    const base = session();
+    ready(session({ rounds: [{ ...base.rounds[0]!, resting: ['moss'], meanwhile: [{ learner: 'moss', text: 'Rain Gauge, alone' }] }] }));
+    show(<SessionView id="plan-1" />);
+    expect(await screen.findByText('Moss meanwhile: Rain Gauge, alone')).toBeTruthy();
+  });
+  it('makes a round for everybody of a game that seats all', async () => {
+    ready();
+    api()
+      .on('GET /plans/plan-1/everybody', { items: [{ game: 'levers', title: 'Levers', most: 12, for: 2 }] })
+      .on('POST /plans/plan-1/replan', session());
+    show(<SessionView id="plan-1" />);
+    await userEvent.click(await screen.findByText('A round for everybody'));
+    expect(await screen.findByRole('option', { name: 'Levers, good for 2 of 3' })).toBeTruthy();
+    await userEvent.click(screen.getByRole('button', { name: 'Plan it so' }));
+    await waitFor(() => expect(replanned()).toMatchObject({ everybody: [{ round: 0, game: 'levers' }], fewChanges: true }));
+  });
+  it('lets tables come again in a round for everybody', async () => {
+    ready(session({ request: { ...session().request, everybody: [{ round: 0, game: 'levers' }] } }));
+    show(<SessionView id="plan-1" />);
+    api().on('GET /plans/plan-1/everybody', { items: [] }).on('POST /plans/plan-1/replan', session());
+    await userEvent.click(await screen.findByText(/^Round 1: Levers for everybody/));
+    await userEvent.click(screen.getByRole('button', { name: 'Tables again' }));
+    await waitFor(() => expect(replanned()).toMatchObject({ everybody: [] }));
   });
   it('says how near to the best it is only where that means something', async () => {
     ready(session({ objective: 1, bound: 1.02 }));

@@ -42,7 +42,8 @@ const isThere = (kind: KindWire | undefined, quantity: number): boolean =>
 
 const numbers = { age: [4, 5, 6, 7, 8, 9, 10, 11, 12], players: [1, 2, 3, 4, 5, 6, 8, 12], minutes: [5, 10, 15, 20, 30] } as const;
 const words = {
-  age: (n: number) => `${n} years`,
+  // Grades as most schools count them: kindergarten at five (common practice, no source).
+  age: (n: number) => `${n} years${n < 5 ? '' : n === 5 ? ', kindergarten' : `, grade ${n - 5}`}`,
   players: (n: number) => `${n} ${n === 1 ? 'player' : 'players'}`,
   minutes: (n: number) => `up to ${n} minutes`,
 };

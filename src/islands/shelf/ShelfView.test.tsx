@@ -82,7 +82,7 @@ describe('the shelf', () => {
       ]),
     );
     view();
-    await userEvent.selectOptions(await screen.findByLabelText('age'), '6 years');
+    await userEvent.selectOptions(await screen.findByLabelText('age'), '6 years, grade 1');
     expect(shown()).toEqual(['Two Lamps']);
     await userEvent.click(screen.getByRole('button', { name: 'show all ×' }));
     await userEvent.click(screen.getByLabelText('things at hand'));
