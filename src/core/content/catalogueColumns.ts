@@ -200,7 +200,7 @@ export const catalogueSpecs: readonly ColumnSpec[] = [
     ],
     looks: looksLikeNotes,
   },
-  { name: 'tags', headers: ['tags', 'tag', 'season', 'seasons', 'theme', 'themes', 'topic', 'labels', 'when'] },
+  { name: 'tags', headers: ['tags', 'tag', 'season', 'seasons'] },
   { name: 'mechanism', headers: ['mechanism', 'how it plays'] },
   { name: 'parameters', headers: ['parameters', 'parameter'] },
   {

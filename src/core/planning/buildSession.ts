@@ -267,7 +267,8 @@ function withGrownUp(
   learners: readonly LearnerNeeds[],
   settings: SessionSettings,
 ): { readonly option: TableOption; readonly of: number }[] {
-  if (settings.helpers === 0 || !(settings.grownUp || learners.length === 1)) return places;
+  // Where there is no helper this does not seat a child who is alone, but then it is known that one would.
+  if (learners.length > 1 && (settings.helpers === 0 || !settings.grownUp)) return places;
   const more = places
     .filter(({ option }) => !option.beside && option.offers.every((o) => o.players[1] >= leastTogether))
     .map((place) => ({ ...place, worth: worthToAll(place, found, learners, settings) }))

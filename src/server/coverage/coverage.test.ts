@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import { afterAll, afterEach, beforeEach, describe, expect, it } from 'vitest';
 import type { CoverageWire, NextWire } from '../../contract/wire/coverage';
 import { graphOf } from '../db/graphOf';
@@ -169,6 +170,25 @@ describe('a pacing list', () => {
     expect(await list()).toEqual([]);
     await ask('POST', '/undo', { change: away.change });
     expect(await list()).toHaveLength(2);
+  });
+  it('that ships as an example comes in whole, counted from the first week of the term', async () => {
+    const term = {
+      title: 'Autumn',
+      starts: '2026-10-27',
+      ends: '2027-01-19',
+      weekdays: [2],
+      startsAt: '10:00',
+      rounds: 2,
+      minutes: 15,
+      tables: 2,
+      helpers: 1,
+    };
+    await ask('PUT', `/term?today=${today}`, term);
+    const found = (await bring(readFileSync('examples/pacing.csv', 'utf8'), true)).body;
+    expect([found.committed, found.weeks, found.problems]).toEqual([true, 12, []]);
+    const weeks = await list();
+    expect(weeks[0]).toEqual(['2026-10-26', ['K.CC.A.1', '1.OA.C.6']]);
+    expect(weeks[1]).toEqual(['2026-11-02', ['K.CC.B.4', '1.OA.C.6', '2.OA.B.2']]);
   });
   it('with a fault in it changes nothing, and says where', async () => {
     await bring('week,code\n2026-11-09,1.OA.C.6', true);

@@ -4,6 +4,7 @@ import { closePool } from '../jobs/pool';
 import { createLearner } from '../learners/learnerStore';
 import { ask, Workspace } from '../workspace.testing';
 import { takeFromLibrary } from './libraryRoutes';
+import { mergeGames } from './mergeGames';
 
 const today = '2026-11-10';
 const now = `${today}T10:00:00.000Z`;
@@ -31,6 +32,10 @@ describe('the history of a game', () => {
     expect(plays).toMatchObject([{ plan: plan.id, date: today, round: 0, notes: { alone: 0, support: 1, stuck: 0 } }]);
     expect(plays[0].learners.map((l: { nickname: string }) => l.nickname).toSorted()).toEqual(['Fern', 'Wren']);
     expect((await ask('GET', '/games/nowhere/history')).status).toBe(404);
+    // A game that takes this one in has its history too.
+    takeFromLibrary(place.db, 'high-signal', now);
+    mergeGames(place.db, 'high-signal', 'two-lamps-lit', now);
+    expect((await ask('GET', '/games/high-signal/history')).body.plays).toMatchObject([{ plan: plan.id, notes: { support: 1 } }]);
   });
   it('tells who asks for it; said twice it is said once, and it can be taken back', async () => {
     const say = (learners: string[], liked: boolean) => ask('POST', '/games/two-lamps-lit/liked', { learners, liked });

@@ -38,7 +38,8 @@ export function historyOf(db: Db, id: string): History {
     .flatMap((p) =>
       p.rounds.flatMap((r, round) =>
         r.tables
-          .filter((t) => t.game === id)
+          // What was put together with another game brought its versions along.
+          .filter((t) => t.game === id || t.seats.some((s) => own.has(s.variant)))
           .map((t) => {
             const seats = t.seats.filter((s) => nickname.has(s.learner));
             const here = noted.filter(
