@@ -153,6 +153,7 @@ export const variant = (id: string, of: string, more: Partial<VariantWire> = {})
   players: { min: 2, max: 4 },
   minutes: 12,
   materials: [{ kind: 'pair-cards', quantity: 1 }],
+  standIns: [],
   helper: 'nearby',
   room: 'calm',
   preparationMinutes: 0,

@@ -105,6 +105,8 @@ const variant = obj({
   players: span,
   minutes: num,
   materials: arr(material),
+  /** What stands in now for a thing of these that is not there, in words. */
+  standIns: arr(obj({ instead: str, say: str })),
   helper,
   room,
   preparationMinutes: num,

@@ -192,7 +192,12 @@ function Game({ id, version }: { id: string; version: string | null }) {
                     const kind = kinds.data?.items.find((k) => k.id === m.kind);
                     return (
                       <li key={m.kind}>
-                        <ThingNeed id={m.kind} kind={kind} quantity={m.quantity} />
+                        <ThingNeed
+                          id={m.kind}
+                          kind={kind}
+                          quantity={m.quantity}
+                          standIn={variant.standIns.find((s) => s.instead === m.kind)?.say ?? null}
+                        />
                         {kind?.caution && <small>{kind.caution}</small>}
                       </li>
                     );

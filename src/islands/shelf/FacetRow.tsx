@@ -27,11 +27,13 @@ export function passes({ game, variant: v, profile }: Row, f: Facets, kinds: rea
   if (f.calm && v.room !== 'calm') return false;
   return (
     !f.atHand ||
-    v.materials.every((m) =>
-      isThere(
-        kinds.find((k) => k.id === m.kind),
-        m.quantity,
-      ),
+    v.materials.every(
+      (m) =>
+        v.standIns.some((s) => s.instead === m.kind) ||
+        isThere(
+          kinds.find((k) => k.id === m.kind),
+          m.quantity,
+        ),
     )
   );
 }

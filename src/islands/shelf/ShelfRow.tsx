@@ -101,7 +101,13 @@ export function ShelfRow({
       </td>
       <td className={styles.things}>
         {variant?.materials.map((m) => (
-          <ThingNeed key={m.kind} id={m.kind} kind={byKind.get(m.kind)} quantity={m.quantity} />
+          <ThingNeed
+            key={m.kind}
+            id={m.kind}
+            kind={byKind.get(m.kind)}
+            quantity={m.quantity}
+            standIn={variant.standIns.find((s) => s.instead === m.kind)?.say ?? null}
+          />
         ))}
       </td>
     </tr>

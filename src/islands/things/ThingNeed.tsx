@@ -28,11 +28,14 @@ export function ThingNeed({
   id,
   quantity,
   state = needState(kind, quantity),
+  standIn = null,
 }: {
   kind: KindWire | undefined;
   id: string;
   quantity: number;
   state?: NeedState;
+  /** What stands in for it where it is not there, in words. */
+  standIn?: string | null;
 }) {
   const [open, setOpen] = useState(false);
   const title = (kind?.title ?? id).toLowerCase();
@@ -45,8 +48,15 @@ export function ThingNeed({
     );
   return (
     <>
-      <button type="button" className={styles.need} aria-label={`${words}: ${state}. What to do`} onClick={() => setOpen(true)}>
-        <Light state={state} /> {words}
+      <button
+        type="button"
+        className={styles.need}
+        title={standIn ?? undefined}
+        aria-label={standIn === null ? `${words}: ${state}. What to do` : `${words}: ${standIn} What to do`}
+        onClick={() => setOpen(true)}
+      >
+        <Light state={standIn === null ? state : 'there'} /> {words}
+        {standIn !== null && <small> (something stands in)</small>}
       </button>
       {open && <HaveIt kind={kind} quantity={quantity} onClose={() => setOpen(false)} />}
     </>

@@ -231,6 +231,16 @@ describe('a thing that is needed', () => {
   });
 });
 
+it('a thing that something stands in for is there, and still tells what else could be done', async () => {
+  show(
+    <App>
+      <ThingNeed id="pip-die" kind={dice} quantity={8} standIn="A spinner does for a die." />
+    </App>,
+  );
+  const need = await screen.findByRole('button', { name: '8 × pip die: A spinner does for a die. What to do' });
+  expect(need.textContent).toContain('something stands in');
+});
+
 it('every thing that ships has a drawing of its own', () => {
   expect(shippedKinds.map((k) => k.id).filter((id) => !drawn.includes(id))).toEqual([]);
 });

@@ -2,6 +2,7 @@ import { inArray, isNull, sql } from 'drizzle-orm';
 import type { Db } from '../db/db';
 import { evidence, variantMaterials, variants } from '../db/schema';
 import { groupBy } from '../../core/recommend/recommend';
+import { laidOut, type ThingsOnHand, thingsOnHand } from './offers';
 import type { GameRow, VariantRow } from './shelfRows';
 
 type Materials = ReadonlyMap<string, { kind: string; quantity: number }[]>;
@@ -14,7 +15,8 @@ export function materialsByVariant(db: Db): Materials {
 }
 
 /** A variant as the API speaks of it. */
-export function wireVariant(v: VariantRow, materials: Materials) {
+export function wireVariant(v: VariantRow, materials: Materials, here: ThingsOnHand) {
+  const needs = materials.get(v.id) ?? [];
   return {
     id: v.id,
     game: v.gameId,
@@ -24,7 +26,8 @@ export function wireVariant(v: VariantRow, materials: Materials) {
     ages: [v.agesMin, v.agesMax] as [number, number],
     players: { min: v.playersMin, max: v.playersMax },
     minutes: v.minutes,
-    materials: materials.get(v.id) ?? [],
+    materials: needs,
+    standIns: (laidOut(here, needs, v.mechanism).standIns ?? []).map(({ instead, say }) => ({ instead, say })),
     helper: v.helper,
     room: v.room,
     preparationMinutes: v.preparationMinutes,
@@ -40,7 +43,8 @@ export function wireVariant(v: VariantRow, materials: Materials) {
 export function wireVariants(db: Db, rows: readonly VariantRow[]) {
   const materials = materialsByVariant(db);
   const played = playedOf(db, rows);
-  return rows.map((v) => wireVariant(played.has(v.id) ? { ...v, said: 'owner' } : v, materials));
+  const here = thingsOnHand(db);
+  return rows.map((v) => wireVariant(played.has(v.id) ? { ...v, said: 'owner' } : v, materials, here));
 }
 
 /** Guessed versions that somebody has noted something about: they were played, so the guess held. */

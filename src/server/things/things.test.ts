@@ -95,13 +95,16 @@ describe('many things at once', () => {
 describe('what stands in for what', () => {
   const materials = (game: string) => offersNow(place.db).find((o) => o.game === game)!;
   beforeEach(() => void takeFromLibrary(place.db, 'signal-frame', now));
-  it('comes into offers only where the thing itself is told to be none', () => {
+  it('comes into offers only where the thing itself is told to be none', async () => {
     expect(materials('signal-frame').materials.map((m) => m.kind)).toContain('number-deck-1-10');
     setStock(place.db, 'number-deck-1-10', { quantity: 0 });
     setStock(place.db, 'playing-cards', { quantity: 2 });
     const offer = materials('signal-frame');
     expect(offer.materials.map((m) => m.kind)).toContain('playing-cards');
     expect(offer.standIns).toMatchObject([{ instead: 'number-deck-1-10', use: 'playing-cards' }]);
+    // The shelf says so too.
+    const shown = (await ask('GET', `/variants/${offer.variant}`)).body;
+    expect(shown.standIns).toEqual([{ instead: 'number-deck-1-10', say: offer.standIns![0]!.say }]);
     setStock(place.db, 'playing-cards', { quantity: 0 });
     expect(materials('signal-frame').materials.map((m) => m.kind)).toContain('number-deck-1-10');
   });
