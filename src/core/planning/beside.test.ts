@@ -102,7 +102,7 @@ describe('a grown-up who may take a seat', () => {
     const three = [{ ...offers[0]!, players: [3, 4] as [number, number] }];
     const built = buildSession(graph, three, [small, { ...small, learner: 'small2' }], settings({ grownUp: true }));
     const along = built.options.findIndex((o) => o.grownUp);
-    expect([built.instance.games[along]!.min, built.instance.games[along]!.max]).toEqual([2, 2]);
+    expect([built.instance.games[along]!.min, built.instance.games[along]!.max]).toEqual([2, 3]);
   });
 });
 

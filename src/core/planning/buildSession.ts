@@ -249,12 +249,10 @@ function withBeside(
 /** Fewest and most children at a table. Nobody sits alone while others play, even where a game could be played alone. */
 function sizesOf(o: TableOption, children: number, { wishes }: SessionSettings): { min: number; max: number } {
   const fewest = Math.max(...o.offers.map((v) => v.players[0]));
+  const most = mostForWait(o.offers, Math.min(...o.offers.map((v) => v.players[1])), wishes?.longestWait);
   // With a grown-up as one of them nobody is alone, and one seat fewer is for children.
-  if (o.grownUp) return { min: Math.max(1, fewest - 1), max: Math.max(1, Math.max(leastTogether, fewest) - 1) };
-  return {
-    min: Math.max(Math.min(leastTogether, children), fewest),
-    max: mostForWait(o.offers, Math.min(...o.offers.map((v) => v.players[1])), wishes?.longestWait),
-  };
+  if (o.grownUp) return { min: Math.max(1, fewest - 1), max: Math.max(1, most - 1) };
+  return { min: Math.max(Math.min(leastTogether, children), fewest), max: most };
 }
 
 /** Ways with a grown-up in a seat that a session considers: those that could do most. */

@@ -35,9 +35,11 @@ export async function checkRounds(db: Db, plan: PlanRow, rounds: readonly Stored
 /** The same for many sets of rounds of one plan, whose instance is built once. */
 export async function checkerOf(db: Db, plan: PlanRow, today: string): Promise<(rounds: readonly StoredRound[]) => PlanCheck> {
   const { built, order } = await sceneOf(db, plan, today);
-  const session = built(plan.locks);
   const title = titles(db);
-  return (rounds) => check(session, order, title, rounds);
+  return (rounds) => {
+    const along = rounds.some((r) => r.tables.some((t) => t.grownUp));
+    return check(built(plan.locks, along), order, title, rounds);
+  };
 }
 
 function check(built: BuiltSession, order: readonly string[], title: Titles, rounds: readonly StoredRound[]): PlanCheck {

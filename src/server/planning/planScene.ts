@@ -27,8 +27,8 @@ export interface PlanScene {
   /** Children of the session, in the order of the instance. */
   readonly order: readonly string[];
   readonly needs: ReadonlyMap<string, LearnerNeeds>;
-  /** The session as the planner sees it, with the seats that are fixed now. */
-  readonly built: (locks: PlanRow['locks']) => BuiltSession;
+  /** The session as the planner sees it, with the seats that are fixed now; with grown-ups in seats where they may be or are. */
+  readonly built: (locks: PlanRow['locks'], grownUp?: boolean) => BuiltSession;
 }
 
 /** What a scene was made of: things that are compared as they are, and one text of all the rest. */
@@ -83,9 +83,10 @@ export async function sceneOf(db: Db, plan: PlanRow, today: string): Promise<Pla
     ofGame: groupBy(offers, (o) => o.game),
     order: rows.map((l) => l.id),
     needs: new Map(needs.map((n) => [n.learner, n])),
-    built: (locks) => {
-      const fixed = JSON.stringify(locks);
-      if (built?.locks !== fixed) built = { locks: fixed, session: buildSession(graph, offers, needs, { ...settings, locks }) };
+    built: (locks, grownUp = false) => {
+      const fixed = JSON.stringify([locks, grownUp]);
+      const more = grownUp ? { grownUp } : {};
+      if (built?.locks !== fixed) built = { locks: fixed, session: buildSession(graph, offers, needs, { ...settings, ...more, locks }) };
       return built.session;
     },
   };

@@ -121,6 +121,33 @@ describe('a grown-up at the table', () => {
   });
 });
 
+describe('a grown-up who is put at a table by hand', () => {
+  it('is one of the players there, and bound by it; leaving the seat frees both', async () => {
+    for (const game of ['two-lamps-lit', 'high-signal', 'milepost']) takeFromLibrary(place.db, game, now);
+    const present = children(4);
+    const made = (await ask('POST', `/plans?${day}&wait=60`, { present, rounds: 1, minutes: 15, tables: 2, helpers: 1, seconds: 0.2 }))
+      .body as Plan;
+    const tables = (grownUp: boolean, more = false) =>
+      made.rounds[0]!.tables.map((t, i) => ({
+        game: t.game,
+        ...(grownUp && (i === 0 || more) ? { grownUp: true } : {}),
+        seats: t.seats.map((s) => ({ learner: s.learner, variant: s.variant })),
+      }));
+    const check = async (rounds: object[]) => (await ask('POST', `/plans/${made.id}/check?${day}`, { rounds })).body;
+    const rules = async (list: object[]): Promise<string[]> =>
+      (await check([{ resting: [], tables: list }])).violations.map((v: { rule: string }) => v.rule);
+    expect(await rules(tables(false))).toEqual([]);
+    expect(await rules(tables(true))).toEqual([]);
+    const [first] = made.rounds[0]!.tables as [Table];
+    const alone = [{ game: first.game, grownUp: true, seats: [{ learner: first.seats[0]!.learner, variant: first.seats[0]!.variant }] }];
+    const rest = present.filter((l) => l !== first.seats[0]!.learner);
+    const one = await check([{ resting: rest, tables: alone }]);
+    expect(one.violations.map((v: { rule: string }) => v.rule)).toEqual([]);
+    expect(one.rounds[0].tables[0]).toMatchObject({ grownUp: true, helper: true });
+    if (made.rounds[0]!.tables.length > 1) expect(await rules(tables(true, true))).toContain('helpers');
+  });
+});
+
 describe('a round for everybody', () => {
   it('is offered from what seats all at once, planned so, kept when planned again, and let go', async () => {
     const present = children(7);
