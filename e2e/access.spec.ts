@@ -199,6 +199,7 @@ test('every dialog is open to everybody, closes by Escape, and gives the focus b
   const dialogs: [string, string][] = [
     ['/shelf', 'Add a game'],
     [`/shelf/${game}`, 'Change'],
+    ['/shelf/coverage', 'Bring in a pacing list'],
     [`/shelf/${game}`, 'Add a version'],
     [`/shelf/${game}`, 'Change version'],
     ['/shelf/things', 'Add a thing'],

@@ -42,7 +42,7 @@ test('eight share the seats there are; all play together; one child plays with a
   // All together, from what seats all.
   await post('/library/pass-the-lantern/take', {});
   await page.getByText('A round for everybody').click();
-  await page.getByRole('button', { name: 'Plan it so' }).click();
+  await page.locator('form').getByRole('button', { name: 'Plan it so' }).click();
   await expect(page.getByText(/Round 1: .+ for everybody/)).toBeVisible({ timeout: 30_000 });
   await expect(page.getByRole('button', { name: /partner of/ })).toHaveCount(0);
 

@@ -164,7 +164,15 @@ export function helpingSentence(
 /** Why a seat was given; frozen with the plan. */
 /** Why a seat is good for a child; where two share it, whose it is comes first. */
 export function seatSentence(
-  seat: { skill: string | null; because: SeatBecause; chances: number; success: number; stretched: boolean; partner?: string | undefined; paced?: boolean },
+  seat: {
+    skill: string | null;
+    because: SeatBecause;
+    chances: number;
+    success: number;
+    stretched: boolean;
+    partner?: string | undefined;
+    paced?: boolean;
+  },
   nickname: string,
   skillTitle: (id: string) => string,
 ): string {

@@ -161,14 +161,18 @@ describe('coverage', () => {
         lost: [],
         spare: [],
         sessions: null,
-        items: [standard('1.OA.C.6', '1', { lacks: ['make-ten'], away: [{ game: 'bells', title: 'Bells' }] })],
+        items: [
+          standard('1.OA.C.6', '1', { lacks: ['make-ten'], away: [{ game: 'bells', title: 'Bells' }] }),
+          standard('1.OA.A.1', '1', { lacks: ['count-on'] }),
+        ],
       })
       .on('POST /games/bells/restore', { id: 'bells', change: 'c9' });
     show(<CoverageView />);
     await userEvent.click(await screen.findByRole('button', { name: 'Bring back Bells' }));
     await waitFor(() => expect(api().writes.at(-1)!.path).toBe('/games/bells/restore'));
     await userEvent.click(screen.getByRole('button', { name: 'turn a version' }));
-    expect(await screen.findByRole('button', { name: 'What would help?' })).toBeTruthy();
+    // For the one that is chosen at its side, for the other in its row.
+    expect(await screen.findAllByRole('button', { name: 'What would help?' })).toHaveLength(2);
     await userEvent.selectOptions(screen.getByLabelText('Looked at'), 'only “unit 3”');
     await waitFor(() => expect(screen.getByRole('link', { name: 'CSV' }).getAttribute('href')).toContain('over=unit&tag=unit'));
   });

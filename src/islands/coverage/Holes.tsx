@@ -59,7 +59,7 @@ export function Holes({
                   </LinkButton>
                 </>
               )}
-              {e.lacks.length > 0 && asked !== e.identifier && (
+              {e.remedies.length + e.away.length === 0 && e.lacks.length > 0 && asked !== e.identifier && (
                 <Button kind="plain" onClick={() => setAsked(e.identifier)}>
                   turn a version
                 </Button>

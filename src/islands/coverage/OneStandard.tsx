@@ -1,6 +1,7 @@
 import type { CoveredWire } from '../../contract/wire/coverage';
 import { useQuery } from '@tanstack/react-query';
 import { call, link } from '../shared/api';
+import { GapHelp } from '../learner/GapHelp';
 import { ThingNeed } from '../things/ThingNeed';
 import panel from '../shared/panel.module.css';
 import { StandardMark, stateWords } from './StandardMark';
@@ -68,6 +69,9 @@ export function OneStandard({
           </ul>
         </>
       )}
+      {e.lacks.map((skill) => (
+        <GapHelp key={skill} skill={skill} who={null} barred={null} />
+      ))}
       {e.waiting.length > 0 && (
         <p>
           Ready for it now:{' '}
