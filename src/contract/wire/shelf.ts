@@ -137,6 +137,8 @@ const catalogueRow = obj({
   helper,
   room,
   preparationMinutes: num,
+  steps: arr(prepStep),
+  uses: arr(usedUp),
   rules: arr(str),
   materials: arr(material),
   source,

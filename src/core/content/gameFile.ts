@@ -1,3 +1,5 @@
+import type { PrepStep, UsedUp } from '../materials/gettingReady';
+import { stepsText, usesText } from './prepText';
 import { parametersText } from './parametersText';
 import type { RawTable } from './rawTable';
 
@@ -10,6 +12,8 @@ export interface FileVersion {
   readonly helper: string;
   readonly room: string;
   readonly preparationMinutes: number;
+  readonly steps: readonly PrepStep[];
+  readonly uses: readonly UsedUp[];
   readonly materials: readonly { readonly kind: string; readonly title: string; readonly quantity: number }[];
   readonly mechanism: string | null;
   readonly parameters: Readonly<Record<string, unknown>>;
@@ -82,6 +86,8 @@ export function writeGameFile(game: FileGame): Json {
           property('helper', v.helper),
           property('room', v.room),
           property('preparationMinutes', v.preparationMinutes),
+          ...(v.steps.length > 0 ? [property('steps', stepsText(v.steps))] : []),
+          ...(v.uses.length > 0 ? [property('uses', usesText(v.uses))] : []),
           property('materials', v.materials.map((m) => `${m.quantity} ${m.kind}`).join('; ')),
           ...(v.mechanism ? [property('mechanism', v.mechanism), property('parameters', parametersText(v.parameters))] : []),
           property('practises', v.practises.map((p) => `${p.skill} ${Math.max(1, Math.round(p.perTenMinutes))}`).join('; ')),
@@ -103,6 +109,8 @@ const columns = [
   'helper',
   'room',
   'preparation',
+  'steps of getting ready',
+  'used up',
   'materials',
   'source',
   'condition',
@@ -144,6 +152,8 @@ export function readGameFile(json: unknown): RawTable | null {
         props.get('helper') ?? '',
         props.get('room') ?? '',
         props.get('preparationMinutes') ?? '',
+        props.get('steps') ?? '',
+        props.get('uses') ?? '',
         props.get('materials') ??
           listOf(v['material'] ?? g['material'])
             .map(textOf)

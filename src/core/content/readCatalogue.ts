@@ -1,5 +1,7 @@
 import type { MaterialKind } from '../materials/kind';
 import type { Problem, Result } from '../shared/codes';
+import type { PrepStep, UsedUp } from '../materials/gettingReady';
+import { type PrepRead, readSteps, readUses } from './prepText';
 import { nameKey, shortened, tidyTags } from './names';
 import {
   type NamedQuantity,
@@ -45,6 +47,8 @@ export interface VariantDraft {
   readonly helper: 'alone' | 'nearby' | 'needed';
   readonly room: 'calm' | 'lively' | 'floor';
   readonly preparationMinutes: number;
+  readonly steps: readonly PrepStep[];
+  readonly uses: readonly UsedUp[];
   /** A line each; empty where the file tells none. */
   readonly rules: readonly string[];
   readonly materials: readonly { readonly kind: string; readonly quantity: number }[];
@@ -195,6 +199,8 @@ class RowReader {
       helper: this.oneOf('helper', helpers, 'nearby'),
       room: this.oneOf('room', rooms, 'calm'),
       preparationMinutes: this.preparation(),
+      steps: this.parts('steps of getting ready', readSteps),
+      uses: this.parts('used up', readUses),
       rules: this.cell('rules')
         .split('\n')
         .map((line) => line.trim())
@@ -322,6 +328,13 @@ class RowReader {
     for (const w of long)
       this.remarks.push({ row: this.row.row, message: shortened(`tags: “${w}” is longer than a tag and was left out.`) });
     return words.filter((w) => w.length <= longestTag).slice(0, mostTags);
+  }
+
+  private parts<T>(name: string, read: (text: string) => PrepRead<T>): readonly T[] {
+    const found = read(this.cell(name));
+    for (const p of found.unread)
+      this.remarks.push({ row: this.row.row, message: shortened(`${name}: “${p}” could not be read and was left out.`) });
+    return found.read.slice(0, mostTags);
   }
 
   private preparation(): number {

@@ -213,6 +213,8 @@ function bring(
         helper: d.helper,
         room: d.room,
         preparationMinutes: d.preparationMinutes,
+        steps: [...d.steps],
+        uses: [...d.uses],
         ...profileOf(d),
         ...(d.materials.length > 0 || !d.mechanism ? { materials: [...d.materials] } : {}),
       });

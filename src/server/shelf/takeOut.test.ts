@@ -58,6 +58,8 @@ const shelfOf = (db: Db) => {
       helper: v.helper,
       room: v.room,
       preparation: v.preparationMinutes,
+      steps: v.steps,
+      uses: v.uses,
       declared: v.declared,
       things: [...(things.get(v.id) ?? [])].sort((x, y) => (x.kind < y.kind ? -1 : 1)),
     }))
@@ -82,7 +84,11 @@ const fill = (): void => {
     declared: [{ skill: 'count-on', perTenMinutes: 7 }],
     room: 'lively',
     helper: 'needed',
-    preparationMinutes: 4,
+    steps: [
+      { sort: 'cut', what: 'the bells', minutes: 3 },
+      { sort: 'bag', what: '', minutes: 1 },
+    ],
+    uses: [{ what: 'Sheets of card', quantity: 2, cost: 0.4 }],
     materials: [{ kind: 'dominoes', quantity: 2 }],
   });
 };

@@ -1,5 +1,6 @@
 import { writeCsv } from '../../adapters/csv/writeCsv';
 import { type FileGame, writeGameFile } from '../../core/content/gameFile';
+import { stepsText, usesText } from '../../core/content/prepText';
 import { parametersText } from '../../core/content/parametersText';
 import { practised } from '../../core/recommend/practised';
 import { groupBy } from '../../core/recommend/recommend';
@@ -26,6 +27,8 @@ const header = [
   'Helper',
   'Room',
   'Preparation',
+  'Steps of getting ready',
+  'Used up',
   'Materials',
   'Source',
   'Condition',
@@ -62,6 +65,8 @@ export function shelfCsv(db: Db, retired: boolean): string {
           v.helper,
           v.room,
           v.preparationMinutes,
+          stepsText(v.steps),
+          usesText(v.uses),
           (things.get(v.id) ?? []).map((m) => `${m.quantity} ${m.kind}`).join('; '),
           g.source,
           g.condition,
@@ -116,6 +121,8 @@ function fileGame(db: Db, game: GameRow, own: readonly VariantRow[]): FileGame {
         helper: v.helper,
         room: v.room,
         preparationMinutes: v.preparationMinutes,
+        steps: v.steps,
+        uses: v.uses,
         materials: (things.get(v.id) ?? []).map((m) => ({ ...m, title: kindTitles.get(m.kind) ?? m.kind })),
         mechanism: v.mechanism,
         parameters: v.parameters,
