@@ -18,7 +18,12 @@ const pair = [child('a', 7), child('b', 7.5)];
 const offers = libraryOffers(graph).map((o): Offer => ({ ...o, preparationMinutes: 0 }));
 const cards = offers.find((o) => o.materials.length === 1 && o.materials[0]!.kind === 'number-deck-1-10' && o.players[0] <= 2)!;
 const short: Offer = { ...cards, minutes: 3 };
-const next = (more: Partial<Parameters<typeof andThen>[1][number]> = {}, elsewhere: string[] = [], learners = pair): Offer | null =>
+const next = (
+  more: Partial<Parameters<typeof andThen>[1][number]> = {},
+  elsewhere: string[] = [],
+  learners = pair,
+  players?: number,
+): Offer | null =>
   andThen(
     graph,
     offers.map((o) => ({ ...o, ...more })),
@@ -26,6 +31,7 @@ const next = (more: Partial<Parameters<typeof andThen>[1][number]> = {}, elsewhe
     learners,
     15,
     new Set(elsewhere),
+    players,
   );
 
 describe('a game that ends long before its round', () => {
@@ -56,5 +62,8 @@ describe('a game that ends long before its round', () => {
     expect(next({ minutes: 6, helper: 'needed' })).toBeNull();
     expect(next({ minutes: 6, preparationMinutes: 1 })).toBeNull();
     expect(next({ minutes: 6, players: [3, 4] })).toBeNull();
+    // Two on one seat are one player, and a grown-up is one more.
+    expect(next({ minutes: 6, players: [3, 4] }, [], pair, 3)).not.toBeNull();
+    expect(next({ minutes: 6, players: [2, 4] }, [], pair, 1)).toBeNull();
   });
 });

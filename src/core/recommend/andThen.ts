@@ -16,6 +16,7 @@ export const endsEarly = (playing: readonly Offer[], minutes: number): boolean =
  * together, by name where two are alike. Null where there is none.
  * @param playing versions that are played at the table
  * @param elsewhere games that one of them plays at another time
+ * @param players seats that are taken: fewer than children where two share one, one more with a grown-up
  */
 export function andThen(
   graph: SkillGraph,
@@ -24,6 +25,7 @@ export function andThen(
   learners: readonly LearnerNeeds[],
   minutes: number,
   elsewhere: ReadonlySet<string>,
+  players: number = learners.length,
 ): Offer | null {
   const things = new Map<string, number>();
   for (const o of playing) for (const m of o.materials) things.set(m.kind, Math.max(things.get(m.kind) ?? 0, m.quantity));
@@ -35,7 +37,7 @@ export function andThen(
   for (const o of offers) {
     if (games.has(o.game) || elsewhere.has(o.game) || o.minutes > left || o.preparationMinutes > 0) continue;
     if (o.helper === 'needed' && !helped) continue;
-    if (learners.length < o.players[0] || learners.length > o.players[1]) continue;
+    if (players < o.players[0] || players > o.players[1]) continue;
     if (!o.materials.every((m) => (things.get(m.kind) ?? 0) >= m.quantity)) continue;
     if (learners.some((l) => gateOf(graph, o, l) !== null)) continue;
     const worth = learners.reduce((sum, l) => sum + valueOf(o, l, left), 0);

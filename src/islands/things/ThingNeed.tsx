@@ -161,6 +161,13 @@ function HaveIt({ kind, quantity, onClose }: { kind: KindWire; quantity: number;
           </Button>
         </form>
       </section>
+      <section>
+        <h3>Make, print or buy</h3>
+        <p>
+          Until it is here it stands with the work and the shopping for the sessions that need it:{' '}
+          <a href={link('/prep?ahead')}>the days ahead</a>.
+        </p>
+      </section>
       {error !== null && <p className={panel.bad}>{messageOf(error)}</p>}
       <p>
         <a href={link('/shelf/things')}>All things</a>

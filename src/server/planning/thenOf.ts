@@ -1,3 +1,4 @@
+import { playersAt } from '../../core/planning/seatsAt';
 import { andThen, endsEarly } from '../../core/recommend/andThen';
 import type { Db } from '../db/db';
 import type { PlanRow } from './planById';
@@ -31,7 +32,8 @@ export async function thenOf(db: Db, plan: PlanRow, today: string): Promise<{ it
         plan.rounds.flatMap((x) => x.tables.filter((y) => y.seats.some((s) => here.has(s.learner))).map((y) => y.game)),
       );
       const learners = t.seats.flatMap((s) => scene.needs.get(s.learner) ?? []);
-      const then = learners.length === t.seats.length ? andThen(scene.graph, scene.offers, playing, learners, minutes, elsewhere) : null;
+      const then =
+        learners.length === t.seats.length ? andThen(scene.graph, scene.offers, playing, learners, minutes, elsewhere, playersAt(t)) : null;
       return [
         {
           round,
