@@ -64,9 +64,11 @@ function fewSeats(instance: PlanInstance, seed: number): Schedule {
   });
 }
 
+const open = (): boolean => true;
+
 describe('two on one seat', () => {
   it('before anybody rests: each seat once, and who shares goes round', () => {
-    const partners = partnersIn(session(), schedule);
+    const partners = partnersIn(session(), schedule, open);
     expect(partners.map((p) => [p.round, p.learner]).toSorted()).toEqual([
       [0, 2],
       [0, 3],
@@ -77,28 +79,35 @@ describe('two on one seat', () => {
   });
   it('not where the game is not open to a child, was played, or somebody sits there who is to be kept apart', () => {
     const barred = session({ value: [0, 1, 2, 3].map((l) => [l === 3 ? -1 : 0.1, 0.1, 0.1]) });
-    expect(partnersIn(barred, schedule).filter((p) => p.learner === 3 && p.round === 0)).toEqual([]);
+    expect(partnersIn(barred, schedule, open).filter((p) => p.learner === 3 && p.round === 0)).toEqual([]);
     const apart = session({ aims: { rest: [1, 1, 1, 1], apart: [[3, 1]] } });
     expect(
-      partnersIn(apart, schedule)
+      partnersIn(apart, schedule, open)
         .filter((p) => p.learner === 3)
         .map((p) => p.round),
     ).toEqual([]);
     // In the second round it is a partner there who is in the way.
-    expect(partnersIn(apart, schedule).find((p) => p.round === 1 && p.learner === 1)).toBeDefined();
+    expect(partnersIn(apart, schedule, open).find((p) => p.round === 1 && p.learner === 1)).toBeDefined();
     // One game in both rounds: who played it does not play it again, unless twice is allowed.
     const again: Schedule = [[{ game: 0, learners: [0, 1] }], [{ game: 0, learners: [2, 3] }]];
-    expect(partnersIn(session(), again)).toEqual([]);
-    expect(partnersIn(session({ timesEach: 2 }), again)).toHaveLength(4);
+    expect(partnersIn(session(), again, open)).toEqual([]);
+    expect(partnersIn(session({ timesEach: 2 }), again, open)).toHaveLength(4);
   });
   it('leaves those to rest who are to', () => {
-    const partners = partnersIn(session({ resting: [[3, 0]] }), schedule);
+    const partners = partnersIn(session({ resting: [[3, 0]] }), schedule, open);
     expect(partners.some((p) => p.learner === 3 && p.round === 0)).toBe(false);
     expect(partners.some((p) => p.learner === 3 && p.round === 1)).toBe(true);
   });
   it('rather with a child who plays the same version', () => {
     const built = session({}, (l, g) => version(`g${g}-${l === 0 || l === 3 ? 'small' : 'tall'}`));
-    expect(partnersIn(built, schedule).find((p) => p.learner === 3 && p.round === 0)!.holder).toBe(0);
+    expect(partnersIn(built, schedule, open).find((p) => p.learner === 3 && p.round === 0)!.holder).toBe(0);
+  });
+  it('not at a version that is not open to the child, though the game is', () => {
+    const built = session({}, (l, g) => version(`g${g}-${l === 0 ? 'tall' : 'small'}`));
+    const suits = (_: number, o: Offer): boolean => !o.variant.endsWith('tall');
+    const partners = partnersIn(built, schedule, suits);
+    expect(partners.length).toBeGreaterThan(0);
+    expect(partners.every((p) => p.holder !== 0)).toBe(true);
   });
   it('breaks no rule in sessions of every sort', () => {
     let shared = 0;
@@ -118,7 +127,7 @@ describe('two on one seat', () => {
       };
       for (const t of found.flat()) for (const l of t.learners) count(l, t.game);
       const holders = new Set<string>();
-      for (const p of partnersIn(built, found)) {
+      for (const p of partnersIn(built, found, open)) {
         shared++;
         const table = found[p.round]![p.table]!;
         expect(table.learners).toContain(p.holder);

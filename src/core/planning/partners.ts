@@ -1,3 +1,4 @@
+import type { Offer } from '../recommend/offer';
 import type { BuiltSession } from './buildSession';
 import { familyOf, type PlannedTable, rests, type Schedule } from './instance';
 import { learnerValue } from './objective';
@@ -17,7 +18,12 @@ export interface Partner {
  * choice, and none of the session's rules gives way: no game twice, nobody beside somebody to be kept apart. Who is to
  * rest does.
  */
-export function partnersIn(built: Pick<BuiltSession, 'instance' | 'chosen'>, schedule: Schedule): Partner[] {
+export function partnersIn(
+  built: Pick<BuiltSession, 'instance' | 'chosen'>,
+  schedule: Schedule,
+  /** Whether a version is open to a child: it may be another than the one that would be the child's own. */
+  suits: (learner: number, offer: Offer) => boolean,
+): Partner[] {
   const { instance, chosen } = built;
   const shared = new Array<number>(instance.learners).fill(0);
   const played = instance.gaps.map((_, l) => familiesOf(built, schedule, l));
@@ -37,7 +43,7 @@ export function partnersIn(built: Pick<BuiltSession, 'instance' | 'chosen'>, sch
         const there = [...t.learners, ...found.filter((f) => f.round === round && f.table === table).map((f) => f.learner)];
         if (there.some((other) => apart(built, learner, other))) continue;
         for (const holder of t.learners) {
-          if (taken.has(holder)) continue;
+          if (taken.has(holder) || !suits(learner, chosen[holder]![t.game]!)) continue;
           const same = chosen[learner]![t.game]!.variant === chosen[holder]![t.game]!.variant ? 1 : 0;
           const score = [same, -shared[holder]!, learnerValue(instance, learner, [t.game])];
           if (!best || better(score, best.score)) best = { round, table, learner, holder, score };

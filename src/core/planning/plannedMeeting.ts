@@ -66,7 +66,7 @@ export interface PlannedMeeting {
       readonly grownUp?: boolean;
     }[];
     /** A game to be played alone for those who rest and did not ask for it; null where there is none. */
-    readonly meanwhile: readonly { readonly learner: string; readonly variant: string | null; readonly skill: string | null }[];
+    readonly meanwhile: readonly { readonly learner: string; readonly variant: string | null }[];
     readonly resting: readonly string[];
   }[];
 }

@@ -1,4 +1,5 @@
 import type { LearnerNeeds } from '../recommend/learnerNeeds';
+import { gateOf } from '../recommend/valueOf';
 import type { Offer } from '../recommend/offer';
 import type { SkillGraph } from '../skills/skillGraph';
 import type { BuiltSession } from './buildSession';
@@ -19,7 +20,7 @@ export function readMeeting(
   needs: readonly LearnerNeeds[],
   at: (variant: string, players: number) => Offer,
 ): PlannedMeeting {
-  const partners = partnersIn(built, outcome.schedule);
+  const partners = partnersIn(built, outcome.schedule, (l, offer) => gateOf(graph, offer, needs[l]!) === null);
   /** What each was given to do meanwhile in an earlier round. */
   const given = new Map<number, Set<string>>();
   return {
@@ -49,7 +50,7 @@ export function readMeeting(
               ...reason,
               // Two at one seat make about half of its moves each.
               chances: shared ? reason.chances / 2 : reason.chances,
-              stretched: built.stretched[l]![t.game]! && !option.grownUp,
+              stretched: built.stretched[l]![t.game]!,
               ...(reason.skill !== null && needs[l]!.leaning?.has(graph.indexOf.get(reason.skill)!) ? { paced: true } : {}),
               ...(partner ? { with: needs[partner.holder]!.learner } : {}),
             };
@@ -69,11 +70,7 @@ export function readMeeting(
           .map(({ learner, l }) => {
             const offer = meanwhileFor(built, outcome.schedule, round, l, given.get(l) ?? new Set());
             if (offer) given.set(l, new Set([...(given.get(l) ?? []), offer.variant]));
-            return {
-              learner,
-              variant: offer?.variant ?? null,
-              skill: offer ? seatReason(graph, offer, needs[l]!, meeting.minutes).skill : null,
-            };
+            return { learner, variant: offer?.variant ?? null };
           }),
         resting: resting.map(({ learner }) => learner),
       };

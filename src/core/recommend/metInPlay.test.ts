@@ -36,6 +36,13 @@ describe('what was met in play', () => {
     // Half as long a round gives half as many.
     expect([...metInPlay([play('lamps', '2026-11-03', { minutes: 5 })], offers).get('wren')!]).toEqual([]);
     expect(metInPlay([play('gone', '2026-11-03')], offers).get('wren')).toBeUndefined();
+    // Two on one seat meet half of its chances each: enough only in a round twice as long.
+    expect([...metInPlay([play('lamps', '2026-11-03', { shared: true })], offers).get('wren')!]).toEqual([]);
+    expect(
+      metInPlay([play('lamps', '2026-11-03', { shared: true, minutes: 20 })], offers)
+        .get('wren')!
+        .get(at('make-ten')),
+    ).toBe('2026-11-03');
   });
   it('is counted at the table of that day, for each child alone', () => {
     const met = metInPlay([play('bees', '2026-11-03'), play('bees', '2026-11-04', { learner: 'fern', players: 4 })], offers);

@@ -1,4 +1,5 @@
 import { readFileSync } from 'node:fs';
+import { eq } from 'drizzle-orm';
 import { afterAll, afterEach, beforeEach, describe, expect, it } from 'vitest';
 import type { CoverageWire, NextWire } from '../../contract/wire/coverage';
 import { graphOf } from '../db/graphOf';
@@ -142,7 +143,15 @@ describe('standards and games on one page', () => {
       9,
     );
     expect(priced.covered).toBeGreaterThanOrEqual(without.covered);
-    expect((await next(0)).cost).toBe(0);
+    const free = await next(0);
+    expect(free.cost).toBe(0);
+    // Playing cards stand in for a number deck, so that more is to be had for nothing.
+    const titles = new Set(free.chosen.map((c) => c.game));
+    place.db.update(kinds).set({ quantity: 9 }).where(eq(kinds.id, 'playing-cards')).run();
+    const withCards = await next(0);
+    expect(withCards.covered).toBeGreaterThan(free.covered);
+    expect(withCards.chosen.some((c) => !titles.has(c.game))).toBe(true);
+    expect(withCards.cost).toBe(0);
   });
 });
 

@@ -1,7 +1,5 @@
 import type { NextWire } from '../../contract/wire/coverage';
 import type { Kept } from '../../contract/wire/route';
-import { libraryOffers } from '../../contract/libraryOffers';
-import { nameKey } from '../../core/content/names';
 import type { MostCovered } from '../../core/recommend/mostCovered';
 import { enoughInRound, openGaps } from '../../core/recommend/openGaps';
 import type { Offer } from '../../core/recommend/offer';
@@ -9,13 +7,14 @@ import { groupBy, missingFor } from '../../core/recommend/recommend';
 import { gateOf } from '../../core/recommend/valueOf';
 import type { Db } from '../db/db';
 import { graphOf } from '../db/graphOf';
-import { games, kinds } from '../db/schema';
+import { kinds } from '../db/schema';
 import { needsOf } from '../evidence/evidenceStore';
 import { allEstimates } from '../evidence/learnerState';
 import { ProblemError } from '../http/problemError';
 import { startJob } from '../jobs/pool';
 import { allLearners } from '../learners/learnerStore';
 import { offersOf, stockOf } from '../shelf/offers';
+import { versionsLaidOut } from '../things/playableNow';
 
 const usualMinutes = 60;
 const roundMinutes = 15;
@@ -39,15 +38,9 @@ export async function nextBest(
   const needs = people.map((l) => needsOf(graph, l, maps.get(l.id)!, today));
   const shelf = await offersOf(db);
   const gaps = needs.flatMap((n) => openGaps(graph, shelf, [n], roundMinutes));
-  const owned = new Set(
-    db
-      .select({ title: games.title })
-      .from(games)
-      .all()
-      .map((g) => nameKey(g.title)),
-  );
+  const { library } = await versionsLaidOut(db);
   const byGame = groupBy(
-    libraryOffers(graph).filter((o) => !owned.has(nameKey(o.gameTitle))),
+    library.map((v) => v.offer),
     (o) => o.game,
   );
   const needOf = new Map(needs.map((n) => [n.learner, n]));
@@ -59,31 +52,29 @@ export async function nextBest(
       .all()
       .map((k) => [k.id, k.price]),
   );
-  /** What the things cost that are missing for the cheapest of its versions; null where a price is not written. */
-  const priceOf = (versions: readonly Offer[]): number | null => {
-    const each = versions.map((v) =>
-      missingFor([v], stock).reduce<number | null>((sum, m) => {
-        const price = prices.get(m.kind) ?? null;
-        return sum === null || price === null ? null : sum + price * m.short;
-      }, 0),
-    );
-    const known = each.flatMap((p) => (p === null ? [] : [p]));
-    return known.length === 0 ? null : Math.max(leastMoney, Math.min(...known));
-  };
-  const candidates = [...byGame].map(([game, versions]) => ({
-    id: game,
-    cost: unit === 'minutes' ? Math.max(leastMinutes, ...versions.map((v) => v.preparationMinutes)) : (priceOf(versions) ?? Infinity),
-    covers: gaps.flatMap((g, i) =>
-      versions.some((v) => (v.doses[g.skill]! * roundMinutes) / 10 >= enoughInRound && gateOf(graph, v, needOf.get(g.learner)!) === null)
-        ? [i]
-        : [],
-    ),
-  }));
+  /** What the things cost that are missing for all of these versions; null where a price is not written. */
+  const priceOf = (versions: readonly Offer[]): number | null =>
+    missingFor(versions, stock).reduce<number | null>((sum, m) => {
+      const price = prices.get(m.kind) ?? null;
+      return sum === null || price === null ? null : sum + price * m.short;
+    }, 0);
+  const closes = (v: Offer, g: (typeof gaps)[number]): boolean =>
+    (v.doses[g.skill]! * roundMinutes) / 10 >= enoughInRound && gateOf(graph, v, needOf.get(g.learner)!) === null;
+  const candidates = [...byGame].map(([game, versions]) => {
+    const useful = versions.filter((v) => gaps.some((g) => closes(v, g)));
+    const cost = unit === 'minutes' ? Math.max(leastMinutes, ...versions.map((v) => v.preparationMinutes)) : (priceOf(useful) ?? Infinity);
+    return {
+      id: game,
+      cost: unit === 'money' ? Math.max(leastMoney, cost) : cost,
+      covers: gaps.flatMap((g, i) => (useful.some((v) => closes(v, g)) ? [i] : [])),
+    };
+  });
   const job = startJob<MostCovered>({
     kind: 'cover',
     worth: gaps.map(() => 1),
     candidates: candidates.filter((c) => c.cost < Infinity),
-    budget,
+    // What is as good as free fits into any budget.
+    budget: unit === 'money' ? budget + leastMoney * candidates.length : budget,
     seconds: solverSeconds,
   });
   await job.finished;

@@ -39,9 +39,7 @@ export function storedRounds(
   const here = (learner: string): boolean => nicknames.has(learner);
   const rounds: StoredRound[] = meeting.rounds.map((round) => ({
     resting: round.resting.filter(here),
-    ...(round.meanwhile.length > 0
-      ? { meanwhile: round.meanwhile.filter((m) => here(m.learner)).map(({ learner, variant }) => ({ learner, variant })) }
-      : {}),
+    ...(round.meanwhile.length > 0 ? { meanwhile: round.meanwhile.filter((m) => here(m.learner)) } : {}),
     tables: round.tables
       .map((t) => ({ ...t, seats: t.seats.filter((s) => here(s.learner)) }))
       .filter((t) => t.seats.length > 0)

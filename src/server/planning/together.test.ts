@@ -78,6 +78,17 @@ describe('a session with too few seats', () => {
     expect(((await ask('GET', `/plans/${made.id}?${day}`)).body as Plan).rounds[0]!.tables).toEqual(round.tables);
     // A seat is shared with somebody who has one, and by two.
     const [first] = partners as [Seat];
+    // Whoever has the seat alone meets twice as much there.
+    const before = round.tables.flatMap((t) => t.seats).find((s) => s.learner === first.with)!.doses;
+    const without = rounds.map((r) => ({
+      resting: [...r.resting, first.learner],
+      tables: r.tables.map((t) => ({ ...t, seats: t.seats.filter((s) => s.learner !== first.learner) })),
+    }));
+    saved.body.version = (await ask('PUT', `/plans/${made.id}?${day}`, { rounds: without, version: saved.body.version })).body.version;
+    const seatsNow = ((await ask('GET', `/plans/${made.id}?${day}`)).body as Plan).rounds[0]!.tables.flatMap((t) => t.seats);
+    const whole = seatsNow.find((s) => s.learner === first.with)!.doses;
+    expect(before.map((d) => d.items)).toEqual(whole.map((d) => Math.round(d.items / 2)));
+    expect(whole[0]!.items).toBeGreaterThan(before[0]!.items);
     const stray = rounds.map((r) => ({
       ...r,
       tables: r.tables.map((t) => ({ ...t, seats: t.seats.filter((s) => s.learner !== first.with) })),
