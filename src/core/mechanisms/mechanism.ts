@@ -1,5 +1,6 @@
 import type { GameLog } from '../simulate/gameLog';
 import type { ItemChannel, OperandRange } from '../simulate/itemChannel';
+import type { HowTo } from '../play/howTo';
 import type { Rng } from '../shared/rng';
 import type { Problem } from '../shared/codes';
 import type { Cues } from '../recognise/cue';
@@ -86,6 +87,8 @@ export interface Mechanism<P extends object = object> {
   readonly words: readonly string[];
   /** What somebody sees who watches it played; answers of the five questions. */
   readonly played: Played;
+  /** How one version is played, in words and pictures made from its numbers. */
+  howTo(parameters: P): HowTo;
   /** How to stop before the end without anybody having lost. */
   readonly earlyEnding: string;
   /** What happens in a game, told by `log.note(seat, sentence, x, y)`: `{x}` and `{y}` are filled in. */

@@ -2,6 +2,7 @@ import type { ItemChannel } from '../../simulate/itemChannel';
 import { firstOf, impossible, inOrder, ownOnly } from '../../play/refuse';
 import type { Mechanism } from '../mechanism';
 import { type AskParameters, DEFAULTS, SCHEMA } from './parameters';
+import { howTo } from './howTo';
 import { createTable } from './playOut';
 import { deckOf, possibleGroups } from './rules';
 
@@ -40,6 +41,7 @@ export const askForCards: Mechanism<AskParameters> = {
   played: { with: ['cards'], does: ['partner'], moves: ['collects'], who: ['in-turn'], ends: ['all-gone'] },
   earlyEnding: 'Put all hands together in the middle and find the remaining pairs as one team.',
   told: ['asks for what goes with {x} and gets {y}', 'asks for what goes with {x}: nobody there has it', 'lays down {x} and {y}'],
+  howTo,
   parametersSchema: SCHEMA,
   defaults: DEFAULTS,
   seats: { min: 2, max: 5 },

@@ -1,6 +1,7 @@
 import { firstOf, impossible } from '../../play/refuse';
 import type { Mechanism } from '../mechanism';
 import { type BeamParameters, DEFAULTS, SCHEMA } from './parameters';
+import { howTo } from './howTo';
 import { createTable } from './playOut';
 
 const most = (p: BeamParameters): number => p.left * p.pegs * (p.multiples ? 3 : 1);
@@ -19,6 +20,7 @@ export const balanceTheBeam: Mechanism<BeamParameters> = {
   played: { with: ['things'], does: ['adds', 'balances'], moves: ['balances'], who: ['in-turn'], ends: ['rounds'] },
   earlyEnding: 'One last riddle for all: two weights on one side, any way to balance them.',
   told: ['balances {x} with a weight at {y}', 'sees the beam tip, and finds that {x} wants {y}'],
+  howTo,
   parametersSchema: SCHEMA,
   defaults: DEFAULTS,
   seats: { min: 1, max: 4 },

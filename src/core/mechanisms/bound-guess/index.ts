@@ -1,6 +1,7 @@
 import { firstOf, impossible, ownOnly } from '../../play/refuse';
 import type { Mechanism } from '../mechanism';
 import { type BoundGuessParameters, DEFAULTS, SCHEMA } from './parameters';
+import { howTo } from './howTo';
 import { createTable } from './playOut';
 
 export const boundGuess: Mechanism<BoundGuessParameters> = {
@@ -22,6 +23,7 @@ export const boundGuess: Mechanism<BoundGuessParameters> = {
     'guesses {x}: found',
     'guesses {x}, outside the bounds; {y} points left',
   ],
+  howTo,
   parametersSchema: SCHEMA,
   defaults: DEFAULTS,
   seats: { min: 1, max: 8 },

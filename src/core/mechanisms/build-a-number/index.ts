@@ -1,6 +1,7 @@
 import { inOrder, sharedBy } from '../../play/refuse';
 import type { Mechanism } from '../mechanism';
 import { type BuildParameters, DEFAULTS, SCHEMA } from './parameters';
+import { howTo } from './howTo';
 import { createTable } from './playOut';
 
 /** Numbers beyond this are counted apart from the dense tally. */
@@ -21,6 +22,7 @@ export const buildANumber: Mechanism<BuildParameters> = {
   played: { with: ['things', 'cards'], does: ['places-digits'], moves: ['builds'], who: ['all-at-once'], ends: ['rounds'] },
   earlyEnding: 'Push all pieces together and read what the table has built.',
   told: ['builds {x} with {y} pieces'],
+  howTo,
   parametersSchema: SCHEMA,
   defaults: DEFAULTS,
   seats: { min: 1, max: 6 },

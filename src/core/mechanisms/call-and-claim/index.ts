@@ -2,6 +2,7 @@ import { fourOperations } from '../../play/arithmetic';
 import { inOrder, sharedBy } from '../../play/refuse';
 import type { Mechanism } from '../mechanism';
 import { type ClaimParameters, DEFAULTS, SCHEMA } from './parameters';
+import { howTo } from './howTo';
 import { createTable } from './playOut';
 
 export const callAndClaim: Mechanism<ClaimParameters> = {
@@ -18,6 +19,7 @@ export const callAndClaim: Mechanism<ClaimParameters> = {
   played: { with: ['cards'], does: ['adds', 'takes-away', 'multiplies'], moves: ['collects'], who: ['all-at-once'], ends: ['score'] },
   earlyEnding: 'Turn the cards that are left one by one and say them together.',
   told: ['claims {x} and {y} first', 'finds {x} and {y} in own time', 'takes a wrong card for {x} and {y}, and it is looked at together'],
+  howTo,
   parametersSchema: SCHEMA,
   defaults: DEFAULTS,
   seats: { min: 1, max: 6 },

@@ -2,6 +2,7 @@ import { fourOperations } from '../../play/arithmetic';
 import { firstOf, impossible, ownOnly } from '../../play/refuse';
 import type { Mechanism } from '../mechanism';
 import { type ChainParameters, DEFAULTS, SCHEMA } from './parameters';
+import { howTo } from './howTo';
 import { createTable } from './playOut';
 import { answersOf } from './rules';
 
@@ -19,6 +20,7 @@ export const chainCards: Mechanism<ChainParameters> = {
   played: { with: ['cards'], does: ['adds', 'takes-away', 'multiplies'], moves: ['passes-on'], who: ['together'], ends: ['all-gone'] },
   earlyEnding: 'Lay the remaining cards open and close the loop together.',
   told: ['reads: I have {x}; the answer asked for is {y}', 'overlooks that {x} is on the own card, and is helped'],
+  howTo,
   parametersSchema: SCHEMA,
   defaults: DEFAULTS,
   seats: { min: 1, max: 12 },

@@ -3,6 +3,7 @@ import { firstOf, impossible, sharedBy } from '../../play/refuse';
 import type { Problem } from '../../shared/codes';
 import type { Mechanism } from '../mechanism';
 import { type CloseParameters, DEFAULTS, SCHEMA } from './parameters';
+import { howTo } from './howTo';
 import { createTable } from './playOut';
 import { solveTiles } from './solver';
 
@@ -34,6 +35,7 @@ export const closeTheTiles: Mechanism<CloseParameters> = {
   played: { with: ['dice', 'tiles'], does: ['adds', 'takes-away', 'multiplies'], moves: ['closes'], who: ['in-turn'], ends: ['full'] },
   earlyEnding: 'Everyone counts the closed tiles; say which throw each is still waiting for.',
   told: ['throws {x} and closes tiles worth {y}', 'throws {x} and {y}: nothing fits'],
+  howTo,
   parametersSchema: SCHEMA,
   defaults: DEFAULTS,
   seats: { min: 1, max: 6 },

@@ -1,6 +1,7 @@
 import { firstOf, impossible, inOrder, ownOnly } from '../../play/refuse';
 import type { Mechanism } from '../mechanism';
 import { type CollectParameters, DEFAULTS, SCHEMA } from './parameters';
+import { howTo } from './howTo';
 import { createTable } from './playOut';
 
 export const collectAll: Mechanism<CollectParameters> = {
@@ -17,6 +18,7 @@ export const collectAll: Mechanism<CollectParameters> = {
   played: { with: ['dice', 'cards'], does: ['counts'], moves: ['collects'], who: ['together', 'in-turn'], ends: ['all-gone'] },
   earlyEnding: 'Sort the pieces that are left by number, and see which number came least.',
   told: ['throws {x}: {y} pieces show it', 'throws {x}: none are left'],
+  howTo,
   parametersSchema: SCHEMA,
   defaults: DEFAULTS,
   seats: { min: 1, max: 6 },

@@ -4,6 +4,7 @@ import { leftOf, numberCards } from '../../play/deck';
 import { firstOf, impossible, inOrder, sharedBy } from '../../play/refuse';
 import type { Mechanism } from '../mechanism';
 import { type CompareParameters, DEFAULTS, SCHEMA } from './parameters';
+import { howTo } from './howTo';
 import { createTable } from './playOut';
 
 /** The largest value a player's cards can make. */
@@ -48,6 +49,7 @@ export const compareCards: Mechanism<CompareParameters> = {
   },
   earlyEnding: 'Turn one last round in which the least takes it.',
   told: ['turns cards that make {x}', 'takes the round with {x}'],
+  howTo,
   parametersSchema: SCHEMA,
   defaults: DEFAULTS,
   seats: { min: 1, max: 5 },

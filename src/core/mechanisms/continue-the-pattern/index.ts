@@ -1,6 +1,7 @@
 import { firstOf, impossible, inOrder } from '../../play/refuse';
 import type { Mechanism } from '../mechanism';
 import { DEFAULTS, type PatternParameters, SCHEMA } from './parameters';
+import { howTo } from './howTo';
 import { createTable } from './playOut';
 
 export const continueThePattern: Mechanism<PatternParameters> = {
@@ -17,6 +18,7 @@ export const continueThePattern: Mechanism<PatternParameters> = {
   played: { with: ['things', 'paper'], does: ['goes-on'], moves: ['builds'], who: ['all-at-once'], ends: ['rounds'] },
   earlyEnding: 'Everyone claps one pattern; the others continue it.',
   told: ['finds a core of {x} and what stands at place {y}', 'finds steps of {x} and the number {y}'],
+  howTo,
   parametersSchema: SCHEMA,
   defaults: DEFAULTS,
   seats: { min: 1, max: 6 },

@@ -1,6 +1,7 @@
 import { inOrder } from '../../play/refuse';
 import type { Mechanism } from '../mechanism';
 import { DEFAULTS, type LotParameters, SCHEMA } from './parameters';
+import { howTo } from './howTo';
 import { createTable } from './playOut';
 
 export const countTheLot: Mechanism<LotParameters> = {
@@ -17,6 +18,7 @@ export const countTheLot: Mechanism<LotParameters> = {
   played: { with: ['things'], does: ['counts', 'adds'], moves: ['counts-up'], who: ['all-at-once'], ends: ['rounds'] },
   earlyEnding: 'Put all lots together and find out what the whole table has.',
   told: ['counts {x} pieces', 'counts {x} coins worth {y}'],
+  howTo,
   parametersSchema: SCHEMA,
   defaults: DEFAULTS,
   seats: { min: 1, max: 6 },

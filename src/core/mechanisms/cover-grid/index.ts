@@ -2,6 +2,7 @@ import type { Operation } from '../../items/item';
 import { firstOf, impossible, ownOnly } from '../../play/refuse';
 import type { Mechanism } from '../mechanism';
 import { type CoverParameters, DEFAULTS, SCHEMA } from './parameters';
+import { howTo } from './howTo';
 import { createTable } from './playOut';
 import { cellsOf, factsFor, linesOf, poolOf } from './rules';
 
@@ -27,6 +28,7 @@ export const coverGrid: Mechanism<CoverParameters> = {
   played: { with: ['board', 'cards'], does: ['adds', 'takes-away', 'multiplies'], moves: ['fills'], who: ['all-at-once'], ends: ['full'] },
   earlyEnding: 'Count covered squares: the whole table together, row by row.',
   told: ['the caller reads out what makes {x} (call {y})'],
+  howTo,
   parametersSchema: SCHEMA,
   defaults: DEFAULTS,
   seats: { min: 1, max: 30 },

@@ -1,6 +1,7 @@
 import { inOrder } from '../../play/refuse';
 import type { Mechanism } from '../mechanism';
 import { type CoverShapeParameters, DEFAULTS, SCHEMA } from './parameters';
+import { howTo } from './howTo';
 import { createTable } from './playOut';
 
 export const coverTheShape: Mechanism<CoverShapeParameters> = {
@@ -17,6 +18,7 @@ export const coverTheShape: Mechanism<CoverShapeParameters> = {
   played: { with: ['tiles', 'things'], does: ['counts', 'multiplies'], moves: ['covers'], who: ['all-at-once'], ends: ['rounds'] },
   earlyEnding: 'Put the figures in order by what they hold and check one pair.',
   told: ['covers a rectangle with {x} tiles', 'covers a joined figure with {x} tiles'],
+  howTo,
   parametersSchema: SCHEMA,
   defaults: DEFAULTS,
   seats: { min: 1, max: 5 },

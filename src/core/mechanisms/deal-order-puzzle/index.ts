@@ -1,6 +1,7 @@
 import { firstOf, impossible } from '../../play/refuse';
 import type { Mechanism } from '../mechanism';
 import { DEFAULTS, type DealOrderParameters, SCHEMA } from './parameters';
+import { howTo } from './howTo';
 import { createTable } from './playOut';
 import { arrangement, comesOutInOrder } from './rules';
 
@@ -18,6 +19,7 @@ export const dealOrderPuzzle: Mechanism<DealOrderParameters> = {
   played: { with: ['cards'], does: ['goes-on'], moves: ['puts-in-order'], who: ['all-at-once'], ends: ['full'] },
   earlyEnding: 'Lay the finished part in a row and deal it slowly together.',
   told: ['deals the packet in order, at try {x}', 'deals, and card {x} comes wrong'],
+  howTo,
   parametersSchema: SCHEMA,
   defaults: DEFAULTS,
   seats: { min: 1, max: 6 },

@@ -2,6 +2,7 @@ import { firstOf, impossible, sharedBy } from '../../play/refuse';
 import type { ItemChannel } from '../../simulate/itemChannel';
 import type { Mechanism } from '../mechanism';
 import { DEFAULTS, type PlacementParameters, SCHEMA } from './parameters';
+import { howTo } from './howTo';
 import { createTable } from './playOut';
 
 /** Numbers beyond three digits are counted apart from the dense tally. */
@@ -21,6 +22,7 @@ export const digitPlacement: Mechanism<PlacementParameters> = {
   played: { with: ['cards', 'paper'], does: ['places-digits'], moves: ['fills'], who: ['all-at-once'], ends: ['rounds'] },
   earlyEnding: 'Draw the remaining digits of this round face up and place them together as well as can be.',
   told: ['has made {x}', 'takes the round with {x}', 'puts {x} into a column that is expected to cost {y}'],
+  howTo,
   parametersSchema: SCHEMA,
   defaults: DEFAULTS,
   seats: { min: 1, max: 8 },

@@ -2,6 +2,7 @@ import { firstOf, impossible, inOrder, ownOnly } from '../../play/refuse';
 import type { Problem } from '../../shared/codes';
 import type { Mechanism } from '../mechanism';
 import { DEFAULTS, type EdgeTileParameters, SCHEMA } from './parameters';
+import { howTo } from './howTo';
 import { createTable } from './playOut';
 import { canScore } from './rules';
 
@@ -31,6 +32,7 @@ export const edgeTiles: Mechanism<EdgeTileParameters> = {
     'has nothing that fits among {x} tiles and changes one',
     'fills a spot between tiles for {x} points and has {y}',
   ],
+  howTo,
   parametersSchema: SCHEMA,
   defaults: DEFAULTS,
   seats: { min: 1, max: 5 },

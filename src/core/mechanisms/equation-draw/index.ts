@@ -3,6 +3,7 @@ import { leftOf, numberCards } from '../../play/deck';
 import { firstOf, impossible, inOrder, sharedBy } from '../../play/refuse';
 import type { Mechanism } from '../mechanism';
 import { DEFAULTS, type EquationParameters, SCHEMA } from './parameters';
+import { howTo } from './howTo';
 import { createTable } from './playOut';
 
 const deckSize = (p: EquationParameters): number => leftOf(numberCards(p.lowest, p.highest, p.copies), p.missing).length + p.wild;
@@ -21,6 +22,7 @@ export const equationDraw: Mechanism<EquationParameters> = {
   played: { with: ['cards'], does: ['adds', 'takes-away', 'multiplies'], moves: ['lays-down'], who: ['in-turn'], ends: ['all-gone'] },
   earlyEnding: 'Lay all hands open and look for one last equation together.',
   told: ['lays an equation of {x} cards with {y} on one side', 'finds none among {x} cards; {y} are left to draw'],
+  howTo,
   parametersSchema: SCHEMA,
   defaults: DEFAULTS,
   seats: { min: 1, max: 5 },

@@ -2,6 +2,7 @@ import { fourOperations } from '../../play/arithmetic';
 import { inOrder } from '../../play/refuse';
 import type { Mechanism } from '../mechanism';
 import { DEFAULTS, SCHEMA, type WheelParameters } from './parameters';
+import { howTo } from './howTo';
 import { createTable } from './playOut';
 
 export const factWheel: Mechanism<WheelParameters> = {
@@ -18,6 +19,7 @@ export const factWheel: Mechanism<WheelParameters> = {
   played: { with: ['board', 'paper'], does: ['adds', 'takes-away', 'multiplies'], moves: ['says'], who: ['in-turn'], ends: ['rounds'] },
   earlyEnding: 'Each names the fact that was hardest, and all say it together.',
   told: ['says the fact with {x} and {y}'],
+  howTo,
   parametersSchema: SCHEMA,
   defaults: DEFAULTS,
   seats: { min: 1, max: 6 },

@@ -1,6 +1,7 @@
 import { firstOf, impossible, ownOnly } from '../../play/refuse';
 import type { Mechanism } from '../mechanism';
 import { DEFAULTS, type MatchParameters, SCHEMA } from './parameters';
+import { howTo } from './howTo';
 import { createTable } from './playOut';
 import { halves } from './halves';
 
@@ -18,6 +19,7 @@ export const matchSets: Mechanism<MatchParameters> = {
   played: { with: ['cards', 'tiles'], does: ['partner'], moves: ['collects'], who: ['together'], ends: ['all-gone'] },
   earlyEnding: 'Turn the timer over once more and finish together, or count how many halves found a partner.',
   told: ['matches {x} and {y}', 'takes a wrong half for {x} and {y}, and puts it back'],
+  howTo,
   parametersSchema: SCHEMA,
   defaults: DEFAULTS,
   seats: { min: 1, max: 6 },

@@ -1,9 +1,9 @@
 import { firstOf, impossible, inOrder } from '../../play/refuse';
 import type { Mechanism } from '../mechanism';
 import { DEFAULTS, type MeasureParameters, SCHEMA } from './parameters';
-import { createTable, unitMm } from './playOut';
+import { howTo } from './howTo';
+import { createTable, unitsOf } from './playOut';
 
-const unitsOf = (p: MeasureParameters): number => Math.ceil((p.longest * 10) / unitMm[p.unit]) + 1;
 
 export const measureAndRecord: Mechanism<MeasureParameters> = {
   id: 'measure-and-record',
@@ -19,6 +19,7 @@ export const measureAndRecord: Mechanism<MeasureParameters> = {
   played: { with: ['things', 'paper'], does: ['counts'], moves: ['writes'], who: ['all-at-once'], ends: ['rounds'] },
   earlyEnding: 'Line up the things from short to long without measuring any more.',
   told: ['measures a thing {x} units long'],
+  howTo,
   parametersSchema: SCHEMA,
   defaults: DEFAULTS,
   seats: { min: 1, max: 6 },

@@ -19,6 +19,9 @@ export const unitMm = { cubes: 20, dominoes: 48, 'hand-spans': 140, centimetres:
 const laySeconds = 1.5;
 const rulerSeconds = 8;
 
+/** Most units that can be laid along the longest thing. */
+export const unitsOf = (p: MeasureParameters): number => Math.ceil((p.longest * 10) / unitMm[p.unit]) + 1;
+
 export function createTable(seats: readonly Seat<MeasureParameters>[]): PlayGame {
   const most = Math.max(...seats.map((s) => s.parameters.things));
   const lengths = seats.map(() => new Int32Array(most));

@@ -1,6 +1,7 @@
 import { impossible } from '../../play/refuse';
 import type { Mechanism } from '../mechanism';
 import { DEFAULTS, type MirrorParameters, SCHEMA } from './parameters';
+import { howTo } from './howTo';
 import { createTable } from './playOut';
 
 export const mirrorIt: Mechanism<MirrorParameters> = {
@@ -17,6 +18,7 @@ export const mirrorIt: Mechanism<MirrorParameters> = {
   played: { with: ['paper'], does: ['mirrors'], moves: ['covers'], who: ['all-at-once'], ends: ['rounds'] },
   earlyEnding: 'Hold the mirror on one card and let everyone say what changes when it is turned.',
   told: ['mirrors {x} squares, all as they should be', 'mirrors {x} squares; {y} are set right with the mirror'],
+  howTo,
   parametersSchema: SCHEMA,
   defaults: DEFAULTS,
   seats: { min: 1, max: 6 },

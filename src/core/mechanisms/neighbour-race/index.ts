@@ -1,6 +1,7 @@
 import { firstOf, impossible, ownOnly } from '../../play/refuse';
 import type { Mechanism } from '../mechanism';
 import { DEFAULTS, type NeighbourParameters, SCHEMA } from './parameters';
+import { howTo } from './howTo';
 import { createTable } from './playOut';
 import { boardProblem, makeBoard } from './rules';
 
@@ -18,6 +19,7 @@ export const neighbourRace: Mechanism<NeighbourParameters> = {
   played: { with: ['dice', 'board'], does: ['adds', 'multiplies'], moves: ['races'], who: ['in-turn'], ends: ['first-home'] },
   earlyEnding: 'Whoever stands highest says which throws would have helped; leave the pegs for next time.',
   told: ['throws {x} and moves to {y}', 'throws {x} at {y} and nothing fits', 'throws {x}, moves to {y} and sends the other peg back'],
+  howTo,
   parametersSchema: SCHEMA,
   defaults: DEFAULTS,
   seats: { min: 1, max: 5 },

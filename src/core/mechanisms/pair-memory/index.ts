@@ -3,6 +3,7 @@ import { impossible, ownOnly } from '../../play/refuse';
 import type { Problem } from '../../shared/codes';
 import type { Mechanism } from '../mechanism';
 import { DEFAULTS, type PairMemoryParameters, SCHEMA } from './parameters';
+import { howTo } from './howTo';
 import { createTable } from './playOut';
 import { pairsOf } from './rules';
 
@@ -48,6 +49,7 @@ export const pairMemory: Mechanism<PairMemoryParameters> = {
   played: { with: ['face-down'], does: ['partner'], moves: ['collects'], who: ['in-turn'], ends: ['all-gone'] },
   earlyEnding: 'Turn all cards face up and find the last pairs together.',
   told: ['turns over {x}', 'turns over {x} and {y}: a pair', 'turns over {x} and {y}: not a pair'],
+  howTo,
   parametersSchema: SCHEMA,
   defaults: DEFAULTS,
   seats: { min: 1, max: 6 },

@@ -1,6 +1,7 @@
 import { inOrder, sharedBy } from '../../play/refuse';
 import type { Mechanism } from '../mechanism';
 import { DEFAULTS, type PartWholeParameters, SCHEMA } from './parameters';
+import { howTo } from './howTo';
 import { createTable } from './playOut';
 
 export const partWholeDice: Mechanism<PartWholeParameters> = {
@@ -17,6 +18,7 @@ export const partWholeDice: Mechanism<PartWholeParameters> = {
   played: { with: ['dice', 'paper'], does: ['takes-away', 'partner'], moves: ['fills'], who: ['in-turn'], ends: ['full'] },
   earlyEnding: 'Count the coloured boxes on all grids together: how many did the table find?',
   told: ['throws a whole of {x}: {y} is missing, and colours it', 'throws a whole of {x}: {y} is missing, but that row is full'],
+  howTo,
   parametersSchema: SCHEMA,
   defaults: DEFAULTS,
   seats: { min: 1, max: 5 },

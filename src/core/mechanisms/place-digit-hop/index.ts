@@ -1,6 +1,7 @@
 import { firstOf, impossible, sharedBy } from '../../play/refuse';
 import type { Mechanism } from '../mechanism';
 import { DEFAULTS, type HopParameters, SCHEMA } from './parameters';
+import { howTo } from './howTo';
 import { createTable } from './playOut';
 
 export const placeDigitHop: Mechanism<HopParameters> = {
@@ -17,6 +18,7 @@ export const placeDigitHop: Mechanism<HopParameters> = {
   played: { with: ['board', 'cards'], does: ['places-digits'], moves: ['races'], who: ['in-turn'], ends: ['first-home'] },
   earlyEnding: 'Everyone draws one last card together; who hops furthest, and why?',
   told: ['hops for digit {x} to {y}', 'finds no space with digit {x} from {y}'],
+  howTo,
   parametersSchema: SCHEMA,
   defaults: DEFAULTS,
   seats: { min: 1, max: 5 },

@@ -1,6 +1,7 @@
 import { firstOf, impossible, sharedBy } from '../../play/refuse';
 import type { Mechanism } from '../mechanism';
 import { DEFAULTS, type PressYourLuckParameters, SCHEMA } from './parameters';
+import { howTo } from './howTo';
 import { createTable } from './playOut';
 import { throwOdds } from './rules';
 
@@ -18,6 +19,7 @@ export const pressYourLuck: Mechanism<PressYourLuckParameters> = {
   played: { with: ['dice'], does: ['adds'], moves: ['dares'], who: ['in-turn'], ends: ['score'] },
   earlyEnding: 'Everyone throws once more at the same time; then each says how far the goal was.',
   told: ['throws {x}: the turn stands at {y}', 'throws {x} and loses the {y} of this turn', 'stops with {x}; the score is {y}'],
+  howTo,
   parametersSchema: SCHEMA,
   defaults: DEFAULTS,
   seats: { min: 1, max: 6 },

@@ -1,6 +1,7 @@
 import { firstOf, impossible, inOrder } from '../../play/refuse';
 import type { Mechanism } from '../mechanism';
 import { DEFAULTS, type QuickLookParameters, SCHEMA } from './parameters';
+import { howTo } from './howTo';
 import { createTable } from './playOut';
 
 export const quickLook: Mechanism<QuickLookParameters> = {
@@ -17,6 +18,7 @@ export const quickLook: Mechanism<QuickLookParameters> = {
   played: { with: ['cards'], does: ['counts'], moves: ['looks'], who: ['all-at-once'], ends: ['rounds'] },
   earlyEnding: 'Show the fullest card openly and collect as many ways of seeing it as there are children.',
   told: ['sees {x} dots', 'is not sure of {x} dots and looks again'],
+  howTo,
   parametersSchema: SCHEMA,
   defaults: DEFAULTS,
   seats: { min: 1, max: 8 },

@@ -2,6 +2,7 @@ import { impossible, sharedBy } from '../../play/refuse';
 import type { Problem } from '../../shared/codes';
 import type { Mechanism, Seat } from '../mechanism';
 import { DEFAULTS, type RunningTotalParameters, SCHEMA } from './parameters';
+import { howTo } from './howTo';
 import { createTable } from './playOut';
 import { deadTotals, deckOf } from './rules';
 
@@ -51,6 +52,7 @@ export const runningTotal: Mechanism<RunningTotalParameters> = {
     'has nothing to play and puts {x} away',
     'rounds the total {x} to {y}',
   ],
+  howTo,
   parametersSchema: SCHEMA,
   defaults: DEFAULTS,
   seats: { min: 1, max: 6 },

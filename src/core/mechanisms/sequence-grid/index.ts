@@ -1,6 +1,7 @@
 import { firstOf, impossible, sharedBy } from '../../play/refuse';
 import type { Mechanism } from '../mechanism';
 import { DEFAULTS, SCHEMA, type SequenceParameters } from './parameters';
+import { howTo } from './howTo';
 import { createTable } from './playOut';
 
 export const sequenceGrid: Mechanism<SequenceParameters> = {
@@ -17,6 +18,7 @@ export const sequenceGrid: Mechanism<SequenceParameters> = {
   played: { with: ['paper', 'board'], does: ['goes-on'], moves: ['writes'], who: ['all-at-once'], ends: ['full'] },
   earlyEnding: 'Fill in only the last cell together and say how you know.',
   told: ['writes {x} in cell {y}'],
+  howTo,
   parametersSchema: SCHEMA,
   defaults: DEFAULTS,
   seats: { min: 1, max: 6 },

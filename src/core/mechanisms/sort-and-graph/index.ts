@@ -1,6 +1,7 @@
 import { firstOf, impossible, sharedBy } from '../../play/refuse';
 import type { Mechanism } from '../mechanism';
 import { DEFAULTS, type GraphParameters, SCHEMA } from './parameters';
+import { howTo } from './howTo';
 import { createTable } from './playOut';
 
 export const sortAndGraph: Mechanism<GraphParameters> = {
@@ -17,6 +18,7 @@ export const sortAndGraph: Mechanism<GraphParameters> = {
   played: { with: ['things', 'paper'], does: ['counts', 'compares'], moves: ['writes'], who: ['together'], ends: ['rounds'] },
   earlyEnding: 'Each says one true sentence about the graph that nobody has said.',
   told: ['counts {x} pieces in a tray and draws {y} squares'],
+  howTo,
   parametersSchema: SCHEMA,
   defaults: DEFAULTS,
   seats: { min: 1, max: 6 },

@@ -1,6 +1,7 @@
 import { firstOf, impossible, sharedBy } from '../../play/refuse';
 import type { Mechanism } from '../mechanism';
 import { DEFAULTS, SCHEMA, type SplitParameters } from './parameters';
+import { howTo } from './howTo';
 import { createTable } from './playOut';
 import { splitsToFind } from './rules';
 
@@ -18,6 +19,7 @@ export const splitAndSpill: Mechanism<SplitParameters> = {
   played: { with: ['things'], does: ['partner', 'counts'], moves: ['takes-apart'], who: ['in-turn'], ends: ['rounds'] },
   earlyEnding: 'Lay out one split of each kind that was found and look for a missing one together.',
   told: ['spills {x} and {y}: a new split', 'spills {x} and {y}, seen before'],
+  howTo,
   parametersSchema: SCHEMA,
   defaults: DEFAULTS,
   seats: { min: 1, max: 6 },

@@ -1,6 +1,7 @@
 import { firstOf, sharedBy, impossible } from '../../play/refuse';
 import type { Mechanism } from '../mechanism';
 import { DEFAULTS, SCHEMA, type StackParameters } from './parameters';
+import { howTo } from './howTo';
 import { createTable } from './playOut';
 
 export const stackOrLineUp: Mechanism<StackParameters> = {
@@ -17,6 +18,7 @@ export const stackOrLineUp: Mechanism<StackParameters> = {
   played: { with: ['things'], does: ['counts', 'compares'], moves: ['builds'], who: ['all-at-once'], ends: ['rounds'] },
   earlyEnding: 'Build one tower together with all the pieces and count it down as it is taken apart.',
   told: ['builds with {x} pieces'],
+  howTo,
   parametersSchema: SCHEMA,
   defaults: DEFAULTS,
   seats: { min: 1, max: 6 },

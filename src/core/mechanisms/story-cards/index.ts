@@ -1,6 +1,7 @@
 import { firstOf, impossible } from '../../play/refuse';
 import type { Mechanism } from '../mechanism';
 import { DEFAULTS, SCHEMA, type StoryParameters } from './parameters';
+import { howTo } from './howTo';
 import { createTable } from './playOut';
 import { channelsOf } from './rules';
 
@@ -18,6 +19,7 @@ export const storyCards: Mechanism<StoryParameters> = {
   played: { with: ['cards'], does: ['adds', 'takes-away'], moves: ['tells'], who: ['in-turn'], ends: ['rounds'] },
   earlyEnding: 'Make up one story together about this room and leave it open for next time.',
   told: ['works out the story with {x} and {y}', 'hears the story of {x} and {y} again, with counters'],
+  howTo,
   parametersSchema: SCHEMA,
   defaults: DEFAULTS,
   seats: { min: 1, max: 6 },

@@ -2,6 +2,7 @@ import { impossible } from '../../play/refuse';
 import type { Problem } from '../../shared/codes';
 import type { Mechanism, Seat } from '../mechanism';
 import { DEFAULTS, SCHEMA, type SumColumnsParameters } from './parameters';
+import { howTo } from './howTo';
 import { createTable } from './playOut';
 import { valueChances } from './rules';
 
@@ -45,6 +46,7 @@ export const sumColumns: Mechanism<SumColumnsParameters> = {
   played: { with: ['dice', 'cards'], does: ['adds', 'takes-away'], moves: ['fills'], who: ['in-turn'], ends: ['full'] },
   earlyEnding: 'Count who has a picked column highest, say which column would have won, and leave the sheet for next time.',
   told: ['throws {x}, which is not on the sheet', 'throws {x} and marks its column', 'picks column {x}'],
+  howTo,
   parametersSchema: SCHEMA,
   defaults: DEFAULTS,
   seats: { min: 1, max: 6 },

@@ -1,6 +1,7 @@
 import { firstOf, impossible, ownOnly } from '../../play/refuse';
 import type { Mechanism } from '../mechanism';
 import { DEFAULTS, SCHEMA, type TakeAwayParameters } from './parameters';
+import { howTo } from './howTo';
 import { createTable } from './playOut';
 
 export const takeAwayPiles: Mechanism<TakeAwayParameters> = {
@@ -17,6 +18,7 @@ export const takeAwayPiles: Mechanism<TakeAwayParameters> = {
   played: { with: ['things'], does: ['takes-away', 'adds'], moves: ['takes'], who: ['in-turn'], ends: ['all-gone'] },
   earlyEnding: 'Stop and ask: whose turn would you rather have now, and why?',
   told: ['takes {x}; {y} are left in that pile', 'adds {x} and says {y}'],
+  howTo,
   parametersSchema: SCHEMA,
   defaults: DEFAULTS,
   seats: { min: 1, max: 4 },

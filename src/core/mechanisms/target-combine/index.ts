@@ -3,6 +3,7 @@ import { impossible } from '../../play/refuse';
 import type { Problem } from '../../shared/codes';
 import type { Mechanism, Seat } from '../mechanism';
 import { DEFAULTS, SCHEMA, type TargetCombineParameters } from './parameters';
+import { howTo } from './howTo';
 import { createTable } from './playOut';
 import { deal, drawDecoy, newDealer, scaleOf } from './rules';
 
@@ -54,6 +55,7 @@ export const targetCombine: Mechanism<TargetCombineParameters> = {
   },
   earlyEnding: 'Finish the hand on the table together and keep it as a riddle for the door.',
   told: ['makes the target in a {x}-star hand (ways there are: {y})', 'tries a line and comes to {x}', 'passes the hand on'],
+  howTo,
   parametersSchema: SCHEMA,
   defaults: DEFAULTS,
   seats: { min: 1, max: 6 },

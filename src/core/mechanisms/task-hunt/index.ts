@@ -2,6 +2,7 @@ import { fourOperations } from '../../play/arithmetic';
 import { firstOf, impossible } from '../../play/refuse';
 import type { Mechanism } from '../mechanism';
 import { DEFAULTS, type HuntParameters, SCHEMA } from './parameters';
+import { howTo } from './howTo';
 import { createTable } from './playOut';
 
 export const taskHunt: Mechanism<HuntParameters> = {
@@ -24,6 +25,7 @@ export const taskHunt: Mechanism<HuntParameters> = {
   },
   earlyEnding: 'Everyone puts a ring round the box they are surest of and one they would like to talk about.',
   told: ['finds a card with {x} and {y}'],
+  howTo,
   parametersSchema: SCHEMA,
   defaults: DEFAULTS,
   seats: { min: 1, max: 12 },

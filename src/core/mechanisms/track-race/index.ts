@@ -2,6 +2,7 @@ import { firstOf, impossible, inOrder, ownOnly } from '../../play/refuse';
 import type { Problem } from '../../shared/codes';
 import type { Mechanism } from '../mechanism';
 import { DEFAULTS, SCHEMA, type TrackRaceParameters } from './parameters';
+import { howTo } from './howTo';
 import { createTable } from './playOut';
 import { trappedSpaces } from './rules';
 
@@ -41,6 +42,7 @@ export const trackRace: Mechanism<TrackRaceParameters> = {
     'takes a token and holds {x}',
     'gives a token and holds {x}',
   ],
+  howTo,
   parametersSchema: SCHEMA,
   defaults: DEFAULTS,
   seats: { min: 1, max: 6 },

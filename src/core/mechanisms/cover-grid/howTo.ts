@@ -1,0 +1,60 @@
+import { needed, type HowTo } from '../../play/howTo';
+import { many, smallerThan } from '../../play/say';
+import type { CoverParameters } from './parameters';
+import { poolOf } from './rules';
+
+const called: Readonly<Record<CoverParameters['relation'], string>> = {
+  number: 'a number',
+  sum: 'two numbers to add',
+  difference: 'two numbers to take apart',
+  product: 'two numbers to multiply',
+  round: 'a number to round',
+};
+
+export function howTo(p: CoverParameters): HowTo {
+  const pool = poolOf(p);
+  const cells = Array.from({ length: p.size ** 2 }, (_, i): number | string => pool[(i * 5 + 2) % pool.length]!);
+  const middle = (p.size ** 2 - 1) / 2;
+  if (p.freeCentre && p.size % 2 === 1) cells[middle] = '★';
+  const row = Array.from({ length: p.size }, (_, i) => i);
+  const whole = p.lines === 'whole-card';
+  return {
+    setUp: [
+      `Everyone takes a card of ${p.size} by ${p.size} numbers; no two are alike.`,
+      `The numbers start at ${pool[0]}, and ${pool.length} different ones may be called.`,
+      ...(p.freeCentre && p.size % 2 === 1 ? ['Cover the middle at once.'] : []),
+    ],
+    turn: [
+      `The caller reads ${called[p.relation]}, twice.`,
+      p.relation === 'number' ? 'Look for it.' : 'Work it out; everyone does, also those who do not have it.',
+      'Is it on your card? Cover it.',
+    ],
+    scoring: [],
+    end: whole
+      ? 'The first to cover the whole card says so and reads it back.'
+      : `The first with ${many(p.linesToWin, 'full line')} says so and reads it back: ${p.lines === 'rows' ? 'rows count' : p.lines === 'rows-columns' ? 'rows and columns count' : 'rows, columns and slanting lines count'}.`,
+    ask: 'Which number are you waiting for, and what would make it?',
+    tool:
+      p.relation === 'product' ? 'Draw the rows.' : p.relation === 'round' ? 'Find it on a number line.' : 'Use a number line or counters.',
+    smaller: `Use cards of ${Math.max(2, p.size - 1)} by ${Math.max(2, p.size - 1)} with numbers from ${Math.max(0, Math.min(p.lowest, smallerThan(Math.max(2, p.lowest))))}.`,
+    presence: needed('calls the numbers'),
+    pictures: [
+      { picture: { draw: 'say', words: p.relation === 'number' ? `${pool[2]}` : called[p.relation] }, say: 'Listen to the caller.' },
+      {
+        picture: {
+          draw: 'grid',
+          rows: p.size,
+          columns: p.size,
+          cells,
+          lit: [p.size],
+          done: [...row.slice(0, 1), ...(p.freeCentre && p.size % 2 === 1 ? [middle] : [])],
+        },
+        say: 'Cover it if you have it.',
+      },
+      {
+        picture: { draw: 'grid', rows: p.size, columns: p.size, cells, done: whole ? cells.map((_, i) => i) : row },
+        say: whole ? 'The whole card is covered!' : 'A full line!',
+      },
+    ],
+  };
+}

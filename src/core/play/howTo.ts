@@ -1,0 +1,47 @@
+import type { PictureStep } from './picture';
+
+/** Who has to be there beside the players, by the rules alone; the ages of a version may ask for more. */
+export type Presence = 'alone' | 'nearby' | 'needed';
+
+/**
+ * How one version is played, made from its own numbers, for somebody who has never seen it.
+ * Lines are whole sentences of one idea each.
+ */
+export interface HowTo {
+  /** At most three lines; the first stands on the table card. */
+  readonly setUp: readonly string[];
+  /** At most four lines; three of them on the table card. */
+  readonly turn: readonly string[];
+  /** At most two lines; empty where nobody scores. */
+  readonly scoring: readonly string[];
+  readonly end: string;
+  /** One question that shows how a child thinks. */
+  readonly ask: string;
+  /** What to reach for when a child is stuck. */
+  readonly tool: string;
+  /** The same game with smaller numbers. */
+  readonly smaller: string;
+  /** Who has to be there, and what for; `for` is empty where children play alone. */
+  readonly presence: { readonly is: Presence; readonly for: string };
+  /** Exactly three steps; the second is a moment of this version and stands for it in the library. */
+  readonly pictures: readonly [PictureStep, PictureStep, PictureStep];
+}
+
+export const alone = { is: 'alone', for: '' } as const;
+export const nearby = (why: string): HowTo['presence'] => ({ is: 'nearby', for: why });
+export const needed = (why: string): HowTo['presence'] => ({ is: 'needed', for: why });
+
+/** Most lines a helper reads, and most on a table card. */
+export const mostLines = 12;
+export const mostCardLines = 5;
+
+/** The five lines of the table card: what to lay out, the turn, the end. */
+export const cardLines = (h: HowTo): string[] => [h.setUp[0]!, ...h.turn.slice(0, mostCardLines - 2), h.end];
+
+/** Younger children need somebody in sight, the youngest somebody at the table (common practice, no source). */
+export function presenceFor(h: Pick<HowTo, 'presence'>, ages: readonly [number, number]): HowTo['presence'] {
+  if (h.presence.is === 'needed') return h.presence;
+  if (ages[1] <= 6) return needed(h.presence.for || 'plays along and keeps the turns');
+  if (ages[0] <= 5 && h.presence.is === 'alone') return nearby('looks in on the youngest');
+  return h.presence;
+}
