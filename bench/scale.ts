@@ -149,7 +149,7 @@ function fill(): void {
           playersMin: v.players.min,
           playersMax: v.players.max,
           minutes: v.minutes,
-          helper: v.helper,
+          helper: 'alone',
           declared: [],
         });
         things.push({ variantId: id, kindId: 'pip-die', quantity: 1 });

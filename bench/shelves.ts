@@ -1,3 +1,4 @@
+import { materialsOf } from '../src/core/mechanisms/versionFacts';
 import { shippedGraph } from '../src/contract/shippedData';
 import { shippedOffers } from '../src/contract/shippedOffers.testing';
 import { buildSession, type BuiltSession } from '../src/core/planning/buildSession';
@@ -33,7 +34,7 @@ export function inventedChildren(seed: number): LearnerNeeds[] {
 /** What a version needs on the table, as its rules say. */
 function thingsOf({ mechanism, parameters, players }: Offer): Offer['materials'] {
   const rules = mechanism === null ? null : mechanismById(mechanism)!;
-  return rules ? rules.materials({ ...rules.defaults, ...parameters }, usualSeats({ min: players[0], max: players[1] })) : [];
+  return rules ? materialsOf(rules, parameters, usualSeats({ min: players[0], max: players[1] })) : [];
 }
 
 /** The whole library, with the things it needs; beyond it, as many games more that resemble those. */

@@ -1,4 +1,5 @@
 import { mechanismById } from '../core/mechanisms/registry';
+import { versionFacts } from '../core/mechanisms/versionFacts';
 import type { Offer } from '../core/recommend/offer';
 import { usualSeats } from '../core/simulate/usualSeats';
 import type { SkillGraph } from '../core/skills/skillGraph';
@@ -20,7 +21,7 @@ function offerOf(graph: SkillGraph, game: LibraryGame, v: LibraryGame['variants'
     const k = graph.indexOf.get(skill);
     if (k !== undefined) doses[k] = mean;
   }
-  const rules = mechanismById(game.mechanism)!;
+  const facts = versionFacts(mechanismById(game.mechanism)!, v.parameters, usualSeats(v.players), v.ages);
   return {
     variant: `${game.id}/${v.id}`,
     game: game.id,
@@ -32,10 +33,10 @@ function offerOf(graph: SkillGraph, game: LibraryGame, v: LibraryGame['variants'
     players: [v.players.min, v.players.max],
     ages: v.ages,
     minutes: profile?.minutes[1] ?? v.minutes,
-    helper: v.helper,
+    helper: facts.presence.is,
     room: game.room ?? 'calm',
-    preparationMinutes: v.preparationMinutes,
-    materials: rules.materials({ ...rules.defaults, ...v.parameters }, usualSeats(v.players)),
+    preparationMinutes: facts.preparationMinutes,
+    materials: facts.materials,
     doses,
     ...(profile ? { counted: { seats: profile.seats, waiting: profile.waiting } } : {}),
     source: 'calculated',

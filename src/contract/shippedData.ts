@@ -1,5 +1,6 @@
 import { skillGraph, type SkillFile, type SkillGraph } from '../core/skills/skillGraph';
 import type { ShippedKind } from '../core/materials/kind';
+import { cautionOf } from '../core/safety/hazards';
 import type { Substitute } from '../core/materials/substitutes';
 import counting from '../../data/skills/1-counting.json';
 import bonds from '../../data/skills/2-bonds.json';
@@ -38,6 +39,9 @@ export function shippedGraph(): SkillGraph {
   return graph;
 }
 
-export const shippedKinds = kinds as readonly ShippedKind[];
+export const shippedKinds: readonly ShippedKind[] = (kinds as readonly ShippedKind[]).map((k) => ({
+  ...k,
+  ...(k.hazards ? { caution: cautionOf(k.hazards)! } : {}),
+}));
 /** What will do for what, the best first. */
 export const shippedSubstitutes = substitutes as readonly Substitute[];

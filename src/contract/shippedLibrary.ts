@@ -17,8 +17,6 @@ export interface LibraryVariant {
   readonly ages: readonly [number, number];
   readonly players: { readonly min: number; readonly max: number };
   readonly minutes: number;
-  readonly preparationMinutes: number;
-  readonly helper: 'alone' | 'nearby' | 'needed';
 }
 
 /** A game that ships with the app, folk or of our own making, in our own words. */
@@ -27,7 +25,8 @@ export interface LibraryGame {
   readonly title: string;
   readonly bin: string;
   readonly mechanism: string;
-  readonly rules: readonly string[];
+  /** One line that makes a child curious; how it is played follows from each version. */
+  readonly story: string;
   /** How it goes on in the room; quietly at a table where nothing is said. */
   readonly room?: 'lively' | 'floor';
   readonly variants: readonly LibraryVariant[];

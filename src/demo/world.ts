@@ -15,13 +15,7 @@ export const demoGames: readonly DemoGame[] = [
     source: 'made',
     condition: 'all 48 cards there',
     notes: '6 and 9 are underlined',
-    rules: [
-      'Keep one running total for the table.',
-      'Play a number card, say the new total, draw.',
-      'Landing on a ten pulls a lever: take a token.',
-      'Nothing to play? Put a card away and draw.',
-      'Whoever brings the total to the end starts the next round.',
-    ],
+    rules: ['Everybody pulls at one frame of levers, and the number on it belongs to the whole table.'],
     variants: [
       {
         title: 'up to 20',
@@ -59,12 +53,7 @@ export const demoGames: readonly DemoGame[] = [
     bin: 'Bonds and parts',
     source: 'made',
     condition: 'good',
-    rules: [
-      'Lay the cards face down in rows.',
-      'Turn one lamp and say what it needs.',
-      'Turn a second: together they must make the number.',
-      'A pair stays with you and gives another turn.',
-    ],
+    rules: ['The lamps are out, and only two that belong together will burn.'],
     variants: [
       {
         title: 'pairs of five',
@@ -80,7 +69,7 @@ export const demoGames: readonly DemoGame[] = [
         ages: [6, 9],
         minutes: 12,
       },
-      { title: 'pairs of ten', mechanism: 'pair-memory', parameters: { sum: 10, rows: 3, columns: 4 }, ages: [5, 8], minutes: 10 },
+      { title: 'pairs of ten', mechanism: 'pair-memory', parameters: { sum: 10 }, ages: [5, 8], minutes: 10 },
     ],
   },
   {
@@ -89,11 +78,7 @@ export const demoGames: readonly DemoGame[] = [
     source: 'made',
     condition: 'one card bent',
     notes: 'numbers to twenty, green backs',
-    rules: [
-      'As Two Lamps, with the long cards.',
-      'Say what the first card needs to make twenty.',
-      'Ten and some more helps: 17 needs 3 as 7 needs 3.',
-    ],
+    rules: ['The platform is long, and each lamp looks for its partner far away.'],
     variants: [
       {
         title: 'pairs of twenty',
@@ -118,12 +103,7 @@ export const demoGames: readonly DemoGame[] = [
     bin: 'Add and subtract',
     source: 'free',
     condition: 'laminated',
-    rules: [
-      'Pick your columns first: which weather will win?',
-      'Throw, say the sum, mark the column.',
-      'The first full column ends the game.',
-      'Which column stays dry for ever, and why?',
-    ],
+    rules: ['Which weather will win today?'],
     variants: [
       { title: 'two dice', mechanism: 'sum-columns', parameters: { height: 6 }, ages: [5, 8], minutes: 15 },
       {
@@ -140,11 +120,7 @@ export const demoGames: readonly DemoGame[] = [
     bin: 'Add and subtract',
     source: 'made',
     condition: 'good',
-    rules: [
-      'Throw two dice and say how much more one shows than the other.',
-      'Mark that column on the gauge.',
-      'Pick before you play: where will the rain fall?',
-    ],
+    rules: ['Where will the rain fall, and how much more than there?'],
     variants: [
       {
         title: 'how much more',
@@ -161,7 +137,7 @@ export const demoGames: readonly DemoGame[] = [
     source: 'free',
     condition: '9 bee cards missing',
     notes: 'print page 2 again',
-    rules: ['Lay number cards and bee cards face down.', 'Turn one of each and say how many bees.', 'Same amount? Keep both and go again.'],
+    rules: ['Bees and numbers look for each other in the hedge.'],
     variants: [
       {
         title: 'to five',
@@ -184,12 +160,7 @@ export const demoGames: readonly DemoGame[] = [
     bin: 'Groups and times',
     source: 'bought',
     condition: 'box split at one side',
-    rules: [
-      'Lay four number cards.',
-      'Use all four, each once, to ring the bell at 24.',
-      'Everyone who finds a way scores its stars.',
-      'Nobody has to be first.',
-    ],
+    rules: ['The bell rings only when all the numbers pull together.'],
     variants: [
       {
         title: 'one star',
@@ -214,7 +185,7 @@ export const demoGames: readonly DemoGame[] = [
     bin: 'Add and subtract',
     source: 'made',
     condition: 'good',
-    rules: ['Three cards on the table.', 'Add and take away to make exactly ten.', 'Use every card once.'],
+    rules: ['The train leaves on the dot, neither sooner nor later.'],
     variants: [
       {
         title: 'three cards',
@@ -474,6 +445,15 @@ export const demoStock: Readonly<Record<string, number>> = {
   'mirror-tile': 3,
   ruler: 8,
   'fact-wheel': 2,
+  'number-cards': 3,
+  'special-cards': 2,
+  'wild-cards': 1,
+  'four-sided-die': 2,
+  bag: 2,
+  cup: 4,
+  'sorting-things': 90,
+  'place-cards': 1,
+  'number-board': 1,
 };
 
 /** Units and seasons of the invented shelf. */

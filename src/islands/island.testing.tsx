@@ -49,7 +49,7 @@ export class FakeApi {
     const path = address.replace('/api/v1', '').split('?')[0]!;
     const body = init.body ? (JSON.parse(String(init.body)) as unknown) : null;
     this.asked.push({ method, path, body, key: new Headers(init.headers).get('idempotency-key') });
-    const known = this.answers.get(`${method} ${path}`) ?? unasked[path] ?? page([]);
+    const known = this.answers.get(`${method} ${path}`) ?? unasked[path] ?? (path.endsWith('/how-to') ? noRules(path) : page([]));
     const value = typeof known === 'function' ? (known as (b: unknown) => unknown)(body) : known;
     if (value instanceof Refusal) return Promise.resolve(new Response(JSON.stringify({ error: value.problem }), { status: value.status }));
     if (value instanceof Error) return Promise.reject(value);
@@ -96,6 +96,9 @@ const unasked: Readonly<Record<string, unknown>> = {
   '/skills/own': { skills: [], edges: [] },
   '/term': { term: null, meetings: [], today: '2026-11-10', door: null },
 };
+
+/** No version tells how it is played unless a test says so. */
+const noRules = (path: string): object => (path.startsWith('/plans') ? { items: [] } : { howTo: null });
 
 export const page = <T,>(items: T[]): { items: T[]; total: number } => ({ items, total: items.length });
 

@@ -102,6 +102,16 @@ it('every route answers as described', async () => {
     query: { wait: '60' },
   });
   expect(changes[0].after.mean).toBeGreaterThan(changes[0].before.mean);
+  const rulesTold = await go('POST', '/how-to', {
+    body: { mechanism: 'track-race', parameters: { end: 40, landing: 'exact' }, ages: [5, 8] },
+  });
+  expect([rulesTold.setUp[0], rulesTold.end, rulesTold.presence.is]).toEqual([
+    'Everyone puts a peg on 0 of a track to 40.',
+    'The first on 40, by an exact throw, ends the race.',
+    'nearby',
+  ]);
+  await go('POST', '/how-to', { body: { mechanism: 'track-race', parameters: { end: -1 } }, status: 422 });
+  await go('POST', '/how-to', { body: { mechanism: 'track-race', seats: 99 }, status: 422 });
   const story = await go('POST', '/stories', { body: { mechanism: 'press-your-luck', seats: 2, seed: 7, game: 3 } });
   expect(await go('POST', '/stories', { body: { mechanism: 'press-your-luck', seats: 2, seed: 7, game: 3 } })).toEqual(story);
   expect(
@@ -139,6 +149,7 @@ it('every route answers as described', async () => {
   const variant = await go('POST', '/variants', {
     body: { game: made.id, title: 'pairs of eight', mechanism: 'pair-memory', parameters: { sum: 8, highestCard: 8 } },
   });
+  expect((await go('GET', '/variants/{id}/how-to', { path: `/variants/${variant.id}/how-to` })).howTo).toHaveProperty('turn');
   const owned = await go('GET', '/variants/{id}', { path: `/variants/${variant.id}` });
   expect(owned.materials.length).toBeGreaterThan(0);
   await go('PATCH', '/variants/{id}', { path: `/variants/${variant.id}`, body: { minutes: 12, version: owned.version } });
@@ -343,6 +354,9 @@ it('every route answers as described', async () => {
     expect(
       replanned.rounds[0].tables.filter((t: any) => t.game === lock.game).flatMap((t: any) => t.seats.map((s: any) => s.learner)),
     ).toContain(lock.learner);
+  const atTables = await go('GET', '/plans/{id}/how-to', { path: `/plans/${plan.id}/how-to` });
+  expect(atTables.items.length).toBeGreaterThan(0);
+  for (const t of atTables.items) expect(t.howTo === null || t.howTo.card.length <= 5).toBe(true);
   const gather = await go('GET', '/plans/{id}/gather', { path: `/plans/${plan.id}/gather` });
   await go('PUT', '/plans/{id}/gather', { path: `/plans/${plan.id}/gather`, body: { item: gather.bins[0].items[0].item, ticked: true } });
   expect((await go('GET', '/plans/{id}/gather', { path: `/plans/${plan.id}/gather` })).ticked).toBe(1);

@@ -14,7 +14,7 @@ import { undoChange } from './undo/undo';
 import { momentAt } from '../core/shared/moments';
 import { zoneHere } from './shared/clock';
 import { meetingsOf, putTerm, termView, updateMeeting } from './term/termStore';
-import { problemOf, Workspace } from './workspace.testing';
+import { ask, problemOf, Workspace } from './workspace.testing';
 
 let place: Workspace;
 let db: Db;
@@ -43,6 +43,34 @@ describe('the database', () => {
         .all()
         .map((g) => g.title),
     ).toEqual(['Owl Clock']);
+  });
+});
+
+describe('a version of one’s own', () => {
+  it('is refused with things that cannot play it, and nothing is changed', async () => {
+    const game = (await ask('POST', '/games', { title: 'Night Mail', bin: 'Bonds', source: 'made' })).body;
+    const body = { game: game.id, title: 'to twenty', mechanism: 'track-race', parameters: { end: 60, highestFace: 20 } };
+    const refused = await ask('POST', '/variants', { ...body, materials: [{ kind: 'twelve-sided-die', quantity: 1 }] });
+    expect([refused.status, refused.body.error.field, refused.body.error.message]).toEqual([
+      422,
+      'materials',
+      'This version needs even chances from 1 to 20, and nothing on its list has them. Twenty-sided die would do.',
+    ]);
+    expect((await ask('GET', `/games/${game.id}`)).body.variants).toEqual([]);
+    const upsideDown = await ask('POST', '/variants', { ...body, ages: [9, 6] });
+    expect([upsideDown.status, upsideDown.body.error.field]).toEqual([422, 'ages']);
+    const made = await ask('POST', '/variants', body);
+    const stored = (await ask('GET', `/variants/${made.body.id}`)).body;
+    // What follows from the rules needs no typing: things, steps of getting ready, who must be there.
+    expect(stored.materials).toContainEqual({ kind: 'twenty-sided-die', quantity: 1 });
+    expect(stored.steps.map((s: { sort: string }) => s.sort)).toEqual(['print']);
+    expect(stored.helper).toBe('nearby');
+    const later = await ask('PATCH', `/variants/${made.body.id}`, {
+      materials: [{ kind: 'pip-die', quantity: 1 }],
+      version: stored.version,
+    });
+    expect([later.status, later.body.error.field]).toEqual([422, 'materials']);
+    expect((await ask('GET', `/variants/${made.body.id}`)).body).toEqual(stored);
   });
 });
 

@@ -7,6 +7,7 @@ import { recommendWire } from './recommend';
 import { termWire } from './term';
 import { define, type Address } from './route';
 import { arr, ok, obj, record, anything, str } from './schema';
+import { howToWire } from './howTo';
 import { libraryWire } from './library';
 import { shelfWire } from './shelf';
 import { frameworksWire, skillsWire } from './skills';
@@ -39,6 +40,7 @@ export const apiWire = {
   ...recogniseWire,
   ...searchWire,
   ...libraryWire,
+  ...howToWire,
   ...simulationWire,
   ...benchWire,
   ...skillsWire,

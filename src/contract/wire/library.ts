@@ -1,5 +1,6 @@
 import { type Static, Type } from '@sinclair/typebox';
 import type { Operation } from '../../core/items/item';
+import { shownPicture, shownPresence } from './howTo';
 import { define } from './route';
 import { anything, arr, bool, estimate, int, list, nullable, num, obj, pageQuery, pair, record, str } from './schema';
 import { helper, material, room, span } from './things';
@@ -9,7 +10,8 @@ const libraryGame = obj({
   title: str,
   bin: str,
   mechanism: str,
-  rules: arr(str),
+  /** One line that makes a child curious; how it is played stands with each version. */
+  story: str,
   plays: str,
   onShelf: bool,
   variants: arr(
@@ -27,6 +29,9 @@ const libraryGame = obj({
       /** What a table of it takes of what is there, with what stands in; things still missing. */
       missing: arr(material),
       standIns: arr(str),
+      /** A moment of this version, and who has to be there. */
+      picture: shownPicture,
+      presence: shownPresence,
       /** Measured when the version was shipped. */
       profile: nullable(
         obj({

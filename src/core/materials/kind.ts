@@ -1,3 +1,5 @@
+import type { Hazard } from '../safety/hazards';
+
 /** A sort of material with a stable id; what people read is `title`. */
 export interface MaterialKind {
   readonly id: string;
@@ -9,11 +11,13 @@ export interface MaterialKind {
   readonly smallParts: boolean;
   /** Used up or freely at hand (paper, pencils): never short. */
   readonly plentiful: boolean;
-  readonly caution?: string;
+  readonly caution?: string | undefined;
 }
 
 /** One that ships with the app. */
 export interface ShippedKind extends MaterialKind {
+  /** What can hurt at it; its caution is made from them. */
+  readonly hazards?: readonly Hazard[];
   /** Where it lies as long as nobody says where. */
   readonly drawer: string;
 }

@@ -1,6 +1,7 @@
 import type { GameLog } from '../simulate/gameLog';
 import type { ItemChannel, OperandRange } from '../simulate/itemChannel';
 import type { HowTo } from '../play/howTo';
+import type { Need } from '../play/needs';
 import type { Rng } from '../shared/rng';
 import type { Problem } from '../shared/codes';
 import type { Cues } from '../recognise/cue';
@@ -69,11 +70,6 @@ export interface SheetNeed {
   readonly data: Readonly<Record<string, unknown>>;
 }
 
-export interface MaterialNeed {
-  readonly kind: string;
-  readonly quantity: number;
-}
-
 /**
  * A rule family. Mechanisms never import one another; the simulator knows only this
  * interface. `P` is inferred from the folder's `DEFAULTS`.
@@ -109,8 +105,8 @@ export interface Mechanism<P extends object = object> {
   /** Everybody works at the same time (no waiting) or one after another. */
   simultaneous(parameters: P): boolean;
   createTable(seats: readonly Seat<P>[]): PlayGame;
-  /** Material kinds this variant needs, by id, for one table of `seats` players. */
-  materials(parameters: P, seats: number): readonly MaterialNeed[];
+  /** What this variant needs for one table of `seats` players, by what it must give; `materialsOf` names usual kinds for it. */
+  needs(parameters: P, seats: number): readonly Need[];
   sheets(parameters: P, seats: number): readonly SheetNeed[];
 }
 

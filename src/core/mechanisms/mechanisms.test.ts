@@ -1,3 +1,4 @@
+import { materialsOf } from './versionFacts';
 import { readdirSync } from 'node:fs';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
@@ -159,7 +160,7 @@ describe.each(mechanisms.map((m) => [m.id, m] as const))('%s', (id, m) => {
   it('names things that ship and sheets with their numbers', () => {
     for (const parameters of versionsOf(id)) {
       const full = { ...m.defaults, ...parameters };
-      for (const need of m.materials(full, 3)) expect(shippedKinds.map((k) => k.id)).toContain(need.kind);
+      for (const need of materialsOf(m, full, 3)) expect(shippedKinds.map((k) => k.id)).toContain(need.kind);
       for (const sheet of m.sheets(full, 3))
         expect([sheet.sheet.length > 3, sheet.copies >= 0, JSON.stringify(sheet.data).includes('null')]).toEqual([true, true, false]);
     }
@@ -318,7 +319,13 @@ describe('pair memory', () => {
   );
 
   it('of sums to ten with one full and one short memory takes about 19.5 flips', () => {
-    const result = run('pair-memory', { memory: -1 }, [{ policy: 'careful' }, { policy: 'careful', parameters: { memory: 5 } }], 20_000);
+    const wide = { lowestCard: 0, highestCard: 10 };
+    const result = run(
+      'pair-memory',
+      { ...wide, memory: -1 },
+      [{ policy: 'careful' }, { policy: 'careful', parameters: { ...wide, memory: 5 } }],
+      20_000,
+    );
     expect(Math.abs(result.measures['flips']! - 19.5)).toBeLessThan(0.4);
     expect(result.outcomes.wins[0]).toBeGreaterThan(result.outcomes.wins[1]!);
   });
@@ -328,7 +335,7 @@ describe('pair memory', () => {
     expect(result.items.filter((i) => i.unknown === 'b').every((i) => i.result === 10)).toBe(true);
     expect(result.items.some((i) => i.unknown === 'result' && i.result !== 10)).toBe(true);
     // Five and five is a double too.
-    expect(result.doses[0]!.find((d) => d.skill === 'pairs-of-10')!.perTenMinutes).toBeGreaterThan(9);
+    expect(result.doses[0]!.find((d) => d.skill === 'pairs-of-10')!.perTenMinutes).toBeGreaterThan(8);
   });
 
   it('refuses a sum of thirty from cards one to ten, and an odd layout', () => {

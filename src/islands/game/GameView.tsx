@@ -10,6 +10,7 @@ import { useTellUndo } from '../shared/useTellUndo';
 import { App, messageOf, useTell } from '../shared/App';
 import panel from '../shared/panel.module.css';
 import { prepWords } from '../../text/sentences';
+import { HowToPlay } from '../shared/HowToPlay';
 import { ThingNeed } from '../things/ThingNeed';
 import { GameDialog } from '../shelf/GameDialog';
 import styles from './game.module.css';
@@ -25,6 +26,30 @@ const Watch = lazy(async () => ({ default: (await import('./Watch')).Watch }));
 const VariantDialog = lazy(async () => ({ default: (await import('./VariantDialog')).VariantDialog }));
 
 type Moving = `POST /${'games' | 'variants'}/{id}/${'retire' | 'restore'}`;
+
+/** How this version is played, from its own numbers; the owner's lines stand beside it. */
+function Rules({ variant, own }: { variant: VariantWire; own: readonly string[] }) {
+  const rules = useQuery({
+    queryKey: ['how-to', variant.id, variant.version],
+    queryFn: () => call('GET /variants/{id}/how-to', { params: { id: variant.id } }),
+  });
+  const howTo = rules.data?.howTo ?? null;
+  if (!howTo && own.length === 0) return null;
+  return (
+    <section className={panel.sheet}>
+      <h2>How it is played</h2>
+      {howTo ? (
+        <HowToPlay howTo={howTo} {...(own.length === 1 ? { story: own[0] } : { own })} />
+      ) : (
+        <ol className={styles.rules}>
+          {own.map((r) => (
+            <li key={r}>{r}</li>
+          ))}
+        </ol>
+      )}
+    </section>
+  );
+}
 
 export default function GameView({ id, version }: { id: string; version: string | null }) {
   return (
@@ -209,16 +234,7 @@ function Game({ id, version }: { id: string; version: string | null }) {
                   <Button onClick={() => change.mutate({ what: 'POST /variants/{id}/retire', of: variant.id })}>Put away</Button>
                 </div>
               </section>
-              {g.rules.length > 0 && (
-                <section className={panel.sheet}>
-                  <h2>Rules</h2>
-                  <ol className={styles.rules}>
-                    {g.rules.map((r) => (
-                      <li key={r}>{r}</li>
-                    ))}
-                  </ol>
-                </section>
-              )}
+              <Rules variant={variant} own={g.rules} />
               <History game={id} />
               {away.length > 0 && (
                 <section className={panel.sheet}>

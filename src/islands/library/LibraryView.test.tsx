@@ -12,7 +12,7 @@ const entry = (id: string, title: string, more: object = {}) => ({
   title,
   bin: 'Green bin',
   plays: 'Pair memory',
-  rules: ['Turn two.'],
+  story: 'The lamps are out.',
   onShelf: false,
   variants: [
     {
@@ -24,6 +24,8 @@ const entry = (id: string, title: string, more: object = {}) => ({
       materials: [{ kind: 'pair-cards', quantity: 1 }],
       missing: [],
       standIns: [],
+      picture: { draw: 'cards', values: [3, null] },
+      presence: { is: 'alone', for: '' },
       profile: { doses: [['make-ten', 9, 0.1]], mix: [['add', 1]], minutes: [8, 12, 16], games: 512, seats: 3, idleTurns: 0 },
     },
   ],

@@ -152,11 +152,7 @@ function Library({ first }: { first: string | null }) {
               {standInsOf(g).length > 0 && <p className={`${panel.soft} ${panel.small}`}>{standInsOf(g).join(' ')}</p>}
               {open === g.id && (
                 <div className={styles.more}>
-                  <ol>
-                    {g.rules.map((r) => (
-                      <li key={r}>{r}</li>
-                    ))}
-                  </ol>
+                  <p>{g.story}</p>
                   <div>
                     {g.variants.map(
                       (v) =>

@@ -3,6 +3,8 @@ import { screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { describe, expect, it } from 'vitest';
 import { game, islandTest, learner, page, Refusal, session } from '../island.testing';
+import { mechanismById } from '../../core/mechanisms/registry';
+import { howToWire } from '../../server/shelf/howToOf';
 import PlayView from './PlayView';
 
 const { api, show, gone } = islandTest();
@@ -45,6 +47,26 @@ describe('playing', () => {
     await userEvent.click(screen.getByRole('button', { name: 'Done here' }));
     await screen.findByText('Noted.');
     expect(api().writes.map((w) => [w.path, w.body])).toEqual([['/games/two-lamps/liked', { learners: ['wren'], liked: true }]]);
+  });
+  it('tells how each version at the table is played, whole or in pictures, and what to do when a child is stuck', async () => {
+    ready();
+    const at = session().rounds[0]!.tables[0]!.seats[0]!.variant;
+    const m = mechanismById('pair-memory')!;
+    api().on('GET /plans/plan-1/how-to', {
+      items: [{ variant: at, title: 'tens', own: ['Whisper, please.'], howTo: howToWire(m, { sum: 12 }, 3, [7, 9], (k) => k) }],
+    });
+    await open();
+    const table = within(screen.getByRole('region', { name: 'How it is played' }));
+    expect(table.getAllByRole('listitem')).toHaveLength(5);
+    expect(table.getByText(/if the two make 12/)).toBeTruthy();
+    expect(table.getByText(/Stuck\? Lay the number with counters/)).toBeTruthy();
+    expect(table.queryByText('Time is up')).toBeNull();
+    await userEvent.click(table.getByRole('button', { name: 'all rules' }));
+    expect(table.getByText('Time is up')).toBeTruthy();
+    expect(table.getByText('Whisper, please.')).toBeTruthy();
+    await userEvent.click(table.getByRole('button', { name: 'in pictures' }));
+    expect(table.queryByText('Time is up')).toBeNull();
+    expect(table.getByText('Keep the pair.')).toBeTruthy();
   });
   it('means nothing where nothing was tapped', async () => {
     ready();

@@ -32,11 +32,16 @@ function Play({ asked }: { asked: string | null }) {
     staleTime: 60_000,
   });
   const learners = useQuery({ queryKey: ['learners'], queryFn: () => call('GET /learners', { query: { limit: 5000 } }) });
-  const games = useQuery({ queryKey: ['games'], queryFn: () => call('GET /games', { query: { limit: 5000, retired: 'true' } }) });
   const notes = useQuery({
     queryKey: ['evidence', 'session', chosen?.id],
     queryFn: () => call('GET /evidence', { query: { session: chosen!.id, limit: 5000 } }),
     enabled: chosen !== null,
+  });
+  const rules = useQuery({
+    queryKey: ['how-to', 'plan', chosen?.id],
+    queryFn: () => call('GET /plans/{id}/how-to', { params: { id: chosen!.id } }),
+    enabled: chosen !== null,
+    staleTime: 60_000,
   });
   const skills = useSkills();
   const tell = useTell();
@@ -57,7 +62,7 @@ function Play({ asked }: { asked: string | null }) {
         </LinkButton>
       </Empty>
     );
-  if (!plan.data || !skills || !learners.data || !games.data) return <Loading what="Setting the tables …" />;
+  if (!plan.data || !skills || !learners.data) return <Loading what="Setting the tables …" />;
   const p = plan.data;
   const nickname = (id: string): string => learners.data.items.find((l) => l.id === id)?.nickname ?? id;
   if (at) {
@@ -70,7 +75,7 @@ function Play({ asked }: { asked: string | null }) {
         at={at}
         table={table}
         next={nextTable ? `${nextTable.title}, table ${at.table + 1}` : 'the end'}
-        rules={games.data.items.find((g) => g.id === table.game)?.rules ?? []}
+        rules={rules.data?.items ?? []}
         learners={learners.data.items}
         skills={skills}
         onBack={() => setAt(null)}

@@ -12,6 +12,7 @@ import type { Skills } from '../shared/useSkills';
 import { signOf } from '../shared/words';
 import { useSupportTitle } from '../shared/useSupportTitle';
 import { writeKey } from '../shared/useWriteKey';
+import { AtThisTable, type TableRules } from './AtThisTable';
 import { AndThen } from '../shared/AndThen';
 import { RoundTimer } from './RoundTimer';
 import styles from './play.module.css';
@@ -65,7 +66,7 @@ export function TableNotes({
   at: { round: number; table: number };
   table: TableWire;
   next: string;
-  rules: readonly string[];
+  rules: readonly TableRules[];
   learners: readonly LearnerWire[];
   skills: Skills;
   onBack: () => void;
@@ -74,7 +75,6 @@ export function TableNotes({
   const toolTitle = useSupportTitle();
   const place = placeOf(plan.id, at.round, at.table);
   const [kept, setKept] = useState<Kept>(() => readKept(place));
-  const [allRules, setAllRules] = useState(false);
   const noteOf = (learner: string): SeatNote => kept.notes[learner] ?? blank(forStep(table.seats.find((s) => s.learner === learner)));
   const change = (learner: string, part: Partial<SeatNote>): void => {
     // A new content is a new write: the key belongs to exactly what will be sent.
@@ -127,16 +127,9 @@ export function TableNotes({
         minutes={plan.request.minutes}
         onBack={onBack}
       />
+      <AtThisTable rules={rules} table={table} nickname={(id) => learners.find((l) => l.id === id)?.nickname ?? id} />
       <section className={styles.rules}>
-        {(allRules ? rules : rules.slice(0, 2)).map((r) => (
-          <p key={r}>{r}</p>
-        ))}
         <AndThen plan={plan.id} version={plan.version} round={at.round} table={at.table} />
-        {rules.length > 2 && (
-          <button type="button" onClick={() => setAllRules(!allRules)}>
-            {allRules ? 'fewer' : 'all rules'}
-          </button>
-        )}
       </section>
       {table.seats.map((s) => {
         const l = learners.find((x) => x.id === s.learner);

@@ -9,6 +9,7 @@ import { planningRoutes } from '../planning/routes';
 import { recogniseRoutes } from '../recognise/routes';
 import { searchRoutes } from '../search/routes';
 import { shelfRoutes } from '../shelf/routes';
+import { howToRoutes } from '../shelf/howToRoutes';
 import { libraryRoutes } from '../shelf/libraryRoutes';
 import { benchRoutes } from '../simulations/benchRoutes';
 import { skillRoutes } from '../skills/routes';
@@ -34,6 +35,7 @@ export const routes: readonly Route[] = [
   ...recogniseRoutes,
   ...searchRoutes,
   ...libraryRoutes,
+  ...howToRoutes,
   ...simulationRoutes,
   ...benchRoutes,
   ...skillRoutes,

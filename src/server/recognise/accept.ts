@@ -1,6 +1,7 @@
 import type { Body } from '../../contract/wire/route';
 import type { recogniseWire } from '../../contract/wire/recognise';
 import { checkParameters } from '../../contract/parameters';
+import { materialsOf as materialsFromRules } from '../../core/mechanisms/versionFacts';
 import { mechanismById } from '../../core/mechanisms/registry';
 import type { Db } from '../db/db';
 import { refuse } from '../http/problemError';
@@ -39,9 +40,7 @@ export function acceptKnown(
     said: 'guessed',
     // What was read from words gives way to what is measured.
     ...(v.said === 'words' ? { declared: [] } : {}),
-    ...(materialsOf(db, id).length === 0 && parameters.ok
-      ? { materials: family.materials(parameters.value, usualTable).map((m) => ({ kind: m.kind, quantity: m.quantity })) }
-      : {}),
+    ...(materialsOf(db, id).length === 0 && parameters.ok ? { materials: materialsFromRules(family, parameters.value, usualTable) } : {}),
   };
   return updateVariant(db, id, input, body.version);
 }

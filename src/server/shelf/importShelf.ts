@@ -196,9 +196,14 @@ function bring(
       if (!game) {
         game = gameId(d.game);
         byTitle.set(nameKey(d.game), game);
-        const rules = d.rules.length > 0 ? [...d.rules] : d.mechanism ? [...mechanismById(d.mechanism)!.words] : [];
         gameRows.push(
-          gameRow(game, d.game, bin(d.bin), { source: d.source, condition: d.condition, notes: d.notes, rules, tags: [...d.tags] }, now),
+          gameRow(
+            game,
+            d.game,
+            bin(d.bin),
+            { source: d.source, condition: d.condition, notes: d.notes, rules: [...d.rules], tags: [...d.tags] },
+            now,
+          ),
         );
         undo.push({ table: 'games', delete: { id: game } });
       }

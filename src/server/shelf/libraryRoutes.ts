@@ -1,6 +1,7 @@
 import { libraryWire } from '../../contract/wire/library';
 import { shippedLibrary, shippedProfile } from '../../contract/shippedLibrary';
 import { mechanismById } from '../../core/mechanisms/registry';
+import { versionFacts } from '../../core/mechanisms/versionFacts';
 import { usualSeats } from '../../core/simulate/usualSeats';
 import { nameKey } from '../../core/content/names';
 import type { Db } from '../db/db';
@@ -31,13 +32,16 @@ export const libraryRoutes = serve(libraryWire, {
         plays: mechanismById(g.mechanism)!.title,
         onShelf: owned.has(nameKey(g.title)),
         variants: g.variants.map((v) => {
-          const rules = mechanismById(g.mechanism)!;
-          const materials = rules.materials({ ...rules.defaults, ...v.parameters }, usualSeats(v.players));
-          const out = laidOut(here, materials, g.mechanism);
+          const facts = versionFacts(mechanismById(g.mechanism)!, v.parameters, usualSeats(v.players), v.ages);
+          const out = laidOut(here, facts.materials, g.mechanism);
           return {
             ...v,
             room,
-            materials,
+            materials: [...facts.materials],
+            helper: facts.presence.is,
+            preparationMinutes: facts.preparationMinutes,
+            picture: facts.howTo.pictures[1].picture,
+            presence: facts.presence,
             missing: out.materials.filter((m) => here.have(m.kind) < m.quantity),
             standIns: (out.standIns ?? []).map((s) => `${title.kind(s.instead)}: ${s.say}`),
             profile: shippedProfile(g.id, v.id) ?? null,
@@ -76,13 +80,7 @@ export function takeFromLibrary(db: Db, id: string, now: string): { id: string; 
         .all()
         .some((g) => g.id === x),
     );
-    insertGame(
-      tx,
-      gameId,
-      game.title,
-      { bin: game.bin, source: 'free', condition: '', notes: '', rules: [...game.rules, ...mechanismById(game.mechanism)!.words] },
-      now,
-    );
+    insertGame(tx, gameId, game.title, { bin: game.bin, source: 'free', condition: '', notes: '', rules: [game.story] }, now);
     undo.unshift({ table: 'games', delete: { id: gameId } });
     for (const v of game.variants) {
       const variantId = freeId(`${game.title} ${v.title}`, (x) =>
@@ -99,8 +97,6 @@ export function takeFromLibrary(db: Db, id: string, now: string): { id: string; 
         ages: [v.ages[0], v.ages[1]],
         players: v.players,
         minutes: v.minutes,
-        preparationMinutes: v.preparationMinutes,
-        helper: v.helper,
         room: game.room ?? 'calm',
       });
       undo.unshift({ table: 'variants', delete: { id: variantId } });

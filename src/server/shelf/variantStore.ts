@@ -5,7 +5,11 @@ import { checkParameters } from '../../contract/parameters';
 import { graphOf } from '../db/graphOf';
 import { cleanName } from '../../core/content/names';
 import { minutesOfSteps } from '../../core/materials/gettingReady';
+import type { Mechanism } from '../../core/mechanisms/mechanism';
 import { mechanismById } from '../../core/mechanisms/registry';
+import { versionFacts } from '../../core/mechanisms/versionFacts';
+import { kindsFor, needText, unmet } from '../../core/play/needs';
+import { usualSeats } from '../../core/simulate/usualSeats';
 import type { Db, Tx } from '../db/db';
 import { kinds, prepTicks, type UndoStep, variantMaterials, variants } from '../db/schema';
 import { ProblemError, refuse } from '../http/problemError';
@@ -30,6 +34,8 @@ export function createVariant(db: Db, gameId: string, input: VariantInput): { id
       .find((v) => sameTitle(v.title, title));
     if (twin) throw refuse('duplicate', `${game.title} has a version "${twin.title}" already.`, 'title');
     const id = freeId(`${game.title} ${title}`, (x) => tx.select().from(variants).where(eq(variants.id, x)).get() !== undefined);
+    const family = input.mechanism ? mechanismById(input.mechanism) : undefined;
+    if (family) checkThings(tx, family, input.parameters ?? {}, input.materials);
     insertVariant(tx, id, gameId, { ...input, title });
     return { id, change: recordChange(tx, `Added ${game.title}, ${title}`, [{ table: 'variants', delete: { id } }]) };
   });
@@ -53,7 +59,9 @@ export function variantRow(
   const seats = known?.seats ?? { min: 2, max: 4 };
   const players = input.players ?? { min: Math.max(2, seats.min), max: Math.min(4, seats.max) };
   checkVariant(tx, mechanism, { ...input, players });
-  const parameters = mechanism ? checkParameters(mechanism, input.parameters ?? {}) : null;
+  const ages = input.ages ?? [4, 12];
+  const facts = known && versionFacts(known, input.parameters ?? {}, usualSeats(players), [ages[0], ages[1]]);
+  const steps = input.steps ?? (input.preparationMinutes === undefined ? facts?.steps : undefined) ?? [];
   return {
     row: {
       id,
@@ -61,22 +69,49 @@ export function variantRow(
       title: input.title,
       mechanism,
       parameters: input.parameters ?? {},
-      agesMin: input.ages?.[0] ?? 4,
-      agesMax: input.ages?.[1] ?? 12,
+      agesMin: ages[0],
+      agesMax: ages[1],
       playersMin: players.min,
       playersMax: players.max,
       minutes: input.minutes ?? 15,
-      helper: input.helper ?? 'nearby',
+      helper: input.helper ?? facts?.presence.is ?? 'nearby',
       room: input.room ?? 'calm',
-      preparationMinutes: input.steps?.length ? minutesOfSteps(input.steps) : (input.preparationMinutes ?? 0),
-      steps: input.steps ?? [],
+      preparationMinutes: steps.length > 0 ? minutesOfSteps(steps) : (input.preparationMinutes ?? 0),
+      steps: [...steps],
       uses: input.uses ?? [],
       declared: input.declared ?? [],
       said: input.said ?? 'owner',
     },
-    materials: input.materials ?? (known && parameters?.ok ? known.materials(parameters.value, 3) : []),
+    materials: input.materials ?? facts?.materials ?? [],
   };
 }
+
+/** A list that names dice or cards must name some that have this version's numbers. */
+function checkThings(tx: Tx, m: Mechanism, parameters: object, materials: VariantInput['materials']): void {
+  if (!materials || materials.length === 0) return;
+  const known = new Map(
+    tx
+      .select()
+      .from(kinds)
+      .all()
+      .map((k) => [k.id, k] as const),
+  );
+  const need = unmet(
+    m.needs({ ...m.defaults, ...parameters }, usualTable),
+    materials.map((x) => x.kind),
+    (kind) => known.get(kind)?.shipped ?? true,
+  );
+  if (!need) return;
+  const title = (kind: string): string => known.get(kind)?.title ?? kind;
+  throw refuse(
+    'impossible-parameters',
+    `This version needs ${needText(need, title)}, and nothing on its list has them. ${title(kindsFor(need)[0]!.kind)} would do.`,
+    'materials',
+  );
+}
+
+/** Players at a table when nobody says how many. */
+const usualTable = 3;
 
 function putMaterials(tx: Tx, variantId: string, materials: readonly { kind: string; quantity: number }[]): void {
   tx.delete(variantMaterials).where(eq(variantMaterials.variantId, variantId)).run();
@@ -148,6 +183,8 @@ export function updateVariant(db: Db, id: string, input: VariantInput, version: 
             .find((v) => v.id !== id && sameTitle(v.title, input.title!));
     if (twin) throw refuse('duplicate', `There is a version "${twin.title}" already.`, 'title');
     const materialsBefore = materialsOf(tx, id);
+    const family = mechanism === null ? undefined : mechanismById(mechanism);
+    if (family && input.materials) checkThings(tx, family, merged.parameters, input.materials);
     const after = {
       ...(input.title === undefined ? {} : { title: cleanName(input.title) || before.title }),
       mechanism,

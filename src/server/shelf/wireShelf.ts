@@ -1,3 +1,4 @@
+import { ownLines } from './howToOf';
 import { inArray, isNull, sql } from 'drizzle-orm';
 import type { Db } from '../db/db';
 import { evidence, variantMaterials, variants } from '../db/schema';
@@ -89,7 +90,10 @@ export function wireGames(db: Db, rows: readonly GameRow[]) {
       source: g.source,
       condition: g.condition,
       notes: g.notes,
-      rules: g.rules,
+      rules: ownLines(
+        g.rules,
+        own.map((v) => v.mechanism),
+      ),
       tags: g.tags,
       retired: g.retiredAt !== null,
       version: g.version,

@@ -72,10 +72,8 @@ export const askForCards: Mechanism<AskParameters> = {
   range: () => ({ low: 0, highA: 1, highB: 1 }),
   simultaneous: () => false,
   createTable,
-  materials: (p, seats) => [
-    p.relation === 'are-equal-fractions'
-      ? { kind: 'pair-cards', quantity: 1 }
-      : { kind: 'number-deck-1-10', quantity: Math.max(1, Math.ceil(p.copies / 4)) },
+  needs: (p, seats) => [
+    p.relation === 'are-equal-fractions' ? { kind: 'pair-cards', quantity: 1 } : { cards: [p.lowest, p.highest], each: p.copies },
     { kind: 'card-stand', quantity: seats },
   ],
   sheets: (p) => [

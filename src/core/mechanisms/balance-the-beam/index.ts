@@ -45,6 +45,6 @@ export const balanceTheBeam: Mechanism<BeamParameters> = {
   range: () => ({ low: 0, highA: 1, highB: 1 }),
   simultaneous: () => false,
   createTable,
-  materials: () => [{ kind: 'balance-beam', quantity: 1 }],
+  needs: () => [{ kind: 'balance-beam', quantity: 1 }],
   sheets: (p, seats) => [{ sheet: 'beam-tasks', copies: seats, data: { pegs: p.pegs, left: p.left, right: p.right, tasks: p.tasks } }],
 };

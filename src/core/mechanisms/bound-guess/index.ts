@@ -52,7 +52,7 @@ export const boundGuess: Mechanism<BoundGuessParameters> = {
   range: (seats) => ({ low: 0, highA: Math.min(1000, seats[0]!.parameters.high), highB: Math.min(1000, seats[0]!.parameters.high) }),
   simultaneous: () => false,
   createTable,
-  materials: (p) => [
+  needs: (p) => [
     { kind: p.high <= 100 ? 'hundred-chart' : 'number-line', quantity: 1 },
     { kind: 'pegs', quantity: 2 },
     { kind: 'two-colour-counters', quantity: p.points },

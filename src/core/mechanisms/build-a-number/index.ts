@@ -44,7 +44,7 @@ export const buildANumber: Mechanism<BuildParameters> = {
   range: () => ({ low: 0, highA: 1, highB: 1 }),
   simultaneous: () => true,
   createTable,
-  materials: (p, seats) =>
+  needs: (p, seats) =>
     p.form === 'expanded-form'
       ? [{ kind: 'digit-cards-0-9', quantity: seats }]
       : [

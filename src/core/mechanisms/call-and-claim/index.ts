@@ -38,6 +38,6 @@ export const callAndClaim: Mechanism<ClaimParameters> = {
   range: () => ({ low: 0, highA: 1, highB: 1 }),
   simultaneous: () => true,
   createTable,
-  materials: () => [{ kind: 'call-cards', quantity: 1 }],
+  needs: () => [{ kind: 'call-cards', quantity: 1 }],
   sheets: (p) => [{ sheet: 'call-cards', copies: 1, data: { operation: p.operation, low: p.lowest, high: p.highest, call: p.call } }],
 };

@@ -1,5 +1,5 @@
 import { alone, type HowTo } from '../../play/howTo';
-import { many, smallerThan, times } from '../../play/say';
+import { smallerThan, times } from '../../play/say';
 import type { ChainParameters } from './parameters';
 
 const asks: Readonly<Record<ChainParameters['operation'], string>> = {

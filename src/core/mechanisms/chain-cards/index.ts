@@ -47,7 +47,7 @@ export const chainCards: Mechanism<ChainParameters> = {
   range: () => ({ low: 0, highA: 1, highB: 1 }),
   simultaneous: (p) => p.everyone,
   createTable,
-  materials: () => [{ kind: 'chain-card-set', quantity: 1 }],
+  needs: () => [{ kind: 'chain-card-set', quantity: 1 }],
   sheets: (p) => [
     { sheet: 'chain-cards', copies: 1, data: { cards: p.cards, operation: p.operation, highest: p.highest, shows: p.shows } },
   ],

@@ -56,10 +56,10 @@ export const closeTheTiles: Mechanism<CloseParameters> = {
   range: () => ({ low: 0, highA: 1, highB: 1 }),
   simultaneous: () => false,
   createTable,
-  materials: (p, seats) => [
-    { kind: p.faces > 6 ? 'ten-sided-die' : 'pip-die', quantity: 2 },
+  needs: (p, seats) => [
+    { chances: [1, p.faces], count: 2 },
     { kind: 'dice-tray', quantity: 1 },
-    { kind: p.tiles > 10 ? 'playing-cards' : 'number-deck-1-10', quantity: Math.ceil(seats / 4) },
+    { cards: [1, p.tiles], each: seats },
   ],
   sheets: (p, seats) => [{ sheet: 'tile-strip', copies: seats, data: { tiles: p.tiles } }],
 };

@@ -39,12 +39,15 @@ export const collectAll: Mechanism<CollectParameters> = {
   range: () => ({ low: 0, highA: 1, highB: 1 }),
   simultaneous: () => false,
   createTable,
-  materials: (p) => [
-    { kind: p.highest > 6 ? 'ten-sided-die' : 'pip-die', quantity: p.thrown === 'one-die' ? 1 : 2 },
-    {
-      kind: p.shows === 'ten-frame' ? 'ten-frame-cards' : p.shows === 'numerals' || p.shows === 'words' ? 'number-deck-1-10' : 'dot-cards',
-      quantity: 1,
-    },
+  needs: (p) => [
+    p.thrown === 'one-die'
+      ? { chances: [p.lowest, p.highest], count: 1 }
+      : { chances: [Math.ceil(p.lowest / 2), Math.floor(p.highest / 2)], count: 2 },
+    p.shows === 'ten-frame'
+      ? { kind: 'ten-frame-cards', quantity: 1 }
+      : p.shows === 'numerals' || p.shows === 'words'
+        ? { cards: [p.lowest, p.highest], each: p.each }
+        : { kind: 'dot-cards', quantity: 1 },
   ],
   sheets: (p) => [{ sheet: 'show-cards', copies: 1, data: { low: p.lowest, high: p.highest, each: p.each, shows: p.shows } }],
 };

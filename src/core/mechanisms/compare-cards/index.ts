@@ -117,10 +117,9 @@ export const compareCards: Mechanism<CompareParameters> = {
   simultaneous: () => false,
   createTable,
   // What lies below nought is a deck of its own.
-  materials: (p) => [
-    p.join === 'number'
-      ? { kind: 'digit-cards-0-9', quantity: 1 }
-      : { kind: 'number-deck-1-10', quantity: Math.max(1, Math.ceil(p.copies / 4)) + (p.lowest < 0 ? 1 : 0) },
+  needs: (p) => [
+    p.join === 'number' ? { cards: [p.lowest, p.highest], each: 1 } : { cards: [p.lowest, p.highest], each: p.copies },
+    ...(p.join === 'fraction' && p.onLine ? [{ kind: 'number-line', quantity: 1 }] : []),
   ],
   sheets: (p) => [{ sheet: 'number-cards', copies: 1, data: { low: p.lowest, high: p.highest, copies: p.copies } }],
 };

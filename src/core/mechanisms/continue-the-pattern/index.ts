@@ -44,7 +44,7 @@ export const continueThePattern: Mechanism<PatternParameters> = {
   range: () => ({ low: 0, highA: 1, highB: 1 }),
   simultaneous: () => true,
   createTable,
-  materials: (_p, seats) => [{ kind: 'two-colour-counters', quantity: 12 * seats }],
+  needs: (_p, seats) => [{ kind: 'two-colour-counters', quantity: 12 * seats }],
   sheets: (p, seats) => [
     {
       sheet: 'pattern-strips',

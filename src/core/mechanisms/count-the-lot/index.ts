@@ -40,9 +40,7 @@ export const countTheLot: Mechanism<LotParameters> = {
   range: () => ({ low: 0, highA: 1, highB: 1 }),
   simultaneous: () => true,
   createTable,
-  materials: (p, seats) => [
-    p.pieces === 'coins' ? { kind: 'coins', quantity: 1 } : { kind: 'two-colour-counters', quantity: p.most * seats },
-  ],
+  needs: (p, seats) => [p.pieces === 'coins' ? { kind: 'coins', quantity: 1 } : { kind: 'two-colour-counters', quantity: p.most * seats }],
   sheets: (p) =>
     p.pieces === 'coins' ? [{ sheet: 'coin-cards', copies: 1, data: { coins: p.coins, fewest: p.fewest, most: p.most } }] : [],
 };

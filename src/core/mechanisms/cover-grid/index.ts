@@ -59,7 +59,7 @@ export const coverGrid: Mechanism<CoverParameters> = {
   range: () => ({ low: 0, highA: 1, highB: 1 }),
   simultaneous: () => true,
   createTable,
-  materials: (_p, seats) => [
+  needs: (_p, seats) => [
     { kind: 'grid-cards', quantity: seats },
     { kind: 'two-colour-counters', quantity: 10 * seats },
   ],

@@ -39,7 +39,7 @@ export const coverTheShape: Mechanism<CoverShapeParameters> = {
   range: () => ({ low: 0, highA: 1, highB: 1 }),
   simultaneous: () => true,
   createTable,
-  materials: (p, seats) => [{ kind: 'unit-tiles', quantity: Math.min(60, p.longest ** 2) * seats }],
+  needs: (p, seats) => [{ kind: 'unit-tiles', quantity: Math.min(60, p.longest ** 2) * seats }],
   sheets: (p, seats) => [
     { sheet: 'figure-cards', copies: seats, data: { figure: p.figure, shortest: p.shortest, longest: p.longest, count: p.tasks } },
   ],

@@ -1,3 +1,4 @@
+import { numberCards } from '../../play/needs';
 import { firstOf, impossible } from '../../play/refuse';
 import type { Mechanism } from '../mechanism';
 import { DEFAULTS, type DealOrderParameters, SCHEMA } from './parameters';
@@ -42,7 +43,7 @@ export const dealOrderPuzzle: Mechanism<DealOrderParameters> = {
   range: () => ({ low: 0, highA: 1, highB: 1 }),
   simultaneous: () => true,
   createTable,
-  materials: (_p, seats) => [{ kind: 'number-deck-1-10', quantity: seats }],
+  needs: (p, seats) => [p.step === 1 ? { cards: [1, p.cards], each: seats } : { kind: numberCards, quantity: seats }],
   sheets: (p, seats) => [
     { sheet: 'slot-row', copies: p.help === 'row-of-slots' ? seats : 0, data: { cards: p.cards, arrangement: arrangement(p) } },
   ],

@@ -47,8 +47,8 @@ export const digitPlacement: Mechanism<PlacementParameters> = {
   range: () => ({ low: 0, highA: 1, highB: 1 }),
   simultaneous: () => true,
   createTable,
-  materials: (_p, seats) => [
-    { kind: 'digit-cards-0-9', quantity: 1 },
+  needs: (_p, seats) => [
+    { cards: [0, 9], each: 1 },
     { kind: 'recording-sheet', quantity: seats },
     { kind: 'pencils', quantity: seats },
   ],

@@ -57,7 +57,7 @@ export const edgeTiles: Mechanism<EdgeTileParameters> = {
   range: () => ({ low: 0, highA: 1, highB: 1 }),
   simultaneous: () => false,
   createTable,
-  materials: (_p, seats) => [
+  needs: (_p, seats) => [
     { kind: 'edge-tiles', quantity: 1 },
     { kind: 'recording-sheet', quantity: seats },
   ],

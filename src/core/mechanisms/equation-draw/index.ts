@@ -52,8 +52,9 @@ export const equationDraw: Mechanism<EquationParameters> = {
   range: () => ({ low: 0, highA: 1, highB: 1 }),
   simultaneous: () => false,
   createTable,
-  materials: (p, seats) => [
-    { kind: 'number-deck-1-10', quantity: Math.max(1, Math.ceil(p.copies / 4)) },
+  needs: (p, seats) => [
+    { cards: [p.lowest, p.highest], each: p.copies },
+    ...(p.wild > 0 ? [{ kind: 'wild-cards', quantity: 1 }] : []),
     { kind: 'card-stand', quantity: seats },
   ],
   sheets: (p) => [{ sheet: 'number-cards', copies: 1, data: { low: p.lowest, high: p.highest, copies: p.copies, wild: p.wild } }],

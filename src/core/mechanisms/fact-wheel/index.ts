@@ -41,7 +41,7 @@ export const factWheel: Mechanism<WheelParameters> = {
   range: () => ({ low: 0, highA: 1, highB: 1 }),
   simultaneous: () => false,
   createTable,
-  materials: (_p, seats) => [
+  needs: (_p, seats) => [
     { kind: 'fact-wheel', quantity: 1 },
     { kind: 'recording-sheet', quantity: seats },
   ],

@@ -34,7 +34,7 @@ export const matchSets: Mechanism<MatchParameters> = {
   range: () => ({ low: 0, highA: 1, highB: 1 }),
   simultaneous: (p) => p.play === 'all-at-once',
   createTable,
-  materials: () => [
+  needs: () => [
     { kind: 'match-halves', quantity: 1 },
     { kind: 'sand-timer', quantity: 1 },
   ],

@@ -2,8 +2,7 @@ import { firstOf, impossible, inOrder } from '../../play/refuse';
 import type { Mechanism } from '../mechanism';
 import { DEFAULTS, type MeasureParameters, SCHEMA } from './parameters';
 import { howTo } from './howTo';
-import { createTable, unitsOf } from './playOut';
-
+import { createTable, unitMm, unitsOf } from './playOut';
 
 export const measureAndRecord: Mechanism<MeasureParameters> = {
   id: 'measure-and-record',
@@ -47,7 +46,7 @@ export const measureAndRecord: Mechanism<MeasureParameters> = {
   range: () => ({ low: 0, highA: 1, highB: 1 }),
   simultaneous: () => true,
   createTable,
-  materials: (p, seats) => [
+  needs: (p, seats) => [
     {
       kind: p.unit === 'dominoes' ? 'dominoes' : p.unit === 'cubes' ? 'linking-cubes' : p.unit === 'hand-spans' ? 'paper' : 'ruler',
       quantity: p.unit === 'cubes' ? unitsOf(p) * seats : seats,

@@ -38,7 +38,7 @@ export const mirrorIt: Mechanism<MirrorParameters> = {
   range: () => ({ low: 0, highA: 1, highB: 1 }),
   simultaneous: () => true,
   createTable,
-  materials: (_p, seats) => [
+  needs: (_p, seats) => [
     { kind: 'pencils', quantity: seats },
     { kind: 'mirror-tile', quantity: Math.ceil(seats / 2) },
   ],

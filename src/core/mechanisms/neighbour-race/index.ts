@@ -48,10 +48,10 @@ export const neighbourRace: Mechanism<NeighbourParameters> = {
   range: () => ({ low: 0, highA: 1, highB: 1 }),
   simultaneous: () => false,
   createTable,
-  materials: (p, seats) => [
+  needs: (p, seats) => [
     { kind: 'hex-board', quantity: 1 },
     { kind: 'pegs', quantity: seats },
-    { kind: p.faces > 10 ? 'twelve-sided-die' : p.faces > 6 ? 'ten-sided-die' : 'pip-die', quantity: 1 },
+    { chances: [1, p.faces], count: 1 },
   ],
   sheets: (p) => [
     { sheet: 'hex-board', copies: 1, data: { rows: p.rows, width: p.width, ways: p.ways, faces: p.faces, board: p.board, rule: p.rule } },

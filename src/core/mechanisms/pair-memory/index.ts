@@ -66,9 +66,9 @@ export const pairMemory: Mechanism<PairMemoryParameters> = {
   range: (seats) => ({ low: 0, highA: seats[0]!.parameters.highestCard, highB: seats[0]!.parameters.highestCard }),
   simultaneous: () => false,
   createTable,
-  materials: (p) => [
-    p.relation === 'sum' && p.firstLook === 'numerals' && p.secondLook === 'numerals' && p.highestCard <= 10
-      ? { kind: 'number-deck-1-10', quantity: 1 }
+  needs: (p) => [
+    (p.relation === 'sum' || p.relation === 'difference') && p.firstLook === 'numerals' && p.secondLook === 'numerals'
+      ? { cards: [p.lowestCard, p.highestCard], each: 2 }
       : { kind: 'pair-cards', quantity: 1 },
   ],
   sheets: (p) => [

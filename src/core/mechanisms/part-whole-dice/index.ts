@@ -36,8 +36,8 @@ export const partWholeDice: Mechanism<PartWholeParameters> = {
   range: () => ({ low: 0, highA: 1, highB: 1 }),
   simultaneous: () => false,
   createTable,
-  materials: (p, seats) => [
-    { kind: p.faces > 10 ? 'twelve-sided-die' : p.faces > 6 ? 'ten-sided-die' : 'pip-die', quantity: 2 },
+  needs: (p, seats) => [
+    { chances: [p.lowestFace, p.faces], count: 2 },
     { kind: 'recording-sheet', quantity: seats },
     { kind: 'pencils', quantity: seats },
   ],

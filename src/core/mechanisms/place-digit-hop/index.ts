@@ -42,10 +42,11 @@ export const placeDigitHop: Mechanism<HopParameters> = {
   range: () => ({ low: 0, highA: 1, highB: 1 }),
   simultaneous: () => false,
   createTable,
-  materials: (p, seats) => [
-    { kind: p.end <= 120 ? 'hundred-chart' : 'track-board', quantity: 1 },
+  needs: (p, seats) => [
+    { kind: p.end <= 100 ? 'hundred-chart' : 'number-board', quantity: 1 },
     { kind: 'pegs', quantity: seats },
-    { kind: 'digit-cards-0-9', quantity: 1 },
+    { cards: [0, 9], each: 1 },
+    { kind: 'place-cards', quantity: 1 },
   ],
   sheets: (p) => [
     { sheet: 'number-board', copies: 1, data: { from: p.start, to: p.end } },

@@ -44,8 +44,8 @@ export const pressYourLuck: Mechanism<PressYourLuckParameters> = {
   range: () => ({ low: 0, highA: 1, highB: 1 }),
   simultaneous: () => false,
   createTable,
-  materials: (p) => [
-    { kind: p.faces > 10 ? 'twelve-sided-die' : p.faces > 6 ? 'ten-sided-die' : 'pip-die', quantity: p.dice },
+  needs: (p) => [
+    { chances: [1, p.faces], count: p.dice },
     { kind: 'paper', quantity: 1 },
   ],
   sheets: () => [],

@@ -43,6 +43,6 @@ export const quickLook: Mechanism<QuickLookParameters> = {
   range: () => ({ low: 0, highA: 1, highB: 1 }),
   simultaneous: () => true,
   createTable,
-  materials: (p) => [{ kind: p.layout === 'in-a-ten-frame' ? 'ten-frame-cards' : 'dot-cards', quantity: 1 }],
+  needs: (p) => [{ kind: p.layout === 'in-a-ten-frame' ? 'ten-frame-cards' : 'dot-cards', quantity: 1 }],
   sheets: (p) => [{ sheet: 'dot-cards', copies: 1, data: { low: p.lowest, high: p.highest, layout: p.layout } }],
 };

@@ -72,7 +72,11 @@ export const runningTotal: Mechanism<RunningTotalParameters> = {
   }),
   simultaneous: () => false,
   createTable,
-  materials: (p) => [{ kind: 'number-deck-1-10', quantity: Math.max(1, Math.ceil(p.copies / 4)) }],
+  needs: (p) => [
+    { cards: [p.lowestCard, p.highestCard], each: p.copies },
+    ...(p.takeTen + p.reverse + p.skip + p.round > 0 ? [{ kind: 'special-cards', quantity: 1 }] : []),
+    ...(p.bonusStep > 0 || p.matchTop ? [{ kind: 'two-colour-counters', quantity: 20 }] : []),
+  ],
   sheets: (p) => [
     {
       sheet: 'number-cards',

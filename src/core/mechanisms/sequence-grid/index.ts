@@ -49,7 +49,7 @@ export const sequenceGrid: Mechanism<SequenceParameters> = {
   range: () => ({ low: 0, highA: 1, highB: 1 }),
   simultaneous: (p) => p.form === 'each-own-grid',
   createTable,
-  materials: (_p, seats) => [
+  needs: (_p, seats) => [
     { kind: 'recording-sheet', quantity: seats },
     { kind: 'pencils', quantity: seats },
   ],

@@ -55,8 +55,8 @@ export const sortAndGraph: Mechanism<GraphParameters> = {
   range: () => ({ low: 0, highA: 1, highB: 1 }),
   simultaneous: () => true,
   createTable,
-  materials: (p, seats) => [
-    { kind: 'two-colour-counters', quantity: p.pieces * (p.together ? 1 : seats) },
+  needs: (p, seats) => [
+    { kind: 'sorting-things', quantity: p.pieces * (p.together ? 1 : seats) },
     { kind: 'dice-tray', quantity: p.trays },
     { kind: 'recording-sheet', quantity: p.together ? 1 : seats },
   ],

@@ -55,8 +55,16 @@ export const splitAndSpill: Mechanism<SplitParameters> = {
   range: () => ({ low: 0, highA: 1, highB: 1 }),
   simultaneous: () => false,
   createTable,
-  materials: (p, seats) => [
-    { kind: 'two-colour-counters', quantity: p.from === 'bag' ? p.first + p.second : p.counters },
+  needs: (p, seats) => [
+    ...(p.from === 'bag'
+      ? [
+          { kind: 'linking-cubes', quantity: p.first + p.second },
+          { kind: 'bag', quantity: 1 },
+        ]
+      : [
+          { kind: 'two-colour-counters', quantity: p.counters },
+          { kind: 'cup', quantity: 1 },
+        ]),
     ...(p.record ? [{ kind: 'recording-sheet', quantity: seats }] : []),
   ],
   sheets: (p, seats) => (p.record ? [{ sheet: 'recording-sheet', copies: seats, data: { counters: p.counters, lines: p.rounds } }] : []),

@@ -38,7 +38,7 @@ export const stackOrLineUp: Mechanism<StackParameters> = {
   range: () => ({ low: 0, highA: 1, highB: 1 }),
   simultaneous: () => true,
   createTable,
-  materials: (p, seats) => [
+  needs: (p, seats) => [
     {
       kind: p.build === 'stacked' ? 'linking-cubes' : 'dominoes',
       quantity: p.build === 'stacked' ? p.pieces * seats : Math.ceil(seats / 2),

@@ -34,7 +34,7 @@ export const storyCards: Mechanism<StoryParameters> = {
   range: () => ({ low: 0, highA: 1, highB: 1 }),
   simultaneous: () => false,
   createTable,
-  materials: (p) => [
+  needs: (p) => [
     { kind: 'story-card-set', quantity: 1 },
     { kind: 'two-colour-counters', quantity: Math.min(20, p.highest) },
   ],

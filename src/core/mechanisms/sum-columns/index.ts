@@ -68,10 +68,10 @@ export const sumColumns: Mechanism<SumColumnsParameters> = {
   }),
   simultaneous: () => false,
   createTable,
-  materials: (p) => [
+  needs: (p) => [
     p.draw === 'no-return'
-      ? { kind: 'number-deck-1-10', quantity: 1 }
-      : { kind: p.highestFace <= 6 ? 'pip-die' : p.highestFace <= 10 ? 'ten-sided-die' : 'twelve-sided-die', quantity: p.dice },
+      ? { cards: [p.lowestFace, p.highestFace], each: p.copies }
+      : { chances: [p.lowestFace, p.highestFace], count: p.dice },
     { kind: 'column-sheet', quantity: 1 },
   ],
   sheets: (p, seats) => [{ sheet: 'column-sheet', copies: seats, data: { first: p.firstColumn, last: p.lastColumn, height: p.height } }],

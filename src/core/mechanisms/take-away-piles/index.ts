@@ -40,6 +40,6 @@ export const takeAwayPiles: Mechanism<TakeAwayParameters> = {
   range: () => ({ low: 0, highA: 1, highB: 1 }),
   simultaneous: () => false,
   createTable,
-  materials: (p) => (p.form === 'take-away' ? [{ kind: 'two-colour-counters', quantity: p.size * p.piles }] : []),
+  needs: (p) => (p.form === 'take-away' ? [{ kind: 'two-colour-counters', quantity: p.size * p.piles }] : []),
   sheets: () => [],
 };

@@ -76,7 +76,7 @@ export const targetCombine: Mechanism<TargetCombineParameters> = {
   }),
   simultaneous: () => true,
   createTable,
-  materials: () => [
+  needs: () => [
     { kind: 'target-cards', quantity: 1 },
     { kind: 'paper', quantity: 1 },
   ],

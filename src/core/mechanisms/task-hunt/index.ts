@@ -54,7 +54,7 @@ export const taskHunt: Mechanism<HuntParameters> = {
   range: () => ({ low: 0, highA: 1, highB: 1 }),
   simultaneous: () => true,
   createTable,
-  materials: (_p, seats) => [
+  needs: (_p, seats) => [
     { kind: 'task-card-set', quantity: 1 },
     { kind: 'recording-sheet', quantity: seats },
     { kind: 'pencils', quantity: seats },

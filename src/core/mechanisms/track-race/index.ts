@@ -65,10 +65,10 @@ export const trackRace: Mechanism<TrackRaceParameters> = {
   range: () => ({ low: 0, highA: 1, highB: 1 }),
   simultaneous: () => false,
   createTable,
-  materials: (p, seats) => [
+  needs: (p, seats) => [
     { kind: p.end === 100 && p.start === 0 ? 'hundred-chart' : 'track-board', quantity: 1 },
     { kind: 'pegs', quantity: seats },
-    { kind: p.highestFace > 6 ? 'ten-sided-die' : 'pip-die', quantity: p.move === 'sum' || p.move === 'signed' ? p.dice : 2 },
+    { chances: [p.lowestFace, p.highestFace], count: p.move === 'sum' || p.move === 'signed' ? p.dice : p.move === 'difference' ? 2 : 1 },
     ...(p.move === 'signed' ? [{ kind: 'operation-die', quantity: 1 }] : []),
     ...(p.tokens === 'none' ? [] : [{ kind: 'two-colour-counters', quantity: 5 * seats }]),
   ],

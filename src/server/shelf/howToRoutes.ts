@@ -1,0 +1,48 @@
+import { eq, inArray } from 'drizzle-orm';
+import { checkParameters } from '../../contract/parameters';
+import { type HowToWire, howToWire as wire } from '../../contract/wire/howTo';
+import { mechanismById } from '../../core/mechanisms/registry';
+import { usualSeats } from '../../core/simulate/usualSeats';
+import type { Db } from '../db/db';
+import { games, variants } from '../db/schema';
+import { ProblemError, refuse } from '../http/problemError';
+import { serve } from '../http/route';
+import { planById } from '../planning/planById';
+import { titles } from '../shared/titles';
+import { howToWire, ownLines } from './howToOf';
+import { variantById, type VariantRow } from './shelfRows';
+
+export const howToRoutes = serve(wire, {
+  'POST /how-to': ({ db, body }) => {
+    const checked = checkParameters(body.mechanism, body.parameters ?? {});
+    if (!checked.ok) throw new ProblemError(checked.problem);
+    const m = mechanismById(body.mechanism)!;
+    const seats = body.seats ?? usualSeats(m.seats);
+    if (!Number.isInteger(seats) || seats < m.seats.min || seats > m.seats.max)
+      throw refuse('out-of-range', `“${m.title}” is played by ${m.seats.min} to ${m.seats.max}.`, 'seats');
+    return howToWire(m, checked.value, seats, body.ages ?? [7, 12], titles(db).kind);
+  },
+  'GET /variants/{id}/how-to': ({ db, params }) => ({ howTo: of(variantById(db, params.id), titles(db).kind) }),
+  'GET /plans/{id}/how-to': ({ db, params }) => {
+    const seated = planById(db, params.id).rounds.flatMap((r) => r.tables.flatMap((t) => t.seats.map((s) => s.variant)));
+    return { items: forTables(db, [...new Set(seated)]) };
+  },
+});
+
+function forTables(db: Db, ids: readonly string[]): { variant: string; title: string; own: string[]; howTo: HowToWire | null }[] {
+  if (ids.length === 0) return [];
+  const title = titles(db);
+  return db
+    .select({ variant: variants, rules: games.rules })
+    .from(variants)
+    .innerJoin(games, eq(games.id, variants.gameId))
+    .where(inArray(variants.id, [...ids]))
+    .all()
+    .map(({ variant: v, rules }) => ({ variant: v.id, title: v.title, own: ownLines(rules, [v.mechanism]), howTo: of(v, title.kind) }));
+}
+
+function of(v: VariantRow, kind: (id: string) => string): HowToWire | null {
+  const m = v.mechanism === null ? undefined : mechanismById(v.mechanism);
+  if (!m || !checkParameters(m.id, v.parameters).ok) return null;
+  return howToWire(m, v.parameters, usualSeats({ min: v.playersMin, max: v.playersMax }), [v.agesMin, v.agesMax], kind);
+}
