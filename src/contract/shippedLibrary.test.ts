@@ -1,6 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { mechanismById, mechanisms } from '../core/mechanisms/registry';
 import { materialsOf } from '../core/mechanisms/versionFacts';
+import { isAim } from '../core/skills/narrower';
+import { gameCanAimAt } from '../core/skills/skill';
 import { usualSeats } from '../core/simulate/usualSeats';
 import { profileSummary } from '../core/simulate/profileSummary';
 import { Simulation } from '../core/simulate/simulation';
@@ -14,15 +16,49 @@ const all = shippedLibrary.flatMap((game) => game.variants.map((variant) => ({ g
 
 describe('the shipped library', () => {
   it('holds sixty games and a hundred and fifty versions, two games at least of every family', () => {
-    expect(shippedLibrary.length).toBeGreaterThanOrEqual(60);
-    expect(all.length).toBeGreaterThanOrEqual(150);
+    expect(shippedLibrary.length).toBeGreaterThanOrEqual(123);
+    expect(all.length).toBeGreaterThanOrEqual(338);
     for (const m of mechanisms) expect([m.id, shippedLibrary.filter((g) => g.mechanism === m.id).length >= 2]).toEqual([m.id, true]);
     expect(new Set(shippedLibrary.map((g) => g.id)).size).toBe(shippedLibrary.length);
   });
 
-  it('has thirty versions and more for nine to twelve years', () => {
-    expect(all.filter(({ variant }) => variant.ages[1] >= 11 || variant.ages[0] >= 9).length).toBeGreaterThanOrEqual(30);
+  it('has sixty versions and more for nine to twelve years, forty for shapes, measures and data', () => {
+    expect(all.filter(({ variant }) => variant.ages[1] >= 11 || variant.ages[0] >= 9).length).toBeGreaterThanOrEqual(60);
+    const shapesAndMeasures = ['Shapes and patterns', 'Measuring, time and money'];
+    expect(all.filter(({ game }) => shapesAndMeasures.includes(game.bin)).length).toBeGreaterThanOrEqual(40);
   });
+
+  it('has two versions at least for every step that a game can aim at, but for those named', () => {
+    const graph = shippedGraph();
+    const met = new Map<string, number>();
+    for (const { game, variant } of all)
+      for (const [skill, dose] of shippedProfile(game.id, variant.id)?.doses ?? []) {
+        const nature = graph.skills[graph.indexOf.get(skill)!]!.nature;
+        if (dose >= (nature === 'by-heart' || nature === 'method' ? doseOfFacts : doseOfIdeas)) met.set(skill, (met.get(skill) ?? 0) + 1);
+      }
+    const aims = graph.skills.filter((s, k) => gameCanAimAt(s) && isAim(graph, k));
+    expect(aims.filter((s) => (met.get(s.id) ?? 0) === 0).map((s) => s.id)).toEqual([]);
+    expect(
+      aims
+        .filter((s) => met.get(s.id) === 1)
+        .map((s) => s.id)
+        .sort(),
+    ).toEqual([...onceOnly].sort());
+    // What no item can show says why; at most twelve steps.
+    const without = graph.skills.filter((s) => s.predicate === null);
+    expect(without.length).toBeLessThanOrEqual(12);
+    for (const s of without) expect(s.whyNoItems!.length).toBeGreaterThan(20);
+  });
+
+  it.each(all.map((v) => [v.name, v] as const))(
+    '%s ends in its stated minutes, nine times of ten, and wastes few turns',
+    (_, { game, variant }) => {
+      const profile = shippedProfile(game.id, variant.id)!;
+      expect(profile.minutes[2]).toBeLessThanOrEqual(variant.minutes);
+      expect(variant.minutes).toBeLessThanOrEqual(variant.ages[1] <= 8 && variant.ages[0] < 7 ? 16 : longest);
+      expect(profile.idleTurns).toBeLessThanOrEqual(mostIdle);
+    },
+  );
 
   it('has no two versions with the same numbers and rules', () => {
     const keys = all.map(({ game, variant }) => {
@@ -85,6 +121,23 @@ describe('the shipped library', () => {
   });
 });
 
+/** Chances in ten minutes that make a game one for a fact or a method, and for an idea, a story or a figure. */
+const [doseOfFacts, doseOfIdeas] = [3, 1];
+/** Steps that one version only practises enough. */
+const onceOnly: readonly string[] = [
+  'adjust',
+  'ten-less',
+  'take-1-inside',
+  'ten-hundred-more',
+  'next-hundred',
+  'odd-even',
+  'squares',
+  'times-missing',
+  'equal-fractions',
+];
+/** Minutes of the longest version, and share of turns in which nothing can be done. */
+const [longest, mostIdle] = [24, 0.35];
+
 /** Chances in ten minutes below which nothing is practised. */
 const leastPractice = 1;
 /** What a name promises is more than met in passing. */
@@ -101,15 +154,15 @@ const promises: readonly (readonly [RegExp, RegExp])[] = [
   [/twenty-fives|by thousands/, /^(skip|count|add)-/],
   [
     /^halves$|eighths|twelfths|three of a kind|fractions/,
-    /^(halves|unit-fractions|name-fractions|equal-fractions|equal-easy|compare-like|compare-unlike|add-like|wholes)/,
+    /^(fraction-|percent|simplify|halves|unit-fractions|name-fractions|equal-fractions|equal-easy|compare-like|compare-unlike|add-like|wholes)/,
   ],
   [/row by row|sides times/, /^(area|rows)/],
-  [/rounding|nearest/, /^round-/],
+  [/rounding|nearest|rounded/, /^(round-|decimal-round)/],
   [/differences$/, /^take-/],
   [/^sums|cards, sums/, /^add-/],
   [/products/, /^times-/],
   [/quarter turns/, /^turns/],
-  [/below zero|colder/, /^negative/],
+  [/below zero|colder/, /^(negative|temperature)/],
 ];
 const named = (title: string, game: string): RegExp[] =>
   // A game that lays edges or beams side by side is named by its numbers, not by its steps.
@@ -122,7 +175,5 @@ const waiting: readonly string[] = [
   'lamp-oil-ten/halves',
   'the-conductors-packet/falling-by-fives',
   'countdown-to-departure/back-by-tens',
-  'countdown-to-departure/by-twenty-fives',
-  'countdown-to-departure/by-thousands',
   'paving-the-platform/row-by-row',
 ];

@@ -1,8 +1,9 @@
 import { fractionText } from '../core/items/fraction';
+import { type ActName, actNames, isAct } from '../core/items/acts';
+import { actText } from './actText';
 import type { Item, Operation } from '../core/items/item';
 
-/** What people read for each act of mathematics. */
-export const operationWords: Readonly<Record<Operation, string>> = {
+const plainWords: Readonly<Record<Exclude<Operation, ActName>, string>> = {
   add: 'adding',
   subtract: 'taking away',
   multiply: 'multiplying',
@@ -37,6 +38,11 @@ export const operationWords: Readonly<Record<Operation, string>> = {
   area: 'finding areas',
   turn: 'turning',
 };
+/** What people read for each act of mathematics. */
+export const operationWords = {
+  ...plainWords,
+  ...(Object.fromEntries(actNames.map((name) => [name, actText[name].words])) as Record<ActName, string>),
+} as Readonly<Record<Operation, string>>;
 
 /** Hue of each operation in charts, by strand colour. */
 export const operationHue = (op: string): string =>
@@ -115,6 +121,8 @@ export function itemText(item: Item): string {
       return `${x} squares from the line, mirrored`;
     case 'turn':
       return `${y} quarter turns`;
+    default:
+      return actText[op].say(a, b, result);
   }
 }
 
@@ -164,6 +172,6 @@ export function questionText({ op, a, b, result, unknown, rep }: Item): string |
     case 'subtract-fraction':
       return `${fractionText(a)} − ${fractionText(b)} = ?`;
     default:
-      return null;
+      return isAct(op) ? (actText[op].ask?.(a, b) ?? null) : null;
   }
 }

@@ -1,7 +1,7 @@
+import { type ActName, actNames, acts } from './acts';
 import { addFractions, compareFractions, subtractFractions } from './fraction';
 
-/** Every act of mathematics a game can ask for. */
-export const operations = [
+const plainOperations = [
   'add',
   'subtract',
   'multiply',
@@ -36,7 +36,9 @@ export const operations = [
   'area',
   'turn',
 ] as const;
-export type Operation = (typeof operations)[number];
+/** Every act of mathematics a game can ask for. */
+export const operations = [...plainOperations, ...actNames] as const;
+export type Operation = (typeof plainOperations)[number] | ActName;
 
 /** Operations whose numbers are fractions, written as codes. */
 export const fractionOps: readonly Operation[] = [
@@ -71,6 +73,8 @@ export const representations = [
   'story-take-from',
   'story-together',
   'story-compare',
+  'story-groups',
+  'story-two-step',
 ] as const;
 export type Representation = (typeof representations)[number];
 
@@ -158,5 +162,7 @@ export function resultOf(op: Operation, a: number, b: number): number {
     // The value `a` on a scale of `b`.
     case 'read-graph':
       return a;
+    default:
+      return acts[op].result(a, b);
   }
 }

@@ -26,10 +26,26 @@ const ruleLines = (h: HowTo): string[] => [...h.setUp, ...h.turn, ...h.scoring, 
 
 /** What words of a rule claim that players do, and the operations of items that make it true. */
 const claims: readonly (readonly [RegExp, readonly Operation[]])[] = [
-  [/\b(multipl(y|ied)|times facts?|product)\b/i, ['multiply', 'area', 'times-family', 'factor', 'divide']],
+  [
+    /\b(multipl(y|ied)|times facts?|product)\b/i,
+    [
+      'multiply',
+      'area',
+      'times-family',
+      'factor',
+      'divide',
+      'power',
+      'times-fraction',
+      'machine-rule',
+      'estimate-product',
+      'plus-times',
+      'multiply-fraction',
+      'multiply-decimal',
+    ],
+  ],
   [
     /\b(add(s|ed)? (it|them|your|each|the|row)|two numbers to add|the sum\b|add up)/i,
-    ['add', 'compose', 'fact-family', 'add-fraction', 'next-in-sequence'],
+    ['add', 'compose', 'fact-family', 'add-fraction', 'next-in-sequence', 'add-decimal', 'sum-of-three'],
   ],
   [
     /\btake (it|them|the smaller|the part|\d+) (away|from)|take the smaller from/i,
@@ -40,6 +56,14 @@ const claims: readonly (readonly [RegExp, readonly Operation[]])[] = [
   [
     /\bfractions?\b/i,
     [
+      'percent-name',
+      'fraction-of',
+      'simplify-fraction',
+      'mixed-number',
+      'times-fraction',
+      'multiply-fraction',
+      'divide-fraction',
+      'divide-to-fraction',
       'name-fraction',
       'equivalent-fraction',
       'compare-fraction',
@@ -52,8 +76,8 @@ const claims: readonly (readonly [RegExp, readonly Operation[]])[] = [
     ],
   ],
   [/\bcounts? back\b/i, ['next-in-sequence']],
-  [/\bcoins?\b/i, ['count-money']],
-  [/\bclock face|time it is\b/i, ['tell-time', 'elapsed-time']],
+  [/\bcoins?\b/i, ['count-money', 'subtract-decimal']],
+  [/\bclock face|time it is\b/i, ['tell-time', 'elapsed-time', 'clock-24']],
 ];
 
 /** Numbers that stand in a rule without being a parameter or coming from two of them. */
@@ -148,7 +172,18 @@ describe('how a version is played', () => {
 
 /** Families whose lines carry an example in numbers: a number built, a digit drawn, a sequence dealt. */
 const exampleIn = (id: string): boolean =>
-  ['build-a-number', 'place-digit-hop', 'deal-order-puzzle', 'edge-tiles', 'split-and-spill'].includes(id);
+  [
+    'build-a-number',
+    'place-digit-hop',
+    'deal-order-puzzle',
+    'edge-tiles',
+    'split-and-spill',
+    'fill-the-whole',
+    'money-race',
+    'sets-and-runs',
+    'match-sets',
+    'tens-or-ones',
+  ].includes(id);
 
 /** Parameters that are no rule: how well somebody plays, what is gone from a deck, how a board is drawn. */
 const untold = new Set(['missing', 'memory', 'holdAt', 'steady', 'seconds', 'aim', 'wasted']);

@@ -53,6 +53,10 @@ const beside: Readonly<Record<string, Readonly<Record<string, object>>>> = {
     bottom: { join: 'fraction' },
     sayHalf: { join: 'fraction' },
   },
+  'angle-aim': { whole: { play: 'finds-the-missing-one' } },
+  'calendar-hunt': { step: { cards: 'twenty-four-hours' }, longest: { cards: 'timetable' } },
+  'sets-and-runs': { step: { cards: 'multiples-in-a-row' } },
+  'boxes-and-nets': { pieces: { task: 'build-from-pieces' } },
   'deal-order-puzzle': { under: { help: 'none' }, starts: { help: 'none' }, pattern: { help: 'none' } },
 };
 

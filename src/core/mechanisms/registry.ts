@@ -37,6 +37,21 @@ import { takeAwayPiles } from './take-away-piles';
 import { targetCombine } from './target-combine';
 import { taskHunt } from './task-hunt';
 import { trackRace } from './track-race';
+import { fillTheWhole } from './fill-the-whole';
+import { tensOrOnes } from './tens-or-ones';
+import { claimRectangles } from './claim-rectangles';
+import { productBoard } from './product-board';
+import { remainderRace } from './remainder-race';
+import { factorTake } from './factor-take';
+import { findTheSpot } from './find-the-spot';
+import { guessMyRule } from './guess-my-rule';
+import { whichShape } from './which-shape';
+import { angleAim } from './angle-aim';
+import { calendarHunt } from './calendar-hunt';
+import { estimateJar } from './estimate-jar';
+import { moneyRace } from './money-race';
+import { setsAndRuns } from './sets-and-runs';
+import { boxesAndNets } from './boxes-and-nets';
 
 /** Every rule family; one folder and one line here adds another. */
 export const mechanisms = [
@@ -78,6 +93,21 @@ export const mechanisms = [
   compareCards,
   pressYourLuck,
   takeAwayPiles,
+  fillTheWhole,
+  tensOrOnes,
+  claimRectangles,
+  productBoard,
+  remainderRace,
+  factorTake,
+  findTheSpot,
+  guessMyRule,
+  whichShape,
+  angleAim,
+  calendarHunt,
+  estimateJar,
+  moneyRace,
+  setsAndRuns,
+  boxesAndNets,
 ] as unknown as readonly Mechanism[];
 
 const byId = new Map(mechanisms.map((m) => [m.id, m]));

@@ -25,6 +25,12 @@ export class Deck {
     this.left = this.cards.length;
   }
 
+  /** Makes these cards of the deck the ones that are left. */
+  putBack(cards: ArrayLike<number>): void {
+    this.cards.set(cards);
+    this.left = cards.length;
+  }
+
   /** The next card; −1 when the deck is out. */
   draw(rng: Rng): number {
     if (this.left === 0) return -1;

@@ -65,7 +65,7 @@ describe('what a version needs', () => {
   // The list of versions whose things once could not play them.
   it.each([
     ['short-change', 'to-twenty', 'twenty-sided-die'],
-    ['branch-line', 'to-two-hundred-by-twelves', 'twelve-sided-die'],
+    ['branch-line', 'to-a-hundred-and-twenty-by-twelves', 'twelve-sided-die'],
     ['shutters-down', 'one-to-six-small-dice', 'four-sided-die'],
     ['any-spare-wire', 'twenties', 'number-cards'],
     ['matching-shades', 'four-apart', 'number-cards'],

@@ -1,5 +1,6 @@
 import type { Item, Operation } from '../items/item';
 import type { Problem } from '../shared/codes';
+import { acts, isAct } from '../items/acts';
 import { tenTraitOf } from '../items/traits';
 
 /**
@@ -102,7 +103,7 @@ export function secondsOfOperation(time: TimeModel, op: Operation): number | nul
     case 'elapsed-time':
       return time.hardSeconds;
     default:
-      return null;
+      return isAct(op) ? time[`${acts[op].pace}Seconds`] : null;
   }
 }
 

@@ -1,4 +1,5 @@
 import { compareFractions, denominatorOf, fractionCode, greatestCommonDivisor } from '../items/fraction';
+import { acts, isAct } from '../items/acts';
 import { fractionOps, type Item, type Operation, operations, resultOf, type Unknown } from '../items/item';
 import { below, createRng, type Rng } from '../shared/rng';
 import { compilePredicate, operationsOf } from './compilePredicate';
@@ -51,6 +52,11 @@ function oneWay(p: ItemPredicate, rng: Rng): ItemPredicate {
 }
 
 function draw(op: Operation, p: ItemPredicate, rng: Rng): Omit<Item, 'rep' | 'unknown'> | null {
+  if (isAct(op)) {
+    const { operands } = acts[op];
+    const [a, b] = operands[below(rng, operands.length)]!;
+    return { op, a, b, result: resultOf(op, a, b) };
+  }
   if (fractionOps.includes(op)) {
     const pool = p.denominators ?? denominators;
     const fraction = (): number => {

@@ -1,4 +1,5 @@
 import { fractionCode } from '../items/fraction';
+import { acts, isAct } from '../items/acts';
 import { fractionOps, type Item, type Operation, operations, type Representation, resultOf, type Unknown } from '../items/item';
 import type { ItemPredicate, SkillNature } from './skill';
 import { prerequisitesOf, type SkillGraph } from './skillGraph';
@@ -48,6 +49,17 @@ function eachItem(
   const item: { -readonly [K in keyof Item]: Item[K] } = { op, a: 0, b: 0, result: 0, unknown: 'result', rep: 'numerals' };
   for (const rep of reps)
     for (const unknown of unknowns) {
+      if (isAct(op)) {
+        item.rep = rep;
+        item.unknown = unknown;
+        for (const [a, b] of acts[op].operands) {
+          item.a = a;
+          item.b = b;
+          item.result = resultOf(op, a, b);
+          see(item);
+        }
+        continue;
+      }
       const values = rep === 'numerals' && unknown === 'result' && !alone ? wide : narrow;
       item.rep = rep;
       item.unknown = unknown;

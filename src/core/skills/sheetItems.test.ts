@@ -42,6 +42,6 @@ describe('questions for a sheet', () => {
     expect(sheetItems(s, graph.skills, 10, 8)).not.toEqual(sheetItems(s, graph.skills, 10, 9));
   });
   it('has nothing to ask where items cannot show the skill', () => {
-    expect(sheetItems(skill('ratio'), graph.skills, 10)).toEqual([]);
+    expect(sheetItems(skill('order-to-20'), graph.skills, 10)).toEqual([]);
   });
 });

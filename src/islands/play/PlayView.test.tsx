@@ -4,7 +4,7 @@ import userEvent from '@testing-library/user-event';
 import { describe, expect, it } from 'vitest';
 import { game, islandTest, learner, page, Refusal, session } from '../island.testing';
 import { mechanismById } from '../../core/mechanisms/registry';
-import { howToWire } from '../../server/shelf/howToOf';
+import { howToWire } from '../../contract/howToOf';
 import PlayView from './PlayView';
 
 const { api, show, gone } = islandTest();

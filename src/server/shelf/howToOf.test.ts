@@ -2,7 +2,8 @@ import { describe, expect, it } from 'vitest';
 import formerLines from '../../../data/library/formerLines.json';
 import { shippedLibrary } from '../../contract/shippedLibrary';
 import { mechanismById } from '../../core/mechanisms/registry';
-import { howToWire, ownLines } from './howToOf';
+import { howToWire } from '../../contract/howToOf';
+import { ownLines } from './howToOf';
 
 describe('how a version of the shelf is played', () => {
   it('leaves out lines that once spoke for all versions of a game, and keeps the owner’s', () => {

@@ -1,4 +1,5 @@
 import { eq, inArray } from 'drizzle-orm';
+import { howToWire } from '../../contract/howToOf';
 import { checkParameters } from '../../contract/parameters';
 import { type HowToWire, howToWire as wire } from '../../contract/wire/howTo';
 import { mechanismById } from '../../core/mechanisms/registry';
@@ -9,7 +10,7 @@ import { ProblemError, refuse } from '../http/problemError';
 import { serve } from '../http/route';
 import { planById } from '../planning/planById';
 import { titles } from '../shared/titles';
-import { howToWire, ownLines } from './howToOf';
+import { ownLines } from './howToOf';
 import { variantById, type VariantRow } from './shelfRows';
 
 export const howToRoutes = serve(wire, {

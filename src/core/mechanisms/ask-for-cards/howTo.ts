@@ -12,10 +12,10 @@ const belong = (p: AskParameters): string => {
 /** Two cards that belong together in this version. */
 function pairOf(p: AskParameters): [number | string, number | string] {
   if (p.relation === 'make-a-sum') {
-    const x = Math.max(p.lowest, p.number - p.highest, Math.ceil(p.number * 0.3));
+    const x = Math.max(p.lowest, p.number - p.highest, p.lowest + Math.ceil((p.number * 0.3 - p.lowest) / p.by) * p.by);
     return [x, p.number - x];
   }
-  if (p.relation === 'differ-by') return [p.lowest + 1, p.lowest + 1 + p.number];
+  if (p.relation === 'differ-by') return [p.lowest + p.by, p.lowest + p.by + p.number];
   if (p.relation === 'are-equal') return [p.highest - 1, p.highest - 1];
   return [text(fractionCode(1, 2)), text(fractionCode(2, 4))];
 }
@@ -28,7 +28,7 @@ export function howTo(p: AskParameters): HowTo {
   return {
     setUp: [
       `Deal ${many(p.hand, 'card')} to everyone${p.drawPile ? '; the rest is the draw pile' : ', and put the rest away'}.`,
-      ...(fractions ? [] : [`The cards go from ${fromTo(p.lowest, p.highest)}, ${p.copies} of each.`]),
+      ...(fractions ? [] : [`The cards go from ${fromTo(p.lowest, p.highest)}${p.by > 1 ? ` by ${p.by}s` : ''}, ${p.copies} of each.`]),
       `Lay down at once any ${group} that ${belong(p)}.`,
     ],
     turn: [

@@ -73,7 +73,11 @@ export const askForCards: Mechanism<AskParameters> = {
   simultaneous: () => false,
   createTable,
   needs: (p, seats) => [
-    p.relation === 'are-equal-fractions' ? { kind: 'pair-cards', quantity: 1 } : { cards: [p.lowest, p.highest], each: p.copies },
+    p.relation === 'are-equal-fractions'
+      ? { kind: 'pair-cards', quantity: 1 }
+      : p.by > 1
+        ? { kind: 'number-cards', quantity: 1 }
+        : { cards: [p.lowest, p.highest], each: p.copies },
     { kind: 'card-stand', quantity: seats },
   ],
   sheets: (p) => [

@@ -6,6 +6,7 @@ export const { SCHEMA, DEFAULTS } = parameters({
   together: oneOf('Laid down as', ['pairs', 'triples'], 'pairs'),
   lowest: whole('Lowest card', 0, 50, 0),
   highest: whole('Highest card', 2, 100, 10),
+  by: whole('Cards go by', 1, 50, 1),
   copies: whole('Copies of each card', 1, 6, 4),
   hand: whole('Cards in hand', 2, 8, 5),
   missing: missingCards(),

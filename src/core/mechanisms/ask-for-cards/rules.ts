@@ -44,7 +44,11 @@ export const equalFractions: readonly (readonly (readonly [number, number])[])[]
 
 /** The whole deck: numbers, or for fractions family × 8 + form. */
 export function deckOf(p: AskParameters): number[] {
-  if (p.relation !== 'are-equal-fractions') return leftOf(numberCards(p.lowest, p.highest, p.copies), p.missing);
+  if (p.relation !== 'are-equal-fractions')
+    return leftOf(
+      numberCards(p.lowest, p.highest, p.copies).filter((c) => (c - p.lowest) % p.by === 0),
+      p.missing,
+    );
   return equalFractions.flatMap((forms, f) => forms.slice(0, p.copies).map((_, i) => f * 8 + i));
 }
 

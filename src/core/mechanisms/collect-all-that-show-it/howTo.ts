@@ -27,7 +27,7 @@ export function howTo(p: CollectParameters): HowTo {
         : p.play === 'against'
           ? 'Everyone gathers pieces that show it, each for oneself.'
           : 'All of you gather every piece that shows it, together.',
-      'None left of that number? The next player throws.',
+      p.noneLeft === 'throws-on' ? 'None left of that number? Throw again.' : 'None left of that number? The next player throws.',
     ],
     scoring: p.play === 'together' ? [] : ['Each piece you gather is a point.'],
     end: `Stop when the table is bare, or after ${many(p.throws, 'throw')}.`,

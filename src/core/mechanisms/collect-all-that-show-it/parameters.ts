@@ -8,6 +8,7 @@ export const { SCHEMA, DEFAULTS } = parameters({
   thrown: oneOf('The number thrown is', ['one-die', 'two-dice-sum'], 'one-die'),
   play: oneOf('Played', ['together', 'against', 'in-turn'], 'together'),
   throws: whole('Throws at most', 5, 80, 40),
+  noneLeft: oneOf('None left of a number', ['throws-on', 'is-lost'], 'throws-on'),
   sayFirst: yesNo('Says how many there will be', false),
 });
 export type CollectParameters = typeof DEFAULTS;

@@ -20,7 +20,10 @@ export function createTable(seats: readonly Seat<CollectParameters>[]): PlayGame
     let left = (p.highest - p.lowest + 1) * p.each;
     for (let turn = 0; turn < p.throws && left > 0; turn++) {
       const s = turn % count;
-      const value = throwValue(p, s, rng, log);
+      let value = throwValue(p, s, rng, log);
+      // None left of it: throw on, so that nobody's turn is lost.
+      for (let again = 0; p.noneLeft === 'throws-on' && lying[value] === 0 && again < mostAgain; again++)
+        value = throwValue(p, s, rng, log);
       const there = lying[value]!;
       log.turn(s, there);
       log.note(s, there > 0 ? 0 : 1, value, there);
@@ -35,6 +38,9 @@ export function createTable(seats: readonly Seat<CollectParameters>[]): PlayGame
     } else settle(log, seats);
   };
 }
+
+/** Throws in one turn, so that a turn ends. */
+const mostAgain = 12;
 
 function throwValue(p: CollectParameters, s: number, rng: Rng, log: GameLog): number {
   if (p.thrown === 'one-die') {

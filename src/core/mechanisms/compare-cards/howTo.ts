@@ -17,6 +17,7 @@ function turned(p: CompareParameters): { own: (number | string)[]; theirs: (numb
   const make = (cards: number[]): string => {
     if (p.join === 'number') return cards.map((c) => c % 10).join('');
     const worth = cards.map((c) => c * p.worth);
+    if (agreedWords(p)) return String(agreedResult(p, worth[0]!));
     if (p.join === 'sum') return String(worth.reduce((a, b) => a + b, 0));
     if (p.join === 'product') return String(worth.reduce((a, b) => a * b, 1));
     return String(worth.reduce((a, b) => Math.abs(a - b)));
@@ -24,11 +25,41 @@ function turned(p: CompareParameters): { own: (number | string)[]; theirs: (numb
   return { own, theirs, makes: [make(own), make(theirs)] };
 }
 
+/** What is done with one card and the agreed number; null where cards are joined with one another. */
+function agreedWords(p: CompareParameters): string | null {
+  switch (p.join) {
+    case 'times':
+      return `Multiply it by ${p.by} and say what it makes.`;
+    case 'times-itself':
+      return 'Multiply it by itself and say what it makes.';
+    case 'doubled':
+      return 'Double it and say what it makes.';
+    case 'shared-by':
+      return `It stands for ${p.by} times as much: divide that by ${p.by} and say both.`;
+    case 'taken-from':
+      return `Take your card away from ${p.by} and say what is left.`;
+    case 'up-to-the-next':
+      return `Say how much is missing to the next ${p.by}.`;
+    default:
+      return null;
+  }
+}
+
+function agreedResult(p: CompareParameters, card: number): number {
+  if (p.join === 'times') return card * p.by;
+  if (p.join === 'times-itself') return card * card;
+  if (p.join === 'doubled') return 2 * card;
+  if (p.join === 'taken-from') return p.by - card;
+  return p.join === 'up-to-the-next' ? p.by - (card % p.by) : card;
+}
+
 function joined(p: CompareParameters): string {
   if (p.join === 'fraction')
     return p.bottom > 0
       ? `Your card goes over ${p.bottom}: say the fraction.`
       : 'The smaller of your two cards goes over the larger: say the fraction.';
+  const agreed = agreedWords(p);
+  if (agreed) return agreed;
   if (p.cards === 1) return 'Say your number.';
   if (p.join === 'sum') return 'Add your cards and say what they make.';
   if (p.join === 'product') return 'Multiply your cards and say what they make.';

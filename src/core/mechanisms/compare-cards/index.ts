@@ -3,9 +3,11 @@ import type { Problem } from '../../shared/codes';
 import { leftOf, numberCards } from '../../play/deck';
 import { firstOf, impossible, inOrder, sharedBy } from '../../play/refuse';
 import type { Mechanism } from '../mechanism';
-import { type CompareParameters, DEFAULTS, SCHEMA } from './parameters';
+import { type CompareParameters, DEFAULTS, SCHEMA, withOne } from './parameters';
 import { howTo } from './howTo';
 import { createTable } from './playOut';
+
+const isWithOne = (p: CompareParameters): boolean => (withOne as readonly string[]).includes(p.join);
 
 /** The largest value a player's cards can make. */
 function largest(p: CompareParameters): number {
@@ -63,8 +65,14 @@ export const compareCards: Mechanism<CompareParameters> = {
         p.join !== 'fraction' &&
         p.join !== 'sum' &&
         p.join !== 'number' &&
+        !isWithOne(p) &&
         impossible('join', 'One card has nothing to be joined with.'),
+      isWithOne(p) && p.cards > 1 && impossible('cards', 'One card each is enough beside an agreed number.'),
+      isWithOne(p) && p.lowest < 1 && impossible('lowest', 'Begin with one beside an agreed number.'),
+      p.join === 'taken-from' && p.highest >= p.by && impossible('by', `A card of ${p.highest} cannot be taken from ${p.by}.`),
+      isWithOne(p) && p.highest * p.by > 100_000 && impossible('by', 'Such numbers are too large for a card game.'),
       p.worth > 1 &&
+        p.join !== 'up-to-the-next' &&
         p.join !== 'sum' &&
         p.join !== 'difference' &&
         impossible('worth', 'Tens, hundreds and thousands can be added, subtracted or compared here, nothing else.'),
@@ -82,6 +90,7 @@ export const compareCards: Mechanism<CompareParameters> = {
         'tie',
         'rounds',
         'join',
+        'by',
         'onLine',
         ...(p.join === 'fraction' && p.howMuchMore ? (['bottom'] as const) : []),
       ]),
@@ -99,6 +108,19 @@ export const compareCards: Mechanism<CompareParameters> = {
         { op: 'multiply', rep: 'numerals', ...none },
         { op: 'compare-fraction', rep: repOf(p), ...none },
         { op: 'subtract-fraction', rep: 'numerals', ...none },
+      ];
+    }
+    if (isWithOne(p)) {
+      // Made of a card and an agreed number: few, and counted by name.
+      const none = { a: [0, 0], b: [0, 0], rep: 'numerals' } as const;
+      return [
+        { op: 'add', unknown: 'result', ...none },
+        { op: 'subtract', unknown: 'result', ...none },
+        { op: 'multiply', unknown: 'result', ...none },
+        { op: 'compare', unknown: 'result', ...none },
+        { op: 'subtract', unknown: 'result', ...none },
+        { op: 'divide', unknown: 'result', ...none },
+        { op: 'add', unknown: 'b', ...none },
       ];
     }
     // Large sums are few and far between, so they are counted by name.

@@ -1,8 +1,12 @@
 import { missingCards, oneOf, parameters, whole, yesNo } from '../../play/parameters';
 
+/** What one card and an agreed number can be asked for. */
+export const withOne = ['times', 'shared-by', 'taken-from', 'up-to-the-next', 'doubled', 'times-itself'] as const;
+
 export const { SCHEMA, DEFAULTS } = parameters({
   cards: whole('Cards each turns', 1, 3, 2),
-  join: oneOf('They are joined by', ['sum', 'difference', 'product', 'number', 'fraction'], 'sum'),
+  join: oneOf('They are joined by', ['sum', 'difference', 'product', 'number', 'fraction', ...withOne], 'sum'),
+  by: whole('The agreed number', 2, 1000, 10),
   bottom: whole('Bottom number of the fraction, nought for the larger card', 0, 12, 0),
   sayHalf: yesNo('Say first whether it is more than a half', false),
   onLine: yesNo('Each is laid on a number line', false),

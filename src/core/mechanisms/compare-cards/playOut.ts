@@ -12,6 +12,8 @@ const DIFFERENCE = 1;
 const PRODUCT = 2;
 const COMPARE = 3;
 const MORE = 4;
+const SHARE = 5;
+const UP_TO = 6;
 
 /** One half, as fractions are written here. */
 const half = fractionCode(1, 2);
@@ -64,6 +66,11 @@ function turnCards(p: CompareParameters, deck: Deck, s: number, rng: Rng, log: G
   log.turn(s, 1);
   if (deck.left < p.cards || p.draw === 'returned') deck.reset();
   let value = deck.draw(rng) * p.worth;
+  const one = withAgreed(p, value, s, log);
+  if (one !== null) {
+    log.note(s, 0, one, 0);
+    return one;
+  }
   if (p.join === 'fraction') {
     value = fractionOf(p, value, p.bottom > 0 ? p.bottom : deck.draw(rng));
     if (p.sayHalf) log.item(s, COMPARE, value, half);
@@ -91,6 +98,34 @@ function turnCards(p: CompareParameters, deck: Deck, s: number, rng: Rng, log: G
   }
   log.note(s, 0, value, 0);
   return value;
+}
+
+/** What a card makes with the agreed number; null where cards are joined with one another. */
+function withAgreed(p: CompareParameters, card: number, s: number, log: GameLog): number | null {
+  switch (p.join) {
+    case 'times':
+      log.item(s, PRODUCT, card, p.by);
+      return card * p.by;
+    case 'times-itself':
+      log.item(s, PRODUCT, card, card);
+      return card * card;
+    case 'doubled':
+      log.item(s, SUM, card, card);
+      return 2 * card;
+    case 'shared-by':
+      log.item(s, SHARE, card * p.by, p.by);
+      return card;
+    case 'taken-from':
+      log.item(s, DIFFERENCE, p.by, card);
+      return p.by - card;
+    case 'up-to-the-next': {
+      const rest = p.by - (card % p.by);
+      log.item(s, UP_TO, card, rest);
+      return rest;
+    }
+    default:
+      return null;
+  }
 }
 
 /** A card over the agreed bottom number, or the smaller of two over the larger. */

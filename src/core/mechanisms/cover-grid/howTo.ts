@@ -1,9 +1,10 @@
 import { needed, type HowTo } from '../../play/howTo';
 import { many, smallerThan } from '../../play/say';
 import type { CoverParameters } from './parameters';
-import { poolOf } from './rules';
+import { answersOf, poolOf, tasksOf } from './rules';
+import { type ActHalf, actHalves, isActHalf } from '../../play/actHalves';
 
-const called: Readonly<Record<CoverParameters['relation'], string>> = {
+const called: Readonly<Record<Exclude<CoverParameters['relation'], ActHalf>, string>> = {
   number: 'a number',
   sum: 'two numbers to add',
   difference: 'two numbers to take apart',
@@ -12,7 +13,12 @@ const called: Readonly<Record<CoverParameters['relation'], string>> = {
 };
 
 export function howTo(p: CoverParameters): HowTo {
-  const pool = poolOf(p);
+  const { relation } = p;
+  const act = isActHalf(relation) ? actHalves[relation] : null;
+  const pool: readonly (number | string)[] = act ? answersOf(p) : poolOf(p);
+  const calls = isActHalf(relation) ? relation.replaceAll('-', ' ') : called[relation];
+  const task = tasksOf(p)[0];
+  const example = act && task ? act.pair(task[0], task[1])[0] : calls;
   const cells = Array.from({ length: p.size ** 2 }, (_, i): number | string => pool[(i * 5 + 2) % pool.length]!);
   const middle = (p.size ** 2 - 1) / 2;
   if (p.freeCentre && p.size % 2 === 1) cells[middle] = '★';
@@ -20,12 +26,16 @@ export function howTo(p: CoverParameters): HowTo {
   const whole = p.lines === 'whole-card';
   return {
     setUp: [
-      `Everyone takes a card of ${p.size} by ${p.size} numbers; no two are alike.`,
-      `The numbers start at ${pool[0]}, and ${pool.length} different ones may be called.`,
+      act
+        ? `Everyone rules ${p.size} by ${p.size} boxes and fills them with answers from the list, each in its own order.`
+        : `Everyone takes a card of ${p.size} by ${p.size} numbers; no two are alike.`,
+      act
+        ? `${pool.length} tasks may be called; answers start at ${p.lowest} where they are numbers.`
+        : `The numbers start at ${pool[0]}, and ${pool.length} different ones may be called.`,
       ...(p.freeCentre && p.size % 2 === 1 ? ['Cover the middle at once.'] : []),
     ],
     turn: [
-      `The caller reads ${called[p.relation]}, twice.`,
+      act ? `The caller turns a task (${act.both.split(', and')[0]!}) and reads it, twice.` : `The caller reads ${calls}, twice.`,
       p.relation === 'number' ? 'Look for it.' : 'Work it out; everyone does, also those who do not have it.',
       'Is it on your card? Cover it.',
     ],
@@ -39,7 +49,7 @@ export function howTo(p: CoverParameters): HowTo {
     smaller: `Use cards of ${Math.max(2, p.size - 1)} by ${Math.max(2, p.size - 1)} with numbers from ${Math.max(0, Math.min(p.lowest, smallerThan(Math.max(2, p.lowest))))}.`,
     presence: needed('calls the numbers'),
     pictures: [
-      { picture: { draw: 'say', words: p.relation === 'number' ? `${pool[2]}` : called[p.relation] }, say: 'Listen to the caller.' },
+      { picture: { draw: 'say', words: p.relation === 'number' ? `${pool[2]}` : example }, say: 'Listen to the caller.' },
       {
         picture: {
           draw: 'grid',

@@ -1,12 +1,13 @@
 import type { Operation } from '../../items/item';
+import { type ActHalf, actHalves, isActHalf } from '../../play/actHalves';
 import { firstOf, impossible, ownOnly } from '../../play/refuse';
 import type { Mechanism } from '../mechanism';
 import { type CoverParameters, DEFAULTS, SCHEMA } from './parameters';
 import { howTo } from './howTo';
 import { createTable } from './playOut';
-import { cellsOf, factsFor, linesOf, poolOf } from './rules';
+import { answersOf, cellsOf, factsFor, linesOf, poolOf } from './rules';
 
-const operationOf: Readonly<Record<CoverParameters['relation'], Operation>> = {
+const operationOf: Readonly<Record<Exclude<CoverParameters['relation'], ActHalf>, Operation>> = {
   number: 'read-numeral',
   sum: 'add',
   difference: 'subtract',
@@ -44,6 +45,10 @@ export const coverGrid: Mechanism<CoverParameters> = {
   },
   checkTable: (seats) => ownOnly(seats, []),
   channels: (p) => {
+    if (isActHalf(p.relation)) {
+      const { op, rep } = actHalves[p.relation];
+      return [{ op, rep, unknown: 'result', a: [0, 0], b: [0, 0] }];
+    }
     const most = Math.max(...poolOf(p));
     const a = p.relation === 'product' ? 12 : most + 10;
     return [
@@ -59,12 +64,16 @@ export const coverGrid: Mechanism<CoverParameters> = {
   range: () => ({ low: 0, highA: 1, highB: 1 }),
   simultaneous: () => true,
   createTable,
-  needs: (_p, seats) => [
-    { kind: 'grid-cards', quantity: seats },
+  needs: (p, seats) => [
+    isActHalf(p.relation) ? { kind: 'paper', quantity: seats } : { kind: 'grid-cards', quantity: seats },
     { kind: 'two-colour-counters', quantity: 10 * seats },
   ],
   sheets: (p, seats) => [
-    { sheet: 'grid-cards', copies: seats, data: { size: p.size, freeCentre: p.freeCentre, numbers: poolOf(p) } },
+    {
+      sheet: 'grid-cards',
+      copies: isActHalf(p.relation) ? 0 : seats,
+      data: { size: p.size, freeCentre: p.freeCentre, numbers: isActHalf(p.relation) ? answersOf(p) : poolOf(p) },
+    },
     { sheet: 'call-cards', copies: 1, data: { relation: p.relation, numbers: poolOf(p) } },
   ],
 };

@@ -41,8 +41,8 @@ export function createTable(seats: readonly Seat<CoverParameters>[]): PlayGame {
       log.note(0, 0, pool[index]!, call + 1);
       for (let s = 0; s < count; s++) {
         const cell = cards[s]!.cells.indexOf(index);
-        log.turn(s, cell >= 0 ? 1 : 0);
-        // Everyone works out the call; only then can they see whether they have it.
+        // Everyone works out the call, and only then can see whether it is there: nobody is idle.
+        log.turn(s, 1);
         log.item(s, 0, own[at]!, own[at + 1]!);
         if (cell >= 0 && !slips(seats[s]!, rng)) cards[s]!.covered[cell] = 1;
         else if (cell >= 0) log.extra[0]!++;

@@ -1,4 +1,5 @@
 import { addFractions, fractionCode, greatestCommonDivisor } from '../../items/fraction';
+import { type ActHalf, actHalfNames, actHalves, matchesOf } from '../../play/actHalves';
 import type { ItemChannel } from '../../simulate/itemChannel';
 import type { MatchParameters } from './parameters';
 
@@ -114,7 +115,14 @@ function rounded(p: MatchParameters): Match[] {
 }
 
 /** Every sort of halves; a new one is one line here and one name in the parameters. */
+/** Halves of an act: each pair that can come up, one for each answer. */
+const ofAct = (name: ActHalf): Halves => ({
+  channel: () => ({ op: actHalves[name].op, unknown: 'result', rep: actHalves[name].rep, ...offGrid }),
+  list: (p) => matchesOf(name, p.lowest, p.highest),
+});
+
 export const halves: Readonly<Record<MatchParameters['halves'], Halves>> = {
+  ...(Object.fromEntries(actHalfNames.map((name) => [name, ofAct(name)])) as Record<ActHalf, Halves>),
   'sum-and-result': {
     channel: (p) => ({ op: 'add', unknown: 'result', rep: 'expression', a: [0, most(p)], b: [0, most(p)] }),
     list: (p) => range(p, 2).map((n) => [n, 0]),

@@ -1,6 +1,8 @@
 import { alone, type HowTo } from '../../play/howTo';
 import type { Picture } from '../../play/picture';
 import { fromTo, many, smallerThan } from '../../play/say';
+import { type ActHalf, actHalfNames, type ActHalves, actHalves } from '../../play/actHalves';
+import { halves } from './halves';
 import type { MatchParameters } from './parameters';
 
 interface Words {
@@ -20,7 +22,21 @@ const product = (p: MatchParameters): [number, number] => {
   return [1, Math.max(1, p.lowest)];
 };
 
+const ofAct = (name: ActHalf): Words => {
+  const h: ActHalves = actHalves[name];
+  return {
+    both: (p) => `${h.both}${h.ranged ? ` (answers ${fromTo(p.lowest, p.highest)})` : ''}`,
+    pair: (p) => {
+      const [a, b] = halves[name].list(p)[0] ?? [1, 1];
+      return h.pair(a, b);
+    },
+    tool: h.tool,
+    smaller: h.ranged ? upTo : fewer,
+  };
+};
+
 const words: Readonly<Record<MatchParameters['halves'], Words>> = {
+  ...(Object.fromEntries(actHalfNames.map((name) => [name, ofAct(name)])) as Record<ActHalf, Words>),
   'sum-and-result': {
     both: (p) => `two numbers to add on one half, what they make on the other (${fromTo(p.lowest, p.highest)})`,
     pair: (p) => [`${Math.ceil(middle(p) * 0.6)} + ${middle(p) - Math.ceil(middle(p) * 0.6)}`, middle(p)],

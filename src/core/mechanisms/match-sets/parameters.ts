@@ -1,3 +1,4 @@
+import { actHalfNames } from '../../play/actHalves';
 import { oneOf, parameters, whole, yesNo } from '../../play/parameters';
 
 export const { SCHEMA, DEFAULTS } = parameters({
@@ -18,6 +19,7 @@ export const { SCHEMA, DEFAULTS } = parameters({
       'sum-family',
       'times-family',
       'picture-and-turned',
+      ...actHalfNames,
     ],
     'sum-and-result',
   ),

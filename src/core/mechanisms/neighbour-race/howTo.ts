@@ -9,6 +9,7 @@ export function howTo(p: NeighbourParameters): HowTo {
   const here = board ? board.number[1]! : 4;
   const ahead = board ? board.number[1 + p.width]! : 6;
   const die = plus ? Math.max(1, ahead - here) : 2;
+  const thrown = p.choose === 1 ? `a die from 1 to ${p.faces}` : `two dice from 1 to ${p.faces}, use one of them`;
   const cells = board ? Array.from({ length: 3 * p.width }, (_, i) => board.number[1 + i]!) : [];
   return {
     setUp: [
@@ -17,8 +18,8 @@ export function howTo(p: NeighbourParameters): HowTo {
     ],
     turn: [
       plus
-        ? `Throw a die from 1 to ${p.faces} and add it to the number you stand on.`
-        : `Throw a die from 1 to ${p.faces}: which number ahead of you can it be multiplied up to?`,
+        ? `Throw ${thrown} and add it to the number you stand on.`
+        : `Throw ${thrown}: which number ahead of you can it be multiplied up to?`,
       plus
         ? 'If a space ahead has that number, move there; otherwise stay.'
         : 'If the die is a factor of a number ahead, move there; otherwise stay.',

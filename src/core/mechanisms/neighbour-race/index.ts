@@ -51,7 +51,7 @@ export const neighbourRace: Mechanism<NeighbourParameters> = {
   needs: (p, seats) => [
     { kind: 'hex-board', quantity: 1 },
     { kind: 'pegs', quantity: seats },
-    { chances: [1, p.faces], count: 1 },
+    { chances: [1, p.faces], count: p.choose },
   ],
   sheets: (p) => [
     { sheet: 'hex-board', copies: 1, data: { rows: p.rows, width: p.width, ways: p.ways, faces: p.faces, board: p.board, rule: p.rule } },

@@ -37,21 +37,25 @@ export function createTable(seats: readonly Racer[]): PlayGame {
 
 function takeTurn(seat: Racer, s: number, board: RaceBoard, places: Int32Array, rng: Rng, log: GameLog): void {
   const p = seat.parameters;
-  const die = between(rng, 1, p.faces);
   const here = places[s]!;
   let options = 0;
   let chosen = -1;
-  for (let w = 0; w < WAYS; w++) {
-    const ahead = board.ahead[here * WAYS + w]!;
-    if (ahead >= 0 && p.rule === 'die-is-factor') log.item(s, FACTOR, board.number[ahead]!, die);
-    const next = leadsTo(p, board, here, die, w);
-    if (next < 0 || (p.occupied === 'is-blocked' && next !== board.last && holderOf(places, next, s) >= 0)) continue;
-    options++;
-    // Whoever looks takes the space with somebody to send back; otherwise any of them.
-    const sends = p.occupied === 'sends-back' && holderOf(places, next, s) >= 0 && !slips(seat, rng);
-    if (chosen < 0 || sends || below(rng, options) === 0) chosen = next;
+  let die = 0;
+  // With two dice the second is looked at only where the first moves nobody.
+  for (let d = 0; d < p.choose && chosen < 0; d++) {
+    die = between(rng, 1, p.faces);
+    for (let w = 0; w < WAYS; w++) {
+      const ahead = board.ahead[here * WAYS + w]!;
+      if (ahead >= 0 && p.rule === 'die-is-factor') log.item(s, FACTOR, board.number[ahead]!, die);
+      const next = leadsTo(p, board, here, die, w);
+      if (next < 0 || (p.occupied === 'is-blocked' && next !== board.last && holderOf(places, next, s) >= 0)) continue;
+      options++;
+      // Whoever looks takes the space with somebody to send back; otherwise any of them.
+      const sends = p.occupied === 'sends-back' && holderOf(places, next, s) >= 0 && !slips(seat, rng);
+      if (chosen < 0 || sends || below(rng, options) === 0) chosen = next;
+    }
+    if (p.rule === 'here-plus-die') log.item(s, PLUS, board.number[here]!, die);
   }
-  if (p.rule === 'here-plus-die') log.item(s, PLUS, board.number[here]!, die);
   log.turn(s, options);
   if (chosen < 0) {
     log.note(s, 1, die, board.number[here]!);

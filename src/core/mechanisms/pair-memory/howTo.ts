@@ -14,7 +14,7 @@ const looks: Readonly<Record<string, string>> = {
 /** Two cards of this version that make a pair. */
 function pairOf(p: PairMemoryParameters): [number | string, number | string] {
   if (p.relation === 'sum') {
-    const x = Math.max(p.lowestCard, p.sum - p.highestCard, Math.floor(p.sum * 0.3));
+    const x = Math.max(p.lowestCard, p.sum - p.highestCard, p.lowestCard + Math.floor((p.sum * 0.3 - p.lowestCard) / p.by) * p.by);
     return [x, p.sum - x];
   }
   if (p.relation === 'difference') return [p.lowestCard + 1, p.lowestCard + 1 + p.gap];
@@ -44,7 +44,9 @@ export function howTo(p: PairMemoryParameters): HowTo {
   return {
     setUp: [
       `Lay ${cells} cards face down in ${p.rows} rows of ${p.columns}.`,
-      fractions ? 'On them: fractions in two forms.' : `On them: ${fromTo(p.lowestCard, p.highestCard)} (${shown}).`,
+      fractions
+        ? 'On them: fractions in two forms.'
+        : `On them: ${fromTo(p.lowestCard, p.highestCard)}${p.by > 1 ? ` by ${p.by}s` : ''} (${shown}).`,
     ],
     turn: [
       fractions || p.relation === 'equal' ? 'Turn one card and say what it shows.' : 'Turn one card and say what it needs.',

@@ -68,7 +68,9 @@ export const pairMemory: Mechanism<PairMemoryParameters> = {
   createTable,
   needs: (p) => [
     (p.relation === 'sum' || p.relation === 'difference') && p.firstLook === 'numerals' && p.secondLook === 'numerals'
-      ? { cards: [p.lowestCard, p.highestCard], each: 2 }
+      ? p.by > 1
+        ? { kind: 'number-cards', quantity: 1 }
+        : { cards: [p.lowestCard, p.highestCard], each: 2 }
       : { kind: 'pair-cards', quantity: 1 },
   ],
   sheets: (p) => [

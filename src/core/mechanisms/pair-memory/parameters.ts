@@ -8,6 +8,8 @@ export interface PairMemoryParameters {
   gap: number;
   lowestCard: number;
   highestCard: number;
+  /** Cards go up in steps of this. */
+  by: number;
   rows: number;
   columns: number;
   extraTurn: boolean;
@@ -24,6 +26,7 @@ export const DEFAULTS = {
   gap: 2,
   lowestCard: 1,
   highestCard: 9,
+  by: 1,
   rows: 3,
   columns: 4,
   extraTurn: true,
@@ -43,6 +46,7 @@ export const SCHEMA: ParameterSchema = {
     gap: { type: 'integer', minimum: 1, maximum: 50, title: 'Pairs differ by' },
     lowestCard: { type: 'integer', minimum: 0, maximum: 50, title: 'Lowest card' },
     highestCard: { type: 'integer', minimum: 1, maximum: 100, title: 'Highest card' },
+    by: { type: 'integer', minimum: 1, maximum: 50, title: 'Cards go by' },
     rows: { type: 'integer', minimum: 1, maximum: 8, title: 'Rows' },
     columns: { type: 'integer', minimum: 2, maximum: 10, title: 'Columns' },
     extraTurn: { type: 'boolean', title: 'A pair gives another turn' },

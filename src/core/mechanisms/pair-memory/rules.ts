@@ -39,14 +39,14 @@ const fractionPairs: readonly (readonly [number, number])[] = (
 export function pairsOf(p: PairMemoryParameters): readonly (readonly [number, number])[] {
   const pairs: [number, number][] = [];
   if (p.relation === 'equal-fraction') return fractionPairs;
-  for (let low = p.lowestCard; low <= p.highestCard; low++) {
+  for (let low = p.lowestCard; low <= p.highestCard; low += p.by) {
     if (p.relation === 'equal') pairs.push([low, low]);
     else if (p.relation === 'difference') {
       const high = low + p.gap;
       // A card that suits two others would leave somebody without a partner.
       const alone = !pairs.flat().some((v) => [low, high].some((x) => x === v || Math.abs(x - v) === p.gap));
       if (high <= p.highestCard && alone) pairs.push([low, high]);
-    } else if (low <= p.sum - low && p.sum - low <= p.highestCard) pairs.push([low, p.sum - low]);
+    } else if (low <= p.sum - low && p.sum - low <= p.highestCard && (p.sum - 2 * low) % p.by === 0) pairs.push([low, p.sum - low]);
   }
   return pairs;
 }

@@ -7,6 +7,10 @@ const told: Readonly<Record<StoryParameters['situations'][number], string>> = {
   'take-from': 'something leaves',
   together: 'two parts are put together',
   compare: 'two amounts are compared',
+  groups: 'there are equal groups or rows',
+  'times-as-many': 'one has several times as many',
+  'two-steps': 'two things happen one after the other',
+  'left-over': 'something is left over when it is shared',
 };
 const asked: Readonly<Record<StoryParameters['unknowns'][number], string>> = {
   result: 'how it ends',

@@ -20,10 +20,23 @@ export function situationItem(situation: Situation, unknown: StoryUnknown): Pick
   return { op: 'subtract', unknown: where, rep: 'story-compare' };
 }
 
+/** Channels of stories beyond one step of adding or taking away, after the twelve. */
+export const furtherChannels = [
+  { op: 'multiply', rep: 'story-groups' },
+  { op: 'divide', rep: 'story-groups' },
+  { op: 'multiply', rep: 'story-compare' },
+  { op: 'divide', rep: 'story-compare' },
+  { op: 'add', rep: 'story-two-step' },
+  { op: 'subtract', rep: 'story-two-step' },
+  { op: 'remainder', rep: 'story-groups' },
+] as const;
+export const [GROUPS, SHARES, TIMES, TIMES_BACK, STEP_MORE, STEP_LESS, LEFT_OVER] = [12, 13, 14, 15, 16, 17, 18] as const;
+
 /** Channels in the order situation × unknown. */
 export function channelsOf(highest: number): ItemChannel[] {
   const span = [0, highest] as const;
-  return (['add-to', 'take-from', 'together', 'compare'] as const).flatMap((situation) =>
+  const oneStep = (['add-to', 'take-from', 'together', 'compare'] as const).flatMap((situation) =>
     (['result', 'change', 'start'] as const).map((unknown) => ({ ...situationItem(situation, unknown), a: span, b: span })),
   );
+  return [...oneStep, ...furtherChannels.map((c) => ({ ...c, unknown: 'result' as const, a: span, b: span }))];
 }

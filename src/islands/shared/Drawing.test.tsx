@@ -4,7 +4,7 @@ import { afterEach, describe, expect, it } from 'vitest';
 import { shippedLibrary } from '../../contract/shippedLibrary';
 import { mechanismById, mechanisms } from '../../core/mechanisms/registry';
 import type { Picture } from '../../core/play/picture';
-import { Drawing } from './Drawing';
+import { Drawing } from '../../ui/drawing/Drawing';
 
 afterEach(cleanup);
 
