@@ -8,6 +8,7 @@ import thinking from '../../data/library/6-thinking-it-out.json';
 import placeValue from '../../data/library/7-place-value.json';
 import shapes from '../../data/library/8-shapes-and-patterns.json';
 import measuring from '../../data/library/9-measuring-time-and-money.json';
+import thirty from '../../data/library/firstThirty.json';
 import profiles from '../../data/library/profiles.json';
 
 export interface LibraryVariant {
@@ -43,6 +44,9 @@ export const shippedLibrary = [
   shapes,
   measuring,
 ].flat() as unknown as readonly LibraryGame[];
+
+/** Thirty versions to begin with: few rule sets, dice, cards and paper, each taught in three minutes. */
+export const firstThirty: readonly string[] = thirty;
 
 /** Seed and precision of the committed profiles; `npm run profiles` makes them anew. */
 export const librarySeed = 7;

@@ -2,7 +2,7 @@ import { type Static, Type } from '@sinclair/typebox';
 import type { Operation } from '../../core/items/item';
 import { shownPicture, shownPresence } from './howTo';
 import { define } from './route';
-import { anything, arr, bool, estimate, int, list, nullable, num, obj, pageQuery, pair, record, str } from './schema';
+import { anything, arr, bool, estimate, int, list, nullable, num, obj, oneOf, pageQuery, pair, record, str } from './schema';
 import { helper, material, room, span } from './things';
 
 const libraryGame = obj({
@@ -14,6 +14,10 @@ const libraryGame = obj({
   story: str,
   plays: str,
   onShelf: bool,
+  /** A game, or practice and activity. */
+  sort: oneOf('game', 'practice'),
+  /** What it says about the room, by its rules. */
+  mood: oneOf('calm', 'between', 'lively'),
   variants: arr(
     obj({
       id: str,
@@ -32,6 +36,8 @@ const libraryGame = obj({
       /** A moment of this version, and who has to be there. */
       picture: shownPicture,
       presence: shownPresence,
+      /** One of thirty to begin with. */
+      first: bool,
       /** Measured when the version was shipped. */
       profile: nullable(
         obj({

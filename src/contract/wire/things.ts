@@ -88,8 +88,8 @@ const conditions = {
   negative: bool,
   whole: bool,
 } satisfies Readonly<Record<Exclude<keyof ItemPredicate, 'anyOf' | 'not'>, object>>;
-const alternatives = arr(closed(conditions), 12, 1);
-/** Which items count; alternatives, and what is left out, stand one level deep. */
+const alternatives = arr(closed({ ...conditions, not: closed(conditions) }), 12, 1);
+/** Which items count; alternatives stand one level deep, each with what is left out of it. */
 export const predicate = Type.Unsafe<ItemPredicate>(
   closed({ ...conditions, anyOf: alternatives, not: closed({ ...conditions, anyOf: alternatives }) }),
 );

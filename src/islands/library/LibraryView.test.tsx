@@ -3,6 +3,8 @@ import { screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { describe, expect, it } from 'vitest';
 import { islandTest, page, Refusal, thing } from '../island.testing';
+import { howToWire } from '../../contract/howToOf';
+import { mechanismById } from '../../core/mechanisms/registry';
 import LibraryView from './LibraryView';
 
 const { api, show, gone } = islandTest();
@@ -14,6 +16,8 @@ const entry = (id: string, title: string, more: object = {}) => ({
   plays: 'Pair memory',
   story: 'The lamps are out.',
   onShelf: false,
+  sort: 'game',
+  mood: 'calm',
   variants: [
     {
       id: 'tens',
@@ -26,6 +30,7 @@ const entry = (id: string, title: string, more: object = {}) => ({
       standIns: [],
       picture: { draw: 'cards', values: [3, null] },
       presence: { is: 'alone', for: '' },
+      first: id === 'a',
       profile: { doses: [['make-ten', 9, 0.1]], mix: [['add', 1]], minutes: [8, 12, 16], games: 512, seats: 3, idleTurns: 0 },
     },
   ],
@@ -42,11 +47,11 @@ describe('the library', () => {
     await userEvent.type(await screen.findByLabelText('Search the library'), 'make-ten');
     expect(screen.getByText('Two Lamps')).toBeTruthy();
     expect(screen.queryByText('Levers')).toBeNull();
-    await userEvent.click(screen.getByRole('button', { name: 'Take it' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Take it: Two Lamps' }));
     const notice = within((await screen.findByText('Two Lamps is on your shelf.')).parentElement!);
     await userEvent.click(notice.getByRole('button', { name: 'Undo' }));
     await waitFor(() => expect(api().writes.map((w) => w.path)).toEqual(['/library/a/take', '/undo']));
-    await userEvent.selectOptions(screen.getByLabelText('Age'), '11');
+    await userEvent.click(screen.getByRole('button', { name: 'grade 6' }));
     expect(screen.getByText(/Nothing in the library fits/)).toBeTruthy();
     expect(gone()).toBeNull();
   });
@@ -65,12 +70,52 @@ describe('the library', () => {
     expect(screen.getByText('Two Lamps')).toBeTruthy();
     expect(screen.queryByText('Levers')).toBeNull();
   });
+  it('is chosen from by grade, mood, length and for a beginning, and shows all again in one click', async () => {
+    const lively = entry('b', 'Storm', { mood: 'lively' });
+    const practice = entry('c', 'Milestones', { sort: 'practice' });
+    api().on('GET /library', page([entry('a', 'Two Lamps'), lively, practice]));
+    show(<LibraryView text={null} />);
+    const names = () => screen.getAllByRole('article').map((a) => a.getAttribute('aria-label'));
+    expect((await screen.findAllByRole('article')).length).toBe(2);
+    await userEvent.click(screen.getByRole('button', { name: 'practice' }));
+    await waitFor(() => expect(names()).toEqual(['Milestones']));
+    await userEvent.click(screen.getByRole('button', { name: 'both' }));
+    await userEvent.click(screen.getByRole('button', { name: 'calm' }));
+    await waitFor(() => expect(names()).toEqual(['Two Lamps', 'Milestones']));
+    await userEvent.click(screen.getByRole('button', { name: 'First thirty' }));
+    await waitFor(() => expect(names()).toEqual(['Two Lamps']));
+    // Nine of ten plays end in sixteen minutes, so it does not fit fifteen.
+    await userEvent.selectOptions(screen.getByLabelText('Minutes'), '15');
+    expect(await screen.findByText(/Nothing in the library fits/)).toBeTruthy();
+    await userEvent.click(screen.getByRole('button', { name: 'Show all' }));
+    await waitFor(() => expect(names()).toEqual(['Two Lamps', 'Storm']));
+    await userEvent.click(screen.getByRole('button', { name: 'grade 1' }));
+    await userEvent.click(screen.getByRole('button', { name: 'grade 5' }));
+    await waitFor(() => expect(names()).toHaveLength(2));
+    await userEvent.click(screen.getByRole('button', { name: 'grade 1' }));
+    expect(await screen.findByText(/Nothing in the library fits/)).toBeTruthy();
+  });
+  it('lets a turn be tried before a game is taken, version by version', async () => {
+    const two = entry('a', 'Two Lamps', { mechanism: 'pair-memory' });
+    const nines = { ...two.variants[0]!, id: 'nines', title: 'nines', parameters: { sum: 9 } };
+    const told = (parameters: object) => howToWire(mechanismById('pair-memory')!, parameters, 3, [5, 8], (k) => k);
+    api()
+      .on('GET /library', page([{ ...two, variants: [{ ...two.variants[0]!, parameters: {} }, nines] }]))
+      .on('POST /how-to', (body: unknown) => told((body as { parameters: object }).parameters));
+    show(<LibraryView text={null} />);
+    await userEvent.click(await screen.findByRole('button', { name: 'Try a turn: Two Lamps' }));
+    const sheet = within(await screen.findByRole('dialog'));
+    expect(await sheet.findByText(/if the two make 10/)).toBeTruthy();
+    expect(sheet.getByText('The lamps are out.')).toBeTruthy();
+    await userEvent.click(sheet.getByRole('button', { name: 'nines' }));
+    expect(await sheet.findByText(/if the two make 9/)).toBeTruthy();
+  });
   it('says why a game was not taken', async () => {
     api()
       .on('GET /library', page([entry('a', 'Two Lamps')]))
       .on('POST /library/a/take', new Refusal(422, { code: 'duplicate', message: 'Two Lamps is on the shelf already.' }));
     show(<LibraryView text="two" />);
-    await userEvent.click(await screen.findByRole('button', { name: 'Take it' }));
+    await userEvent.click(await screen.findByRole('button', { name: 'Take it: Two Lamps' }));
     expect(await screen.findByText('Two Lamps is on the shelf already.')).toBeTruthy();
   });
 });

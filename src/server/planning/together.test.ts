@@ -169,9 +169,9 @@ describe('a round for everybody', () => {
       g.variants.some((v) => v.players.max >= 7),
     );
     expect(whole.length).toBeGreaterThan(0);
-    for (const g of whole) takeFromLibrary(place.db, g.id, now);
+    for (const g of whole.slice(0, 2)) takeFromLibrary(place.db, g.id, now);
     for (const g of ['two-lamps-lit', 'high-signal', 'milepost', 'relay-of-products'])
-      if (!whole.some((w: { id: string }) => w.id === g)) takeFromLibrary(place.db, g, now);
+      if (!whole.slice(0, 2).some((w: { id: string }) => w.id === g)) takeFromLibrary(place.db, g, now);
     place.db.update(kinds).set({ quantity: 40 }).run();
     await ask('POST', `/plans/${made.id}/replan?${day}&wait=60`, { version: made.version, seconds: 0.2 });
     const { items } = (await ask('GET', `/plans/${made.id}/everybody?${day}`)).body;

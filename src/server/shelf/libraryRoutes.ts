@@ -1,5 +1,6 @@
 import { libraryWire } from '../../contract/wire/library';
-import { shippedLibrary, shippedProfile } from '../../contract/shippedLibrary';
+import { firstThirty, shippedLibrary, shippedProfile } from '../../contract/shippedLibrary';
+import { moodOf, sortOf } from '../../core/mechanisms/character';
 import { mechanismById } from '../../core/mechanisms/registry';
 import { versionFacts } from '../../core/mechanisms/versionFacts';
 import { usualSeats } from '../../core/simulate/usualSeats';
@@ -30,6 +31,8 @@ export const libraryRoutes = serve(libraryWire, {
       shippedLibrary.map(({ room = 'calm' as const, ...g }) => ({
         ...g,
         plays: mechanismById(g.mechanism)!.title,
+        sort: sortOf(g.mechanism),
+        mood: moodOf(mechanismById(g.mechanism)!, room),
         onShelf: owned.has(nameKey(g.title)),
         variants: g.variants.map((v) => {
           const facts = versionFacts(mechanismById(g.mechanism)!, v.parameters, usualSeats(v.players), v.ages);
@@ -42,6 +45,7 @@ export const libraryRoutes = serve(libraryWire, {
             preparationMinutes: facts.preparationMinutes,
             picture: facts.howTo.pictures[1].picture,
             presence: facts.presence,
+            first: firstThirty.includes(`${g.id}/${v.id}`),
             missing: out.materials.filter((m) => here.have(m.kind) < m.quantity),
             standIns: (out.standIns ?? []).map((s) => `${title.kind(s.instead)}: ${s.say}`),
             profile: shippedProfile(g.id, v.id) ?? null,

@@ -8,7 +8,7 @@ export const CUES: Cues = {
     ['layers & cubes', 2.5],
     ['pieces & silhouette|picture|outline|shape', 2.5],
     ['blocks ~ fill|make & shape|picture|hexagon', 2.5],
-    ['net|nets & cube|fold|box|solid', 5],
+    ['net|nets & fold|opposite|flaps', 4.5],
     ['cubes & box|boxes|volume|layer|layers', 4.5],
     ['tangram|tangrams|pattern block|blocks & fill|puzzle|make|cover|picture', 4.5],
   ],
