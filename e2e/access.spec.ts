@@ -202,6 +202,7 @@ test('every dialog is open to everybody, closes by Escape, and gives the focus b
     ['/shelf/coverage', 'Bring in a pacing list'],
     [`/shelf/${game}`, 'Add a version'],
     [`/shelf/${game}`, 'Change version'],
+    ['/shelf/library?text=Weather%20Gauge', 'Try a turn: Weather Gauge'],
     ['/shelf/things', 'Add a thing'],
     ['/shelf/things', 'Dice tray'],
     ['/learners', 'Add a learner'],

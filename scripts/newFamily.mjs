@@ -71,9 +71,36 @@ export function createTable(seats: readonly Seat<${Pascal}Parameters>[]): PlayGa
 `,
 );
 write(
+  'howTo.ts',
+  `import { alone, type HowTo } from '../../play/howTo';
+import { diceOf, many, smallerThan } from '../../play/say';
+import type { ${Pascal}Parameters } from './parameters';
+
+/** Every rule with its number comes from the parameters; howTo.test.ts asks that each parameter is told. */
+export function howTo(p: ${Pascal}Parameters): HowTo {
+  return {
+    setUp: ['Everyone sits where all can reach the dice.'],
+    turn: [\`Throw \${diceOf(2, 1, p.highest)} and add them.\`, 'Say the sum aloud.'],
+    scoring: ['The highest sum takes the round: one point. A tie is nobody’s.'],
+    end: \`Play \${many(p.rounds, 'round')}.\`,
+    ask: 'How did you work it out?',
+    tool: 'Count on from the larger number.',
+    smaller: \`Use dice to \${smallerThan(p.highest)}.\`,
+    presence: alone,
+    pictures: [
+      { picture: { draw: 'dice', faces: [2, 3] }, say: 'Throw.' },
+      { picture: { draw: 'dice', faces: [2, 3], joined: '+', makes: '5' }, say: 'Add.' },
+      { picture: { draw: 'say', words: '5' }, say: 'Who has more?' },
+    ],
+  };
+}
+`,
+);
+write(
   'index.ts',
   `import type { Mechanism, Seat } from '../mechanism';
 import { DEFAULTS, SCHEMA, type ${Pascal}Parameters } from './parameters';
+import { howTo } from './howTo';
 import { createTable } from './playOut';
 
 export const ${camel}: Mechanism<${Pascal}Parameters> = {
@@ -84,6 +111,7 @@ export const ${camel}: Mechanism<${Pascal}Parameters> = {
   played: { with: ['dice'], does: ['adds'], moves: ['compares-round'], who: ['all-at-once'], ends: ['rounds'] },
   earlyEnding: 'Finish the round that is under way and count who has most.',
   told: ['throws {x} and {y}'],
+  howTo,
   parametersSchema: SCHEMA,
   defaults: DEFAULTS,
   seats: { min: 2, max: 6 },
@@ -95,7 +123,7 @@ export const ${camel}: Mechanism<${Pascal}Parameters> = {
   range: () => ({ low: 0, highA: 1, highB: 1 }),
   simultaneous: () => true,
   createTable,
-  materials: () => [{ kind: 'pip-die', quantity: 2 }],
+  needs: (p) => [{ chances: [1, p.highest], count: 2 }],
   sheets: () => [],
 };
 

@@ -21,7 +21,7 @@ const pictures = [
   ['game', '/shelf/lever-frame?version=lever-frame-down-from-50', undefined, (page) => page.getByText('choices matter').waitFor()],
   ['things', '/shelf/things', undefined, (page) => page.getByRole('button', { name: /^2 ?Cards/ }).click()],
   ['coverage', '/shelf/coverage'],
-  ['library', '/shelf/library', undefined, (page) => page.getByRole('button', { name: 'Rules and practice' }).nth(3).click()],
+  ['library', '/shelf/library', undefined, (page) => page.getByRole('button', { name: 'grade 3' }).click()],
   ['bench', '/shelf/lever-frame?version=lever-frame-down-from-50', undefined, bench],
   ['watch', '/shelf/lever-frame?version=lever-frame-down-from-50', undefined, watch],
   ['learners', '/learners'],

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { shippedKinds } from '../../contract/shippedData';
 import { shippedLibrary } from '../../contract/shippedLibrary';
 import { mechanismById } from '../mechanisms/registry';
-import { kindsFor, materialsFor, needText, unmet } from './needs';
+import { kindsFor, materialsFor, needText, numbersText, unmet } from './needs';
 
 const shipped = (kind: string): boolean => shippedKinds.some((k) => k.id === kind);
 
@@ -50,8 +50,8 @@ describe('what a version needs', () => {
     expect(unmet(needs, ['number-cards'], shipped)).toBeNull();
     expect(unmet(needs, ['paper'], shipped)).toBeNull();
     expect(unmet(needs, ['pip-die', 'spinner-of-ours'], shipped)).toBeNull();
-    expect(needText(needs[0], (k) => k)).toBe('even chances from 1 to 20, 2 at once');
-    expect(needText({ cards: [-5, 5], each: 2 }, (k) => k)).toBe('cards from −5 to 5, 2 of each');
+    expect(needText(needs[0], (k) => k)).toBe('2 × twenty-sided-die (even chances from 1 to 20, 2 at once)');
+    expect(numbersText({ cards: [-5, 5], each: 2 })).toBe('cards from −5 to 5, 2 of each');
   });
   it('is met by the things named for every version that ships', () => {
     for (const g of shippedLibrary)

@@ -82,15 +82,19 @@ export function unmet(needs: readonly Need[], kinds: readonly string[], shipped:
   return needs.find((need) => !('kind' in need) && !kindsFor(need).some((k) => listed.includes(k.kind))) ?? null;
 }
 
-/** A need in words. */
-export function needText(need: Need, title: (kind: string) => string): string {
+/** The numbers that are needed, whatever gives them. */
+export function numbersText(need: Exclude<Need, { kind: string }>): string {
   if ('chances' in need) {
     const [low, high] = need.chances;
     return `even chances from ${low} to ${high}${need.count > 1 ? `, ${need.count} at once` : ''}`;
   }
-  if ('cards' in need) {
-    const [low, high] = need.cards;
-    return `cards from ${low < 0 ? `−${-low}` : low} to ${high}${need.each > 1 ? `, ${need.each} of each` : ''}`;
-  }
-  return `${need.quantity > 1 ? `${need.quantity} × ` : ''}${title(need.kind)}`;
+  const [low, high] = need.cards;
+  return `cards from ${low < 0 ? `−${-low}` : low} to ${high}${need.each > 1 ? `, ${need.each} of each` : ''}`;
+}
+
+/** A need in words, with the thing that usually meets it. */
+export function needText(need: Need, title: (kind: string) => string): string {
+  const usual = kindsFor(need)[0]!;
+  const thing = `${usual.quantity > 1 ? `${usual.quantity} × ` : ''}${title(usual.kind).toLowerCase()}`;
+  return 'kind' in need ? thing : `${thing} (${numbersText(need)})`;
 }

@@ -10,6 +10,9 @@ export const many = (n: number, thing: string, things = `${thing}s`): string => 
 /** How often, in a word where there is one. */
 export const times = (n: number): string => (n === 1 ? 'once' : n === 2 ? 'twice' : `${n} times`);
 
+/** "2nd", "3rd", "4th": which one, for small numbers. */
+export const nth = (n: number): string => `${n}${n % 100 >= 11 && n % 100 <= 13 ? 'th' : (['th', 'st', 'nd', 'rd'][n % 10] ?? 'th')}`;
+
 /** "one die from 1 to 6", "2 dice from 0 to 9". */
 export const diceOf = (n: number, low: number, high: number): string => `${n === 1 ? 'one die' : `${n} dice`} from ${low} to ${high}`;
 

@@ -76,7 +76,7 @@ function Library({ first }: { first: string | null }) {
   );
   // Two games stand side by side, so a row of the list is two of them.
   const rows = Math.ceil(shown.length / 2);
-  const list = useWindowRows<HTMLUListElement>(rows, rowHeight);
+  const list = useWindowRows<HTMLUListElement>(rows, rowHeight, true);
   if (library.error) return <Failure message={messageOf(library.error)} />;
   if (!library.data || !skills) return <Loading what="Unrolling the catalogue …" />;
   const versions = shown.reduce((n, { game }) => n + game.variants.length, 0);

@@ -23,7 +23,7 @@ export function TryATurn({ game, first, onClose }: { game: LibraryGameWire; firs
     staleTime: Infinity,
   });
   return (
-    <Dialog title={game.title} onClose={onClose}>
+    <Dialog wide title={game.title} onClose={onClose}>
       <div className={styles.trying}>
         <div className={styles.versions} role="group" aria-label="Version">
           {game.variants.map((x) => (

@@ -5,6 +5,9 @@ import { flushSync } from 'react-dom';
 /** Lists up to so long are drawn whole, so that the browser's own search finds everything. */
 const wholeUpTo = 60;
 const overscan = 8;
+/** Rows that are tall and hold several buttons: fewer of them, so that the keyboard does not stop hundreds of times. */
+const tallWholeUpTo = 12;
+const tallOverscan = 3;
 
 export interface WindowRows<E extends Element> {
   /** On the element that holds the rows. */
@@ -18,12 +21,15 @@ export interface WindowRows<E extends Element> {
   readonly measure: ((row: Element | null) => void) | undefined;
 }
 
-/** Draws of a long list only what is near the window; all of it when it is printed. */
-export function useWindowRows<E extends Element>(count: number, rowHeight: number): WindowRows<E> {
+/**
+ * Draws of a long list only what is near the window; all of it when it is printed.
+ * @param tall rows as high as a third of the window, with buttons in them
+ */
+export function useWindowRows<E extends Element>(count: number, rowHeight: number, tall = false): WindowRows<E> {
   const holder = useRef<E>(null);
   const [margin, setMargin] = useState(0);
   const [printing, setPrinting] = useState(false);
-  const whole = count <= wholeUpTo || printing;
+  const whole = count <= (tall ? tallWholeUpTo : wholeUpTo) || printing;
   useLayoutEffect(() => {
     if (holder.current) setMargin(holder.current.getBoundingClientRect().top + window.scrollY);
   }, [whole, count]);
@@ -37,7 +43,13 @@ export function useWindowRows<E extends Element>(count: number, rowHeight: numbe
       removeEventListener('afterprint', part);
     };
   }, []);
-  const rows = useWindowVirtualizer({ count, estimateSize: () => rowHeight, overscan, scrollMargin: margin, enabled: !whole });
+  const rows = useWindowVirtualizer({
+    count,
+    estimateSize: () => rowHeight,
+    overscan: tall ? tallOverscan : overscan,
+    scrollMargin: margin,
+    enabled: !whole,
+  });
   if (whole) return { holder, shown: Array.from({ length: count }, (_, i) => i), before: 0, after: 0, measure: undefined };
   const items = rows.getVirtualItems();
   return {

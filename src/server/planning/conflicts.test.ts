@@ -87,8 +87,8 @@ describe('a session that was played', () => {
 describe('a table that is set by hand', () => {
   it('binds a helper where its game is too hard for somebody alone, and only there', async () => {
     takeFromLibrary(place.db, 'relay-of-products', now);
-    // Only what multiplies: the version with small halves is for younger ones.
-    place.db.delete(variants).where(like(variants.id, 'relay-of-products-halves%')).run();
+    // Only what multiplies: what halves is easier.
+    place.db.delete(variants).where(like(variants.id, 'relay-of-products-%halves%')).run();
     const steps = ['split-product', 'times-turn', 'times-3-4', 'times-6-9', 'times-2', 'equal-groups'];
     for (const [i, skill] of [...steps, ...steps, ...steps].entries())
       await ask('POST', `/evidence?${day}`, { learner: 'wren', kind: 'note', skill, result: 'stuck', at: `2026-11-0${1 + (i % 8)}` });

@@ -8,7 +8,7 @@ import { minutesOfSteps } from '../../core/materials/gettingReady';
 import type { Mechanism } from '../../core/mechanisms/mechanism';
 import { mechanismById } from '../../core/mechanisms/registry';
 import { versionFacts } from '../../core/mechanisms/versionFacts';
-import { kindsFor, needText, unmet } from '../../core/play/needs';
+import { kindsFor, numbersText, unmet } from '../../core/play/needs';
 import { usualSeats } from '../../core/simulate/usualSeats';
 import type { Db, Tx } from '../db/db';
 import { kinds, prepTicks, type UndoStep, variantMaterials, variants } from '../db/schema';
@@ -101,11 +101,11 @@ function checkThings(tx: Tx, m: Mechanism, parameters: object, materials: Varian
     materials.map((x) => x.kind),
     (kind) => known.get(kind)?.shipped ?? true,
   );
-  if (!need) return;
+  if (!need || 'kind' in need) return;
   const title = (kind: string): string => known.get(kind)?.title ?? kind;
   throw refuse(
     'impossible-parameters',
-    `This version needs ${needText(need, title)}, and nothing on its list has them. ${title(kindsFor(need)[0]!.kind)} would do.`,
+    `This version needs ${numbersText(need)}, and nothing on its list has them. ${title(kindsFor(need)[0]!.kind)} would do.`,
     'materials',
   );
 }

@@ -1,5 +1,5 @@
 import { alone, type HowTo } from '../../play/howTo';
-import { diceOf, smallerThan } from '../../play/say';
+import { diceOf, nth, smallerThan } from '../../play/say';
 import type { TrackRaceParameters } from './parameters';
 
 function moves(p: TrackRaceParameters): string {
@@ -17,12 +17,12 @@ export function howTo(p: TrackRaceParameters): HowTo {
   const by = Math.max(1, Math.min(p.highestFace, Math.round((p.lowestFace + p.highestFace) / 2)) * (p.move === 'sum' ? p.dice : 1));
   const special =
     p.special === 'odd-even'
-      ? `Every ${p.specialEvery}th space: throw again; even goes forward, odd goes back.`
-      : `Every ${p.specialEvery}th space: throw again and add it or take it, as you like.`;
+      ? `Every ${nth(p.specialEvery)} space: throw again; even goes forward, odd goes back.`
+      : `Every ${nth(p.specialEvery)} space: throw again and add it or take it, as you like.`;
   const token =
     p.tokens === 'give'
-      ? `Every ${p.tokenEvery}th space gives you a token.`
-      : `Every ${p.tokenEvery}th space gives a token, and every second of them takes one back.`;
+      ? `Every ${nth(p.tokenEvery)} space gives you a token.`
+      : `Every ${nth(p.tokenEvery)} space gives a token, and every second of them takes one back.`;
   const jumps = p.jumps.filter(([from, to]) => p.loops || to > from);
   return {
     setUp: [
