@@ -23,6 +23,8 @@ function trueResult(op: string, a: number, b: number): number {
   const [n1, d1] = frac(a);
   const [n2, d2] = frac(b);
   const lowest = (n: number, d: number): number => {
+    // Nothing is no parts of one.
+    if (n === 0) return 1;
     for (let k = Math.min(Math.abs(n) || 1, d); k > 1; k--) if (n % k === 0 && d % k === 0) return (n / k) * 100 + d / k;
     return n * 100 + d;
   };

@@ -34,7 +34,7 @@ export function howTo(p: CalendarParameters): HowTo {
       days ? 'A day of the week you have not been on gives you a counter.' : 'An hour you have not been at gives you a counter.',
     ],
     scoring: [],
-    end: `The first with ${goal} different ${days ? 'days' : 'hours'} has done it.`,
+    end: `The first with ${goal} different ${days ? 'days' : 'hours'} has done it; the round is played out, and several may have.`,
     ask: days ? 'How do you know without counting every day?' : 'How did you get there: in one jump or in two?',
     tool: days ? 'Count along the calendar with a finger; seven days on is one line down.' : 'Move the hands of a clock.',
     smaller: days

@@ -1,3 +1,4 @@
+import { bestOf } from '../../play/bestOf';
 import { between } from '../../play/deck';
 import { slips } from '../../play/outcome';
 import { below, type Rng } from '../../shared/rng';
@@ -33,8 +34,9 @@ export function createTable(seats: readonly Player[]): PlayGame {
     for (let turn = 0; turn < TURN_CAP; turn++) {
       const s = turn % count;
       go(seats[s]!, s, at, been[s]!, rng, log);
-      if (log.scores[s]! < goal) continue;
-      log.winner = s;
+      // The round is played out, so that all have had as many turns.
+      if (s < count - 1 || !log.scores.some((x) => x >= goal)) continue;
+      log.winner = bestOf(log.scores, count);
       log.rounds = Math.ceil((turn + 1) / count);
       return;
     }

@@ -18,7 +18,7 @@ export function howTo(p: FactorTakeParameters): HowTo {
       p.noFactor === 'is-barred'
         ? 'A number whose factors are all gone cannot be taken.'
         : 'A number whose factors are all gone gives the others nothing: look for these.',
-      'Add what you took to your score. Who begins goes round.',
+      'Add what you took to your score. Go round there and back again, so that the last to pick is the next to begin.',
     ],
     scoring: ['What you take is what you score.'],
     end: `Stop after ${many(p.picks, 'pick')} each, or when nothing can be taken.`,

@@ -17,10 +17,10 @@ export function createTable(seats: readonly Player[]): PlayGame {
   return (rng: Rng, log: GameLog): void => {
     there.fill(1);
     let stuck = 0;
-    // A turn is everybody's: who picks first moves round, so that the fat numbers are not always one player's.
+    // There and back again: who picks last in one round picks first in the next, so that the fat numbers are not always one player's.
     for (let turn = 0; turn < common.picks * count && stuck < count; turn++) {
       const round = Math.floor(turn / count);
-      const s = (turn + round) % count;
+      const s = round % 2 === 0 ? turn % count : count - 1 - (turn % count);
       const pick = choose(seats[s]!, there, rng, log, s);
       if (pick === 0) {
         stuck++;

@@ -23,7 +23,7 @@ export function howTo(p: FillParameters): HowTo {
       p.finish === 'must-fit' ? 'A piece that does not fit cannot be used.' : 'A last piece may be larger than what is needed.',
     ],
     scoring: [],
-    end: `The first with ${p.wholes === 1 ? 'the whole' : `all ${p.wholes} wholes`} ${fill ? 'filled' : 'empty'} has done it.`,
+    end: `The first with ${p.wholes === 1 ? 'the whole' : `all ${p.wholes} wholes`} ${fill ? 'filled' : 'empty'} has done it; the round is played out, and several may have.`,
     ask: fill ? 'How much is still empty?' : 'How much is left?',
     tool: 'Lay the pieces on a strip and read along it.',
     smaller: p.pieces === 'halves-quarters' ? 'Fill one whole only.' : 'Use halves and quarters only.',

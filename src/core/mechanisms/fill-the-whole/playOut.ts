@@ -24,10 +24,16 @@ export function createTable(seats: readonly Player[]): PlayGame {
     for (let turn = 0; turn < TURN_CAP; turn++) {
       const s = turn % count;
       layOne(seats[s]!, s, dice[s]!, worth[s]!, left, rng, log);
-      if (left[s]! > 0) continue;
-      log.winner = s;
+      // The round is played out, so that nobody is ahead by having begun.
+      if (s < count - 1) continue;
+      let done = 0;
+      for (let o = 0; o < count; o++) {
+        log.scores[o] = -left[o]! / dice[o]!.of;
+        if (left[o] === 0) done++;
+      }
+      if (done === 0) continue;
+      log.winner = done === 1 ? left.indexOf(0) : -1;
       log.rounds = Math.ceil((turn + 1) / count);
-      for (let o = 0; o < count; o++) log.scores[o] = -left[o]! / dice[o]!.of;
       return;
     }
     log.capped = true;

@@ -17,7 +17,7 @@ export function howTo(p: RemainderParameters): HowTo {
       left ? 'Move as many spaces as are left over.' : 'Nothing left over moves you 3 spaces; otherwise 1.',
     ],
     scoring: [],
-    end: `The first past space ${p.goal} ends the race.`,
+    end: `When somebody is past space ${p.goal} the round is played out; the farthest has won.`,
     ask: 'How do you know what is left over without sharing them all out?',
     tool: 'Share counters into trays.',
     smaller: `Draw numbers to ${Math.max(p.lowest + 10, smallerThan(p.highest))}.`,

@@ -1,3 +1,4 @@
+import { bestOf } from '../../play/bestOf';
 import { between } from '../../play/deck';
 import { slips } from '../../play/outcome';
 import type { Rng } from '../../shared/rng';
@@ -20,8 +21,9 @@ export function createTable(seats: readonly Player[]): PlayGame {
       const s = turn % count;
       at[s]! += stepOf(seats[s]!, s, rng, log);
       for (let o = 0; o < count; o++) log.scores[o] = at[o]!;
-      if (at[s]! < common.goal) continue;
-      log.winner = s;
+      // The round is played out; the farthest past the end is ahead.
+      if (s < count - 1 || !at.some((x) => x >= common.goal)) continue;
+      log.winner = bestOf(at, count);
       log.rounds = Math.ceil((turn + 1) / count);
       return;
     }

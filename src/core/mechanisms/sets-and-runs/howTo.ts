@@ -53,7 +53,7 @@ export function howTo(p: SetsParameters): HowTo {
       'Put one card away, face up, for the others.',
     ],
     scoring: [],
-    end: `The first with ${many(p.sets, 'set')} on the table has done it.`,
+    end: `The first with ${many(p.sets, 'set')} on the table has done it; the round is played out, and several may have.`,
     ask: 'Which card are you waiting for, and what would do?',
     tool: numbers ? 'Lay the number with counters, or look at a table of facts.' : 'Lay fraction strips side by side.',
     smaller: p.sets > 1 ? `Play for ${many(p.sets - 1, 'set')}.` : 'Hold your cards open and help each other.',

@@ -1,3 +1,4 @@
+import { bestOf } from '../../play/bestOf';
 import { Deck } from '../../play/deck';
 import { slips } from '../../play/outcome';
 import { below, type Rng } from '../../shared/rng';
@@ -31,8 +32,8 @@ export function createTable(seats: readonly Player[]): PlayGame {
       log.turn(s, open.length + 1);
       drawOne(hand, open, deck, thinks, s, cards, p, rng, log);
       layDown(hand, s, cards, p, log);
-      if (log.scores[s]! >= p.sets) {
-        log.winner = s;
+      if (s === count - 1 && log.scores.some((x) => x >= p.sets)) {
+        log.winner = bestOf(log.scores, count);
         log.rounds = Math.ceil((turn + 1) / count);
         return;
       }
