@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { mechanismById, mechanisms } from '../core/mechanisms/registry';
+import { sortOf } from '../core/mechanisms/character';
 import { materialsOf } from '../core/mechanisms/versionFacts';
 import { isAim } from '../core/skills/narrower';
 import { gameCanAimAt } from '../core/skills/skill';
@@ -10,7 +11,7 @@ import { simulationResult } from '../core/simulate/simulationResult';
 import { ENGINE } from '../core/simulate/simulation';
 import { checkTable } from './parameters';
 import { shippedGraph, shippedKinds } from './shippedData';
-import { libraryPrecision, librarySeed, shippedLibrary, shippedProfile } from './shippedLibrary';
+import { firstThirty, libraryPrecision, librarySeed, shippedLibrary, shippedProfile } from './shippedLibrary';
 
 const all = shippedLibrary.flatMap((game) => game.variants.map((variant) => ({ game, variant, name: `${game.id}/${variant.id}` })));
 
@@ -115,6 +116,19 @@ describe('the shipped library', () => {
       .filter(({ game, variant }) => !(shippedProfile(game.id, variant.id)?.doses ?? []).some(([, mean]) => mean >= leastPractice))
       .map((v) => v.name);
     for (const name of without) expect(waiting).toContain(name);
+  });
+  it('has thirty to begin with: of dice, cards and paper, for kindergarten to grade four, of few rule sets', () => {
+    const first = all.filter((v) => firstThirty.includes(v.name));
+    expect([firstThirty.length, first.length]).toEqual([30, 30]);
+    const simple = /die|deck|cards|paper|pencils|counters|column-sheet|recording-sheet|cup|tray|stand|chart|line|pegs/;
+    for (const { game, variant, name } of first) {
+      const m = mechanismById(game.mechanism)!;
+      for (const need of materialsOf(m, variant.parameters, 3))
+        expect([name, need.kind, simple.test(need.kind)]).toEqual([name, need.kind, true]);
+      expect([name, variant.ages[0] <= 9]).toEqual([name, true]);
+      expect(sortOf(game.mechanism)).toBe('game');
+    }
+    expect(new Set(first.map((v) => v.game.mechanism)).size).toBeLessThanOrEqual(18);
   });
   it('lists nothing as waiting that is not there', () => {
     for (const name of waiting) expect(all.map((v) => v.name)).toContain(name);

@@ -40,6 +40,6 @@ export const howToWire = define({
   },
   'GET /plans/{id}/how-to': {
     summary: 'How every version of a session is played, to be read at once',
-    response: obj({ items: arr(obj({ variant: str, title: str, own: arr(str), howTo: nullable(howTo) })) }),
+    response: obj({ items: arr(obj({ variant: str, title: str, own: arr(str), cautions: arr(str), howTo: nullable(howTo) })) }),
   },
 });

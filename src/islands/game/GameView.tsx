@@ -10,6 +10,7 @@ import { useTellUndo } from '../shared/useTellUndo';
 import { App, messageOf, useTell } from '../shared/App';
 import panel from '../shared/panel.module.css';
 import { prepWords } from '../../text/sentences';
+import { sortOf } from '../../core/mechanisms/character';
 import { HowToPlay } from '../shared/HowToPlay';
 import { ThingNeed } from '../things/ThingNeed';
 import { GameDialog } from '../shelf/GameDialog';
@@ -39,7 +40,7 @@ function Rules({ variant, own }: { variant: VariantWire; own: readonly string[] 
     <section className={panel.sheet}>
       <h2>How it is played</h2>
       {howTo ? (
-        <HowToPlay howTo={howTo} {...(own.length === 1 ? { story: own[0] } : { own })} />
+        <HowToPlay folded howTo={howTo} {...(own.length === 1 ? { story: own[0] } : { own })} />
       ) : (
         <ol className={styles.rules}>
           {own.map((r) => (
@@ -193,6 +194,12 @@ function Game({ id, version }: { id: string; version: string | null }) {
                   <dd>{variant.minutes} min</dd>
                   <dt>Helper</dt>
                   <dd>{helperWords[variant.helper]}</dd>
+                  {sortOf(variant.mechanism) === 'practice' && (
+                    <>
+                      <dt>Filed as</dt>
+                      <dd>practice, not a game</dd>
+                    </>
+                  )}
                   <dt>In the room</dt>
                   <dd>{roomWords[variant.room]}</dd>
                   {variant.preparationMinutes > 0 && (

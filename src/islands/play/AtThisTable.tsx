@@ -9,6 +9,7 @@ export interface TableRules {
   readonly variant: string;
   readonly title: string;
   readonly own: readonly string[];
+  readonly cautions: readonly string[];
   readonly howTo: HowToWire | null;
 }
 
@@ -41,6 +42,7 @@ export function AtThisTable({
               {r.title}
               {ids.length > 1 && <small>: {players.join(', ')}</small>}
             </h2>
+            {r.cautions.length > 0 && <p className={styles.caution}>{r.cautions.join(' ')}</p>}
             {r.howTo ? (
               <>
                 {open?.variant === id && open.what === 'all' ? (

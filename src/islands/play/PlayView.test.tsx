@@ -53,11 +53,20 @@ describe('playing', () => {
     const at = session().rounds[0]!.tables[0]!.seats[0]!.variant;
     const m = mechanismById('pair-memory')!;
     api().on('GET /plans/plan-1/how-to', {
-      items: [{ variant: at, title: 'tens', own: ['Whisper, please.'], howTo: howToWire(m, { sum: 12 }, 3, [7, 9], (k) => k) }],
+      items: [
+        {
+          variant: at,
+          title: 'tens',
+          own: ['Whisper, please.'],
+          cautions: ['Small parts: count out, count back.'],
+          howTo: howToWire(m, { sum: 12 }, 3, [7, 9], (k) => k),
+        },
+      ],
     });
     await open();
     const table = within(screen.getByRole('region', { name: 'How it is played' }));
     expect(table.getAllByRole('listitem')).toHaveLength(5);
+    expect(table.getByText('Small parts: count out, count back.')).toBeTruthy();
     expect(table.getByText(/if the two make 12/)).toBeTruthy();
     expect(table.getByText(/Stuck\? Lay the number with counters/)).toBeTruthy();
     expect(table.queryByText('Time is up')).toBeNull();

@@ -1,6 +1,8 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import type { AheadWire } from '../../contract/wire/plans';
+import type { PrepSort } from '../../core/materials/gettingReady';
+import { cautionOfWork } from '../../core/safety/hazards';
 import { prepWords } from '../../text/sentences';
 import { Button } from '../../ui/Button';
 import { Empty, Failure, Loading } from '../../ui/Empty';
@@ -83,6 +85,7 @@ export function Ahead() {
                     {batches[batch]}
                     {left > 0 && <small className={styles.progress}>, {Math.round(left)} min in one go</small>}
                   </h2>
+                  {workCaution(batch) && <p className={`${panel.small} ${panel.soft}`}>{workCaution(batch)}</p>}
                   <ul className={styles.items}>
                     {own.map((m) => {
                       const words = (
@@ -165,3 +168,6 @@ const money = (amount: number): string => amount.toFixed(2);
 function capital(words: string): string {
   return words[0]!.toUpperCase() + words.slice(1);
 }
+
+/** What to mind at a sort of work; nothing where things are only fetched. */
+const workCaution = (batch: string): string | null => (batch in prepWords ? cautionOfWork(batch as PrepSort) : null);

@@ -69,6 +69,8 @@ function GatherList({ plans, chosen }: { plans: PlanShort[]; chosen: PlanShort }
   const ticked = (i: { item: string; ticked: boolean; back: boolean }): boolean => onTheWay[keyOf(i.item)] ?? (back ? i.back : i.ticked);
   const all = gather.data.bins.flatMap((b) => b.items);
   const g = { ...gather.data, ticked: all.filter(ticked).length };
+  // What can hurt among these things, each caution once.
+  const cautions = [...new Set(g.bins.flatMap((b) => b.items.flatMap((x) => (x.caution ? [x.caution] : []))))];
   return (
     <>
       <div className={panel.head}>
@@ -92,11 +94,12 @@ function GatherList({ plans, chosen }: { plans: PlanShort[]; chosen: PlanShort }
           Play
         </LinkButton>
       </div>
-      {g.smallParts && (
-        <p className={styles.caution}>
-          Small parts are on this list: with children under three in the room, count out and count back, and keep them on tables. The
-          maker’s age label and local rules come first.
-        </p>
+      {cautions.length > 0 && (
+        <div className={styles.caution}>
+          {cautions.map((c) => (
+            <p key={c}>{c}</p>
+          ))}
+        </div>
       )}
       {byTable && <ByTable tables={g.tables} />}
       <div className={styles.bins} hidden={byTable}>

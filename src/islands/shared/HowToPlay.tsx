@@ -28,11 +28,29 @@ export function PictureSteps({ howTo }: { howTo: HowToWire }) {
 }
 
 /** How one version is played, for somebody who has never seen it: all of it on at most twelve lines. */
-export function HowToPlay({ howTo, story, own = [] }: { howTo: HowToWire; story?: string | undefined; own?: readonly string[] }) {
+export function HowToPlay({
+  howTo,
+  story,
+  own = [],
+  folded = false,
+}: {
+  howTo: HowToWire;
+  story?: string | undefined;
+  own?: readonly string[];
+  /** Pictures wait until they are asked for, where room is scarce. */
+  folded?: boolean;
+}) {
   return (
     <div className={styles.howTo}>
       {story && <p className={styles.story}>{story}</p>}
-      <PictureSteps howTo={howTo} />
+      {folded ? (
+        <details>
+          <summary>In three pictures</summary>
+          <PictureSteps howTo={howTo} />
+        </details>
+      ) : (
+        <PictureSteps howTo={howTo} />
+      )}
       <dl className={styles.lines}>
         <dt>You need</dt>
         <dd>{howTo.needs.join('; ') || 'nothing to lay out'}</dd>

@@ -5,7 +5,7 @@ import { type HowToWire, howToWire as wire } from '../../contract/wire/howTo';
 import { mechanismById } from '../../core/mechanisms/registry';
 import { usualSeats } from '../../core/simulate/usualSeats';
 import type { Db } from '../db/db';
-import { games, variants } from '../db/schema';
+import { games, kinds, variantMaterials, variants } from '../db/schema';
 import { ProblemError, refuse } from '../http/problemError';
 import { serve } from '../http/route';
 import { planById } from '../planning/planById';
@@ -30,7 +30,10 @@ export const howToRoutes = serve(wire, {
   },
 });
 
-function forTables(db: Db, ids: readonly string[]): { variant: string; title: string; own: string[]; howTo: HowToWire | null }[] {
+function forTables(
+  db: Db,
+  ids: readonly string[],
+): { variant: string; title: string; own: string[]; cautions: string[]; howTo: HowToWire | null }[] {
   if (ids.length === 0) return [];
   const title = titles(db);
   return db
@@ -39,7 +42,24 @@ function forTables(db: Db, ids: readonly string[]): { variant: string; title: st
     .innerJoin(games, eq(games.id, variants.gameId))
     .where(inArray(variants.id, [...ids]))
     .all()
-    .map(({ variant: v, rules }) => ({ variant: v.id, title: v.title, own: ownLines(rules, [v.mechanism]), howTo: of(v, title.kind) }));
+    .map(({ variant: v, rules }) => ({
+      variant: v.id,
+      title: v.title,
+      own: ownLines(rules, [v.mechanism]),
+      cautions: cautionsOf(db, v.id),
+      howTo: of(v, title.kind),
+    }));
+}
+
+/** What can hurt at the things of a version, each caution once. */
+function cautionsOf(db: Db, variant: string): string[] {
+  const rows = db
+    .select({ caution: kinds.caution })
+    .from(variantMaterials)
+    .innerJoin(kinds, eq(kinds.id, variantMaterials.kindId))
+    .where(eq(variantMaterials.variantId, variant))
+    .all();
+  return [...new Set(rows.flatMap((r) => (r.caution ? [r.caution] : [])))];
 }
 
 function of(v: VariantRow, kind: (id: string) => string): HowToWire | null {

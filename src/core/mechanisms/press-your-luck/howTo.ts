@@ -29,7 +29,10 @@ export function howTo(p: PressYourLuckParameters): HowTo {
     presence: alone,
     pictures: [
       { picture: { draw: 'dice', faces }, say: 'Throw.' },
-      { picture: { draw: 'dice', faces, joined: '+', makes: String(sum) }, say: 'Add it up. Once more, or stop?' },
+      {
+        picture: { draw: 'dice', faces, ...(p.dice > 1 ? { joined: '+', makes: String(sum) } : {}) },
+        say: 'Add it up. Once more, or stop?',
+      },
       { picture: { draw: 'track', from: 0, to: p.goal, pegs: [Math.round(p.goal * 0.6)] }, say: 'Stop, and it is yours.' },
     ],
   };
