@@ -149,7 +149,9 @@ it('every route answers as described', async () => {
   const variant = await go('POST', '/variants', {
     body: { game: made.id, title: 'pairs of eight', mechanism: 'pair-memory', parameters: { sum: 8, highestCard: 8 } },
   });
-  expect((await go('GET', '/variants/{id}/how-to', { path: `/variants/${variant.id}/how-to` })).howTo).toHaveProperty('turn');
+  const played = await go('GET', '/variants/{id}/how-to', { path: `/variants/${variant.id}/how-to` });
+  expect(played.howTo).toHaveProperty('turn');
+  expect(played.quick).toEqual({ mood: 'calm', mixed: 'head-start', firstTime: 'taught' });
   const owned = await go('GET', '/variants/{id}', { path: `/variants/${variant.id}` });
   expect(owned.materials.length).toBeGreaterThan(0);
   await go('PATCH', '/variants/{id}', { path: `/variants/${variant.id}`, body: { minutes: 12, version: owned.version } });

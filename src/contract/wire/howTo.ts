@@ -25,6 +25,14 @@ export const howTo = obj({
 });
 export type HowToWire = Static<typeof howTo>;
 
+/** What an owner asks before choosing. */
+const quick = obj({
+  mood: oneOf('calm', 'between', 'lively'),
+  mixed: oneOf('together', 'head-start', 'own-numbers', 'like-only'),
+  firstTime: oneOf('taught', 'read'),
+});
+export type QuickWire = Static<typeof quick>;
+
 export const shownPicture = picture;
 export const shownPresence = presence;
 
@@ -36,7 +44,7 @@ export const howToWire = define({
   },
   'GET /variants/{id}/how-to': {
     summary: 'How a version of the shelf is played; null where nobody has said how it plays',
-    response: obj({ howTo: nullable(howTo) }),
+    response: obj({ howTo: nullable(howTo), quick: nullable(quick) }),
   },
   'GET /plans/{id}/how-to': {
     summary: 'How every version of a session is played, to be read at once',

@@ -26,3 +26,30 @@ export function moodOf(m: Pick<Mechanism, 'played'>, room: 'calm' | 'lively' | '
   if (room !== 'calm' || moves.includes('dares')) return 'lively';
   return moves.some((x) => x === 'races' || x === 'fills' || x === 'compares-round') || who.includes('all-at-once') ? 'between' : 'calm';
 }
+
+/** What an owner asks before choosing, each answer in a few words. */
+export interface QuickLook {
+  readonly mood: Mood;
+  /** What makes it fair where older and younger sit together. */
+  readonly mixed: 'together' | 'head-start' | 'own-numbers' | 'like-only';
+  /** Whether somebody must be there when it is played for the first time. */
+  readonly firstTime: 'taught' | 'read';
+}
+
+/** From about here children read and follow the rules of a new game by themselves (common practice, no source). */
+const readsAlone = 8;
+
+/**
+ * The quick look of one version: its mood, who may sit together, and who starts it.
+ * `own` says whether each seat may play with numbers of its own.
+ */
+export function quickLook(
+  m: Pick<Mechanism, 'played' | 'headStart'>,
+  room: 'calm' | 'lively' | 'floor',
+  ages: readonly [number, number],
+  presence: 'alone' | 'nearby' | 'needed',
+  own: boolean,
+): QuickLook {
+  const mixed = m.played.who.includes('together') ? 'together' : m.headStart !== null ? 'head-start' : own ? 'own-numbers' : 'like-only';
+  return { mood: moodOf(m, room), mixed, firstTime: ages[0] < readsAlone || presence !== 'alone' ? 'taught' : 'read' };
+}

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { shippedKinds } from '../../contract/shippedData';
-import { cautionOf, cautionOfWork, hazards } from './hazards';
+import { cautionOf, cautionOfWork, cautionsOnce, hazards } from './hazards';
 
 describe('what can hurt', () => {
   it('has a caution each that defers to the label and local rules', () => {
@@ -35,5 +35,14 @@ describe('what can hurt', () => {
     expect(cautionOfWork('laminate')).toMatch(/Hot/);
     expect(cautionOfWork('colour')).toMatch(/window/);
     expect(cautionOfWork('print')).toBeNull();
+  });
+  it('reads several once, with who decides at the end', () => {
+    const [small, glass] = [cautionOf(['small-parts'])!, cautionOf(['glass'])!];
+    const lines = cautionsOnce([small, glass, small]);
+    expect(lines).toHaveLength(2);
+    expect(lines.join(' ').match(/come first/g)).toHaveLength(1);
+    expect(lines[0]).toBe('Small parts: keep away from children under three; count out, count back.');
+    expect(lines[1]).toBe(glass);
+    expect(cautionsOnce([])).toEqual([]);
   });
 });

@@ -46,3 +46,9 @@ const ofWork: Partial<Record<PrepSort, readonly Hazard[]>> = { cut: ['blades', '
 
 /** What to mind at a sort of work that gets a game ready, or null. */
 export const cautionOfWork = (sort: PrepSort): string | null => cautionOf(ofWork[sort] ?? []);
+
+/** Several cautions as lines to read once: none twice, and who decides only at the end. Empty where there is none. */
+export function cautionsOnce(cautions: readonly string[]): string[] {
+  const lines = [...new Set(cautions.map((c) => c.replace(defers, '').trim()))];
+  return lines.length === 0 ? [] : [...lines.slice(0, -1), `${lines.at(-1)!} ${defers}`];
+}

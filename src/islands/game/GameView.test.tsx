@@ -68,6 +68,15 @@ const own = variant('own', 'two-lamps', {
 });
 
 describe('a game', () => {
+  it('answers at a glance what it is like, whom it is fair to and who starts it', async () => {
+    ready([variant('tens', 'two-lamps', { title: 'Tens' })]);
+    api().on('GET /variants/tens/how-to', { howTo: null, quick: { mood: 'between', mixed: 'head-start', firstTime: 'taught' } });
+    view();
+    const fact = async (name: string) => (await screen.findByText(name)).nextElementSibling?.textContent;
+    expect(await fact('Mood')).toBe('in between');
+    expect(await fact('Older with younger')).toBe('yes, with a head start');
+    expect(await fact('First time')).toBe('somebody shows it');
+  });
   it('says what it is, what it needs and that a thing is missing', async () => {
     ready([variant('tens', 'two-lamps', { title: 'Tens' })]);
     view();

@@ -11,6 +11,7 @@ import { App, messageOf, useTell } from '../shared/App';
 import panel from '../shared/panel.module.css';
 import { prepWords } from '../../text/sentences';
 import { sortOf } from '../../core/mechanisms/character';
+import { moodWords } from '../shared/words';
 import { HowToPlay } from '../shared/HowToPlay';
 import { ThingNeed } from '../things/ThingNeed';
 import { GameDialog } from '../shelf/GameDialog';
@@ -28,12 +29,40 @@ const VariantDialog = lazy(async () => ({ default: (await import('./VariantDialo
 
 type Moving = `POST /${'games' | 'variants'}/{id}/${'retire' | 'restore'}`;
 
-/** How this version is played, from its own numbers; the owner's lines stand beside it. */
-function Rules({ variant, own }: { variant: VariantWire; own: readonly string[] }) {
-  const rules = useQuery({
+function useHowTo(variant: VariantWire) {
+  return useQuery({
     queryKey: ['how-to', variant.id, variant.version],
     queryFn: () => call('GET /variants/{id}/how-to', { params: { id: variant.id } }),
   });
+}
+
+const mixedWords = {
+  together: 'yes: all play as one',
+  'head-start': 'yes, with a head start',
+  'own-numbers': 'yes, each with their own version',
+  'like-only': 'best with children alike',
+} as const;
+const firstWords = { taught: 'somebody shows it', read: 'they can read the rules' } as const;
+
+/** What an owner asks before choosing: its mood, who may sit together, who starts it. */
+function Quick({ variant }: { variant: VariantWire }) {
+  const quick = useHowTo(variant).data?.quick;
+  if (!quick) return null;
+  return (
+    <>
+      <dt>Mood</dt>
+      <dd>{moodWords[quick.mood]}</dd>
+      <dt>Older with younger</dt>
+      <dd>{mixedWords[quick.mixed]}</dd>
+      <dt>First time</dt>
+      <dd>{firstWords[quick.firstTime]}</dd>
+    </>
+  );
+}
+
+/** How this version is played, from its own numbers; the owner's lines stand beside it. */
+function Rules({ variant, own }: { variant: VariantWire; own: readonly string[] }) {
+  const rules = useHowTo(variant);
   const howTo = rules.data?.howTo ?? null;
   if (!howTo && own.length === 0) return null;
   return (
@@ -202,6 +231,7 @@ function Game({ id, version }: { id: string; version: string | null }) {
                   )}
                   <dt>In the room</dt>
                   <dd>{roomWords[variant.room]}</dd>
+                  {variant.mechanism && <Quick variant={variant} />}
                   {variant.preparationMinutes > 0 && (
                     <>
                       <dt>Getting ready</dt>

@@ -5,12 +5,12 @@ import { Drawing } from '../../ui/drawing/Drawing';
 import { presenceText } from '../shared/HowToPlay';
 import panel from '../shared/panel.module.css';
 import type { Skills } from '../shared/useSkills';
+import { moodWords } from '../shared/words';
 import { ThingNeed } from '../things/ThingNeed';
 import { type LibraryVersion, topDoses } from './choosing';
 import styles from './library.module.css';
 
 const strongest = 3;
-const moodWords = { calm: 'calm', between: 'in between', lively: 'lively' } as const;
 /** Where the needle of the mood stands, in degrees from upright. */
 const needle = { calm: -52, between: 0, lively: 52 } as const;
 

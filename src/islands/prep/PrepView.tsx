@@ -1,6 +1,7 @@
 import type { PlanShort } from '../../contract/wire/plans';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
+import { cautionsOnce } from '../../core/safety/hazards';
 import { Button } from '../../ui/Button';
 import { Empty, Failure, Loading } from '../../ui/Empty';
 import { Light } from '../../ui/Light';
@@ -70,7 +71,7 @@ function GatherList({ plans, chosen }: { plans: PlanShort[]; chosen: PlanShort }
   const all = gather.data.bins.flatMap((b) => b.items);
   const g = { ...gather.data, ticked: all.filter(ticked).length };
   // What can hurt among these things, each caution once.
-  const cautions = [...new Set(g.bins.flatMap((b) => b.items.flatMap((x) => (x.caution ? [x.caution] : []))))];
+  const cautions = cautionsOnce(all.flatMap((x) => x.caution ?? []));
   return (
     <>
       <div className={panel.head}>

@@ -39,3 +39,6 @@ export function spanWords(from: string, to: string): string {
 }
 
 export const signOf: Readonly<Record<string, string>> = { add: '+', subtract: '−', multiply: '×', divide: '÷' };
+
+/** How a game goes at a table. */
+export const moodWords = { calm: 'calm', between: 'in between', lively: 'lively' } as const;

@@ -1,7 +1,9 @@
-import { eq, inArray } from 'drizzle-orm';
+import { and, eq, inArray, isNull, ne } from 'drizzle-orm';
 import { howToWire } from '../../contract/howToOf';
 import { checkParameters } from '../../contract/parameters';
-import { type HowToWire, howToWire as wire } from '../../contract/wire/howTo';
+import { type HowToWire, howToWire as wire, type QuickWire } from '../../contract/wire/howTo';
+import { canShare } from '../../core/mechanisms/canShare';
+import { quickLook } from '../../core/mechanisms/character';
 import { mechanismById } from '../../core/mechanisms/registry';
 import { usualSeats } from '../../core/simulate/usualSeats';
 import type { Db } from '../db/db';
@@ -23,7 +25,11 @@ export const howToRoutes = serve(wire, {
       throw refuse('out-of-range', `“${m.title}” is played by ${m.seats.min} to ${m.seats.max}.`, 'seats');
     return howToWire(m, checked.value, seats, body.ages ?? [7, 12], titles(db).kind);
   },
-  'GET /variants/{id}/how-to': ({ db, params }) => ({ howTo: of(variantById(db, params.id), titles(db).kind) }),
+  'GET /variants/{id}/how-to': ({ db, params }) => {
+    const v = variantById(db, params.id);
+    const howTo = of(v, titles(db).kind);
+    return { howTo, quick: howTo && quickOf(db, v, howTo) };
+  },
   'GET /plans/{id}/how-to': ({ db, params }) => {
     const seated = planById(db, params.id).rounds.flatMap((r) => r.tables.flatMap((t) => t.seats.map((s) => s.variant)));
     return { items: forTables(db, [...new Set(seated)]) };
@@ -60,6 +66,18 @@ function cautionsOf(db: Db, variant: string): string[] {
     .where(eq(variantMaterials.variantId, variant))
     .all();
   return [...new Set(rows.flatMap((r) => (r.caution ? [r.caution] : [])))];
+}
+
+/** Its mood, whom it is fair to, and who starts it; easier or harder numbers come from the other versions of the game. */
+function quickOf(db: Db, v: VariantRow, howTo: HowToWire): QuickWire {
+  const m = mechanismById(v.mechanism!)!;
+  const own = db
+    .select()
+    .from(variants)
+    .where(and(eq(variants.gameId, v.gameId), eq(variants.mechanism, m.id), isNull(variants.retiredAt), ne(variants.id, v.id)))
+    .all()
+    .some((o) => canShare(m, v.parameters, o.parameters));
+  return { ...quickLook(m, v.room, [v.agesMin, v.agesMax], howTo.presence.is, own) };
 }
 
 function of(v: VariantRow, kind: (id: string) => string): HowToWire | null {

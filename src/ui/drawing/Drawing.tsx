@@ -244,6 +244,8 @@ function columns({ first, heights, full, lit }: Of<'columns'>): ReactNode {
   const box = Math.min(16, (H - 34) / full);
   const x0 = (W - heights.length * wide) / 2;
   const named = wide >= least;
+  // Narrow columns of two digits would run together: every second one is named then.
+  const step = wide < 17 && first + heights.length > 10 ? 2 : 1;
   return (
     <g>
       {heights.map((h, i) => (
@@ -259,7 +261,7 @@ function columns({ first, heights, full, lit }: Of<'columns'>): ReactNode {
               className={lit === first + i && k === h - 1 ? styles.lamp : styles.wash}
             />
           ))}
-          {named && word(first + i, x0 + (i + 0.5) * wide, H - 11, 12)}
+          {named && i % step === 0 && word(first + i, x0 + (i + 0.5) * wide, H - 11, 12)}
         </g>
       ))}
     </g>
