@@ -20,7 +20,7 @@ interface Packed {
 
 /**
  * A state in bytes, without the steps that tell how it came about: the length of the text, the text, and the
- * covariance as it stands (four bytes a pair, about 90 kB for 208 skills).
+ * covariance as it stands (four bytes a pair, about 110 kB for 234 skills).
  */
 export function packState(map: MapState): Uint8Array {
   const packed: Packed = {

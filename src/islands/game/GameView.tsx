@@ -18,6 +18,7 @@ import { GameDialog } from '../shelf/GameDialog';
 import styles from './game.module.css';
 import { History } from './History';
 import { Practice } from './Practice';
+import { useHowTo } from './useHowTo';
 import { useMechanisms } from './useMechanism';
 import { useSkills } from '../shared/useSkills';
 
@@ -28,13 +29,6 @@ const Watch = lazy(async () => ({ default: (await import('./Watch')).Watch }));
 const VariantDialog = lazy(async () => ({ default: (await import('./VariantDialog')).VariantDialog }));
 
 type Moving = `POST /${'games' | 'variants'}/{id}/${'retire' | 'restore'}`;
-
-function useHowTo(variant: VariantWire) {
-  return useQuery({
-    queryKey: ['how-to', variant.id, variant.version],
-    queryFn: () => call('GET /variants/{id}/how-to', { params: { id: variant.id } }),
-  });
-}
 
 const mixedWords = {
   together: 'yes: all play as one',

@@ -10,6 +10,7 @@ import { finished } from '../shared/api';
 import { messageOf } from '../shared/App';
 import panel from '../shared/panel.module.css';
 import styles from './bench.module.css';
+import { useHowTo } from './useHowTo';
 
 interface Turn {
   readonly seat: number;
@@ -28,6 +29,7 @@ export function Watch({ variant, mechanism }: { variant: VariantWire; mechanism:
     queryFn: () =>
       finished('POST /stories', { body: { mechanism: variant.mechanism!, parameters: variant.parameters, seats, seed: 7, game } }),
   });
+  const howTo = useHowTo(variant).data?.howTo;
   const turns = useMemo(() => (story.data ? turnsOf(story.data.events) : []), [story.data]);
   const shown = Math.min(at, Math.max(0, turns.length - 1));
   useEffect(() => {
@@ -116,7 +118,7 @@ export function Watch({ variant, mechanism }: { variant: VariantWire; mechanism:
       <section className={panel.sheet}>
         <h2>How it is played</h2>
         <ol className={styles.rules}>
-          {mechanism.words.map((w) => (
+          {(howTo ? [...howTo.turn, ...howTo.scoring, howTo.end] : mechanism.words).map((w) => (
             <li key={w}>{w}</li>
           ))}
         </ol>

@@ -28,7 +28,7 @@ export const coverGrid: Mechanism<CoverParameters> = {
   ],
   played: { with: ['board', 'cards'], does: ['adds', 'takes-away', 'multiplies'], moves: ['fills'], who: ['all-at-once'], ends: ['full'] },
   earlyEnding: 'Count covered squares: the whole table together, row by row.',
-  told: ['the caller reads out what makes {x} (call {y})'],
+  told: ['the caller reads out what makes {x}'],
   howTo,
   parametersSchema: SCHEMA,
   defaults: DEFAULTS,
