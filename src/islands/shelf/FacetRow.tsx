@@ -1,4 +1,5 @@
 import type { KindWire } from '../../contract/wire/thingsOwned';
+import { sortOf } from '../../core/mechanisms/character';
 import type { Row } from './rowsOf';
 import styles from './shelf.module.css';
 
@@ -10,10 +11,21 @@ export interface Facets {
   readonly alone: boolean;
   readonly calm: boolean;
   readonly atHand: boolean;
+  /** No practice that fills a seat without being a game. */
+  readonly games: boolean;
   readonly tag: string | null;
 }
 
-export const noFacets: Facets = { age: null, players: null, minutes: null, alone: false, calm: false, atHand: false, tag: null };
+export const noFacets: Facets = {
+  age: null,
+  players: null,
+  minutes: null,
+  alone: false,
+  calm: false,
+  atHand: false,
+  games: false,
+  tag: null,
+};
 
 /** Whether a line is what is asked for; a game without a version is only where nothing is asked. */
 export function passes({ game, variant: v, profile }: Row, f: Facets, kinds: readonly KindWire[]): boolean {
@@ -25,6 +37,7 @@ export function passes({ game, variant: v, profile }: Row, f: Facets, kinds: rea
   if (f.minutes !== null && (profile?.minutes ?? v.minutes) > f.minutes) return false;
   if (f.alone && v.helper !== 'alone') return false;
   if (f.calm && v.room !== 'calm') return false;
+  if (f.games && sortOf(v.mechanism) === 'practice') return false;
   return (
     !f.atHand ||
     v.materials.every(
@@ -50,7 +63,7 @@ const words = {
   minutes: (n: number) => `up to ${n} minutes`,
 };
 const any = { age: 'any age', players: 'any number', minutes: 'any length' } as const;
-const ticks = { alone: 'runs alone', calm: 'calm', atHand: 'things at hand' } as const;
+const ticks = { alone: 'runs alone', calm: 'quiet', atHand: 'things at hand', games: 'no practice' } as const;
 
 /** What else a game must be: for an age, for so many, within so long, alone, calm, with what is here. */
 export function FacetRow({ facets, tags, onChange }: { facets: Facets; tags: readonly string[]; onChange: (facets: Facets) => void }) {

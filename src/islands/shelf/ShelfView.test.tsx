@@ -90,6 +90,22 @@ describe('the shelf', () => {
     await userEvent.click(screen.getByLabelText('runs alone'));
     expect(screen.queryByRole('link', { name: 'Levers' })).toBeNull();
   });
+  it('leaves out practice, and what is not quiet, where that is asked', async () => {
+    ready();
+    api().on(
+      'GET /variants',
+      page([
+        variant('tens', 'two-lamps', { mechanism: 'fact-wheel' }),
+        variant('small', 'levers', { mechanism: 'track-race', room: 'floor' }),
+      ]),
+    );
+    view();
+    await userEvent.click(await screen.findByLabelText('no practice'));
+    expect(shown()).toEqual(['Levers']);
+    await userEvent.click(screen.getByLabelText('no practice'));
+    await userEvent.click(screen.getByLabelText('quiet'));
+    expect(shown()).toEqual(['Two Lamps']);
+  });
   it('makes one game of two that look alike', async () => {
     ready();
     api()
