@@ -52,6 +52,7 @@ const beside: Readonly<Record<string, Readonly<Record<string, object>>>> = {
     draw: { cards: 3, highest: 4, copies: 3 },
     bottom: { join: 'fraction' },
     sayHalf: { join: 'fraction' },
+    by: { join: 'times', cards: 1 },
   },
   'angle-aim': { whole: { play: 'finds-the-missing-one' } },
   'calendar-hunt': { step: { cards: 'twenty-four-hours' }, longest: { cards: 'timetable' } },

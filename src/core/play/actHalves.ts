@@ -260,7 +260,7 @@ export const actHalves = {
   ),
   'day-hours': half(
     'clock-24',
-    'a time of a day of 24 hours, and the same on a clock',
+    'a time counted through the whole day, and the same on a clock',
     (a) => [
       `${Math.floor(a / 60)}:${String(a % 60).padStart(2, '0')}`,
       `${Math.floor((a % 720) / 60) || 12}:${String(a % 60).padStart(2, '0')}`,

@@ -22,7 +22,7 @@ export function howTo(p: CalendarParameters): HowTo {
         ? `The cards say 1 to ${p.most} days later.`
         : p.cards === 'timetable'
           ? `The cards say how long a journey takes: up to ${p.longest} minutes, by ${p.step}.`
-          : `The cards show times of a day of 24 hours, by ${many(p.step, 'minute')}.`,
+          : `The cards show times counted through the whole day, by ${many(p.step, 'minute')}.`,
     ],
     turn: [
       `${pick}; work out where ${p.choose === 1 ? 'it leads' : 'each leads'} before you move.`,

@@ -39,7 +39,7 @@ describe('the cards on the table', () => {
       [5, 5],
     ]);
     expect(pairsOf({ ...DEFAULTS, sum: 30, lowestCard: 1, highestCard: 10 })).toEqual([]);
-    expect(pairsOf({ ...DEFAULTS, relation: 'difference', gap: 2 })).toEqual([
+    expect(pairsOf({ ...DEFAULTS, relation: 'difference', gap: 2, lowestCard: 0, highestCard: 10 })).toEqual([
       [0, 2],
       [1, 3],
       [6, 8],
