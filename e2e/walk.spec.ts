@@ -47,7 +47,7 @@ test('a game can be added, changed, put away, brought back and undone', async ({
   await page.getByLabel('How it plays').selectOption('pair-memory');
   await page.getByLabel('Pairs make').fill('30');
   await page.getByRole('button', { name: 'Save' }).click();
-  await expect(page.getByText('No two cards from 0 to 10 make 30.')).toBeVisible();
+  await expect(page.getByText('No two cards from 1 to 9 make 30.')).toBeVisible();
   await page.getByLabel('Pairs make').fill('7');
   await page.getByLabel('Highest card').fill('7');
   await page.getByRole('button', { name: 'Save' }).click();

@@ -1,3 +1,4 @@
+import type { HowToWire } from '../../contract/wire/howTo';
 import type { VariantWire } from '../../contract/wire/shelf';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { lazy, Suspense, useState } from 'react';
@@ -26,9 +27,21 @@ import { useSkills } from '../shared/useSkills';
 const Bench = lazy(async () => ({ default: (await import('./Bench')).Bench }));
 const Compare = lazy(async () => ({ default: (await import('./Compare')).Compare }));
 const Watch = lazy(async () => ({ default: (await import('./Watch')).Watch }));
+const PictureSteps = lazy(async () => ({ default: (await import('../shared/PictureSteps')).PictureSteps }));
 const VariantDialog = lazy(async () => ({ default: (await import('./VariantDialog')).VariantDialog }));
 
 type Moving = `POST /${'games' | 'variants'}/{id}/${'retire' | 'restore'}`;
+
+/** The drawings wait until they are asked for: the page is light, and full enough. */
+function FoldedPictures({ howTo }: { howTo: HowToWire }) {
+  const [open, setOpen] = useState(false);
+  return (
+    <details onToggle={(e) => setOpen(e.currentTarget.open)}>
+      <summary>In three pictures</summary>
+      <Suspense>{open && <PictureSteps howTo={howTo} />}</Suspense>
+    </details>
+  );
+}
 
 const mixedWords = {
   together: 'yes: all play as one',
@@ -63,7 +76,7 @@ function Rules({ variant, own }: { variant: VariantWire; own: readonly string[] 
     <section className={panel.sheet}>
       <h2>How it is played</h2>
       {howTo ? (
-        <HowToPlay folded howTo={howTo} {...(own.length === 1 ? { story: own[0] } : { own })} />
+        <HowToPlay howTo={howTo} pictures={<FoldedPictures howTo={howTo} />} {...(own.length === 1 ? { story: own[0] } : { own })} />
       ) : (
         <ol className={styles.rules}>
           {own.map((r) => (

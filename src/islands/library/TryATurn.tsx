@@ -8,6 +8,7 @@ import { OneTurn } from '../recognise/OneTurn';
 import { call } from '../shared/api';
 import { messageOf } from '../shared/App';
 import { HowToPlay } from '../shared/HowToPlay';
+import { PictureSteps } from '../shared/PictureSteps';
 import panel from '../shared/panel.module.css';
 import styles from './library.module.css';
 
@@ -38,7 +39,7 @@ export function TryATurn({ game, first, onClose }: { game: LibraryGameWire; firs
         {rules.error ? (
           <Failure message={messageOf(rules.error)} />
         ) : rules.data ? (
-          <HowToPlay howTo={rules.data} story={game.story} />
+          <HowToPlay howTo={rules.data} story={game.story} pictures={<PictureSteps howTo={rules.data} />} />
         ) : (
           <Loading />
         )}

@@ -2,7 +2,8 @@ import type { HowToWire } from '../../contract/wire/howTo';
 import type { TableWire } from '../../contract/wire/plans';
 import { cautionsOnce } from '../../core/safety/hazards';
 import { useState } from 'react';
-import { HowToPlay, Helping, PictureSteps } from '../shared/HowToPlay';
+import { HowToPlay, Helping } from '../shared/HowToPlay';
+import { PictureSteps } from '../shared/PictureSteps';
 import styles from './play.module.css';
 
 /** What a helper reads of one version. */
@@ -47,7 +48,7 @@ export function AtThisTable({
             {r.howTo ? (
               <>
                 {open?.variant === id && open.what === 'all' ? (
-                  <HowToPlay howTo={r.howTo} own={r.own} />
+                  <HowToPlay howTo={r.howTo} own={r.own} pictures={<PictureSteps howTo={r.howTo} />} />
                 ) : (
                   <>
                     <ul>

@@ -134,7 +134,7 @@ describe('how is each played?', () => {
     put(asked('c', 'Tangram', { guesses: [], sure: false }));
     show(<RecogniseView />);
     expect(await screen.findByText(/No family of ours speaks/)).toBeTruthy();
-    expect(screen.getByRole('region', { name: 'How is it played?' })).toBeTruthy();
+    expect(await screen.findByRole('region', { name: 'How is it played?' }, { timeout: 10_000 })).toBeTruthy();
     await userEvent.keyboard('s');
     await userEvent.click(await screen.findByRole('button', { name: 'Save' }));
     await waitFor(() => expect(known('c')).toEqual({ version: 1, declared: [{ skill: 'pairs-of-10' }] }));
@@ -145,7 +145,7 @@ describe('how is each played?', () => {
     show(<RecogniseView />);
     await screen.findByText('Two Lamps Lit, tens');
     await userEvent.keyboard('p');
-    const pictures = await screen.findByRole('region', { name: 'How is it played?' });
+    const pictures = await screen.findByRole('region', { name: 'How is it played?' }, { timeout: 10_000 });
     expect(within(pictures).getAllByRole('button', { pressed: true })).toHaveLength(5);
     await userEvent.click(screen.getByRole('button', { name: 'Back to the proposal' }));
     await userEvent.keyboard('n');

@@ -1,10 +1,9 @@
 import type { AskedWire } from '../../contract/wire/recognise';
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { lazy, Suspense, useEffect, useMemo, useRef, useState } from 'react';
 import { Button } from '../../ui/Button';
 import { Empty, Failure, Loading } from '../../ui/Empty';
 import { LinkButton } from '../../ui/LinkButton';
 import { singleKeysOn } from '../frame/keys';
-import { HowPlayed } from '../game/HowPlayed';
 import { useMechanisms } from '../game/useMechanism';
 import { call, link } from '../shared/api';
 import { App, messageOf, useTell } from '../shared/App';
@@ -14,9 +13,11 @@ import { OtherNumbers } from './OtherNumbers';
 import { QueueList } from './QueueList';
 import styles from './recognise.module.css';
 import { RowWords } from './RowWords';
-import { startAnswers } from './startAnswers';
 import { StepsOnly } from './StepsOnly';
 import { type Mark, useQueue } from './useQueue';
+
+// Comes when it is asked for: it brings all rule families along.
+const Pictures = lazy(async () => ({ default: (await import('./Pictures')).Pictures }));
 
 export default function RecogniseView() {
   return (
@@ -172,14 +173,16 @@ function Recognise() {
             {opened === 'pictures' || !guess ? (
               <div className={styles.pictures}>
                 {!guess && <p className={styles.verdict}>No family of ours speaks from these words. What do you see when it is played?</p>}
-                <HowPlayed
-                  key={row.variant}
-                  mechanisms={mechanisms}
-                  start={startAnswers(guess?.mechanism)}
-                  onLeave={() => setOpened(guess ? null : 'steps')}
-                  leaveWords={guess ? 'Back to the proposal' : 'I only know what it teaches'}
-                  onChoose={(mechanism, parameters) => know(row, { mechanism, parameters })}
-                />
+                <Suspense fallback={<Loading what="Drawing the pictures …" />}>
+                  <Pictures
+                    key={row.variant}
+                    mechanisms={mechanisms}
+                    guess={guess?.mechanism}
+                    onLeave={() => setOpened(guess ? null : 'steps')}
+                    leaveWords={guess ? 'Back to the proposal' : 'I only know what it teaches'}
+                    onChoose={(mechanism, parameters) => know(row, { mechanism, parameters })}
+                  />
+                </Suspense>
                 {!guess && (
                   <div className={panel.row}>
                     <Button onClick={() => setOpened('steps')}>Only what it teaches (S)</Button>

@@ -1,5 +1,5 @@
 import type { HowToWire } from '../../contract/wire/howTo';
-import { Drawing } from '../../ui/drawing/Drawing';
+import type { ReactNode } from 'react';
 import styles from './howTo.module.css';
 import panel from './panel.module.css';
 
@@ -13,44 +13,23 @@ const who: Readonly<Record<HowToWire['presence']['is'], string>> = {
 export const presenceText = (p: HowToWire['presence']): string =>
   p.for === '' ? who[p.is].replace(/\.$/, '') + '.' : `${who[p.is].replace(/\.$/, '')}: ${p.for}.`;
 
-/** Three drawings with the words a helper says to them, for children who do not read yet. */
-export function PictureSteps({ howTo }: { howTo: HowToWire }) {
-  return (
-    <ol className={styles.pictures}>
-      {howTo.pictures.map((p) => (
-        <li key={p.say}>
-          <Drawing picture={p.picture} />
-          <span>{p.say}</span>
-        </li>
-      ))}
-    </ol>
-  );
-}
-
 /** How one version is played, for somebody who has never seen it: all of it on at most twelve lines. */
 export function HowToPlay({
   howTo,
   story,
   own = [],
-  folded = false,
+  pictures,
 }: {
   howTo: HowToWire;
   story?: string | undefined;
   own?: readonly string[];
-  /** Pictures wait until they are asked for, where room is scarce. */
-  folded?: boolean;
+  /** The three drawings, or what opens them where room is scarce. */
+  pictures: ReactNode;
 }) {
   return (
     <div className={styles.howTo}>
       {story && <p className={styles.story}>{story}</p>}
-      {folded ? (
-        <details>
-          <summary>In three pictures</summary>
-          <PictureSteps howTo={howTo} />
-        </details>
-      ) : (
-        <PictureSteps howTo={howTo} />
-      )}
+      {pictures}
       <dl className={styles.lines}>
         <dt>You need</dt>
         <dd>{howTo.needs.join('; ') || 'nothing to lay out'}</dd>
