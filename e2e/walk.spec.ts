@@ -201,7 +201,8 @@ test('the session is noted on a phone, and the map moves for the right reason', 
     .getByRole('button', { name: /^Table 1/ })
     .first()
     .click();
-  const seat = page.locator('section[aria-label]').first();
+  const seats = page.getByRole('region').filter({ has: page.getByText(/^How it went for/) });
+  const seat = seats.first();
   const name = (await seat.getAttribute('aria-label'))!;
   const skill = await seat
     .getByRole('combobox')
@@ -209,7 +210,7 @@ test('the session is noted on a phone, and the map moves for the right reason', 
     .evaluate((s: HTMLSelectElement) => ({ id: s.value, title: s.selectedOptions[0]!.textContent! }));
   await seat.getByRole('button', { name: 'on their own' }).click();
   await seat.getByRole('button', { name: 'knew it' }).click();
-  const second = page.locator('section[aria-label]').nth(1);
+  const second = seats.nth(1);
   await second.getByRole('button', { name: 'with help' }).click();
   await second.getByRole('button', { name: 'bead frame' }).click();
   await second.getByLabel('Missed fact, first number').fill('8');
@@ -223,10 +224,7 @@ test('the session is noted on a phone, and the map moves for the right reason', 
     .getByRole('button', { name: /^Table 1/ })
     .first()
     .click();
-  await expect(page.locator('section[aria-label]').first().getByRole('button', { name: 'on their own' })).toHaveAttribute(
-    'aria-pressed',
-    'true',
-  );
+  await expect(seats.first().getByRole('button', { name: 'on their own' })).toHaveAttribute('aria-pressed', 'true');
   const width = await page.evaluate(() => document.documentElement.scrollWidth);
   expect(width).toBeLessThanOrEqual(390);
   await page.getByRole('button', { name: 'Done here' }).click();
