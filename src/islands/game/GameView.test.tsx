@@ -81,7 +81,7 @@ describe('a game', () => {
     ready([variant('tens', 'two-lamps', { title: 'Tens' })]);
     view();
     expect(await screen.findByText('Bees · made at home · worn')).toBeTruthy();
-    expect(screen.getByText('Small parts.')).toBeTruthy();
+    expect(await screen.findByText(/^Small parts\. The maker’s age label/)).toBeTruthy();
     expect(await screen.findByRole('img', { name: 'missing' })).toBeTruthy();
   });
   it('without a version offers to add one', async () => {

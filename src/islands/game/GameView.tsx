@@ -12,6 +12,7 @@ import { App, messageOf, useTell } from '../shared/App';
 import panel from '../shared/panel.module.css';
 import { prepWords } from '../../text/sentences';
 import { sortOf } from '../../core/mechanisms/character';
+import { cautionsOnce } from '../../core/safety/hazards';
 import { moodWords } from '../shared/words';
 import { HowToPlay } from '../shared/HowToPlay';
 import { ThingNeed } from '../things/ThingNeed';
@@ -267,12 +268,16 @@ function Game({ id, version }: { id: string; version: string | null }) {
                           quantity={m.quantity}
                           standIn={variant.standIns.find((s) => s.instead === m.kind)?.say ?? null}
                         />
-                        {kind?.caution && <small>{kind.caution}</small>}
                       </li>
                     );
                   })}
                   {variant.materials.length === 0 && <li className={panel.soft}>nothing named</li>}
                 </ul>
+                {cautionsOnce(variant.materials.flatMap((m) => kinds.data?.items.find((k) => k.id === m.kind)?.caution ?? [])).map((c) => (
+                  <p key={c} className={`${panel.soft} ${panel.small}`}>
+                    {c}
+                  </p>
+                ))}
                 <div className={panel.row}>
                   <Button onClick={() => setEditing('variant')}>Change version</Button>
                   <Button onClick={() => change.mutate({ what: 'POST /variants/{id}/retire', of: variant.id })}>Put away</Button>

@@ -1,6 +1,5 @@
 import type { HowToWire } from '../../contract/wire/howTo';
 import type { TableWire } from '../../contract/wire/plans';
-import { cautionsOnce } from '../../core/safety/hazards';
 import { useState } from 'react';
 import { HowToPlay, Helping } from '../shared/HowToPlay';
 import { PictureSteps } from '../shared/PictureSteps';
@@ -44,7 +43,7 @@ export function AtThisTable({
               {r.title}
               {ids.length > 1 && <small>: {players.join(', ')}</small>}
             </h2>
-            {r.cautions.length > 0 && <p className={styles.caution}>{cautionsOnce(r.cautions).join(' ')}</p>}
+            {r.cautions.length > 0 && <p className={styles.caution}>{r.cautions.join(' ')}</p>}
             {r.howTo ? (
               <>
                 {open?.variant === id && open.what === 'all' ? (

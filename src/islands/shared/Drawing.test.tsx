@@ -50,6 +50,17 @@ describe('a drawing', () => {
     expect(container.querySelectorAll('[aria-hidden="true"]')).toHaveLength(1);
     expect(getByRole('img', { name: 'A three' })).toBeTruthy();
   });
+  it('names every column where there is room, and every second one where two digits would run together', () => {
+    const names = (columns: number) =>
+      [
+        ...render(
+          <Drawing picture={{ draw: 'columns', first: 1, heights: Array<number>(columns).fill(1), full: 4 }} />,
+        ).container.querySelectorAll('text'),
+      ].map((t) => t.textContent);
+    expect(names(6)).toEqual(['1', '2', '3', '4', '5', '6']);
+    expect(names(12)).toEqual(['1', '3', '5', '7', '9', '11']);
+    cleanup();
+  });
   it('shows a moment of its version: two versions of one family differ', () => {
     const html = (parameters: object): string =>
       render(

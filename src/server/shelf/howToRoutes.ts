@@ -5,6 +5,7 @@ import { type HowToWire, howToWire as wire, type QuickWire } from '../../contrac
 import { canShare } from '../../core/mechanisms/canShare';
 import { quickLook } from '../../core/mechanisms/character';
 import { mechanismById } from '../../core/mechanisms/registry';
+import { cautionsOnce } from '../../core/safety/hazards';
 import { usualSeats } from '../../core/simulate/usualSeats';
 import type { Db } from '../db/db';
 import { games, kinds, variantMaterials, variants } from '../db/schema';
@@ -65,7 +66,7 @@ function cautionsOf(db: Db, variant: string): string[] {
     .innerJoin(kinds, eq(kinds.id, variantMaterials.kindId))
     .where(eq(variantMaterials.variantId, variant))
     .all();
-  return [...new Set(rows.flatMap((r) => (r.caution ? [r.caution] : [])))];
+  return cautionsOnce(rows.flatMap((r) => r.caution ?? []));
 }
 
 /** Its mood, whom it is fair to, and who starts it; easier or harder numbers come from the other versions of the game. */
