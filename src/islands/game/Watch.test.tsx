@@ -43,8 +43,13 @@ describe('watching one game', () => {
     expect(screen.getByText(/Player 2 ends ahead/)).toBeTruthy();
   });
   it('tells the rules of this very version beside, not those of the family', async () => {
-    watch({ turn: ['Lay two cards that make 10.'], scoring: ['A pair is one point.'], end: 'Stop when all lamps are lit.' });
-    for (const line of ['Lay two cards that make 10.', 'A pair is one point.', 'Stop when all lamps are lit.'])
+    watch({
+      setUp: ['Lay all cards face down.'],
+      turn: ['Lay two cards that make 10.'],
+      scoring: ['A pair is one point.'],
+      end: 'Stop when all lamps are lit.',
+    });
+    for (const line of ['Lay all cards face down.', 'Lay two cards that make 10.', 'A pair is one point.', 'Stop when all lamps are lit.'])
       expect(await screen.findByText(line)).toBeTruthy();
     for (const line of mechanism.words) expect(screen.queryByText(line)).toBeNull();
   });

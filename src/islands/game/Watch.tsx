@@ -118,7 +118,7 @@ export function Watch({ variant, mechanism }: { variant: VariantWire; mechanism:
       <section className={panel.sheet}>
         <h2>How it is played</h2>
         <ol className={styles.rules}>
-          {(howTo ? [...howTo.turn, ...howTo.scoring, howTo.end] : mechanism.words).map((w) => (
+          {(howTo ? [...howTo.setUp, ...howTo.turn, ...howTo.scoring, howTo.end] : mechanism.words).map((w) => (
             <li key={w}>{w}</li>
           ))}
         </ol>
