@@ -1,6 +1,8 @@
 import { readFileSync, writeFileSync } from 'node:fs';
 import { libraryPrecision, librarySeed, shippedLibrary } from '../contract/shippedLibrary';
 import { usualSeats } from '../core/simulate/usualSeats';
+import type { Course } from '../core/simulate/course';
+import { courseGames } from '../core/simulate/fairness';
 import { profileSummary, type ProfileSummary } from '../core/simulate/profileSummary';
 import type { SimulationResult } from '../core/simulate/simulationResult';
 import { closePool, startJob } from '../server/jobs/pool';
@@ -23,12 +25,11 @@ await Promise.all(
   chosen.flatMap((game) =>
     game.variants.map(async (variant) => {
       const name = `${game.id}/${variant.id}`;
+      const table = { mechanism: game.mechanism, parameters: variant.parameters, seats: usualSeats(variant.players), seed: librarySeed };
+      const course = startJob<Course | null>({ kind: 'course', ...table, games: courseGames }).finished;
       const job = await startJob<SimulationResult>({
         kind: 'simulate',
-        mechanism: game.mechanism,
-        parameters: variant.parameters,
-        seats: usualSeats(variant.players),
-        seed: librarySeed,
+        ...table,
         precision: libraryPrecision,
       }).finished;
       if (job.status !== 'done') {
@@ -36,7 +37,7 @@ await Promise.all(
         console.error(`${name}: ${job.problem?.message}`);
         return;
       }
-      profiles[name] = profileSummary(job.result!);
+      profiles[name] = profileSummary(job.result!, (await course).result ?? null);
       slow.push([job.result!.games, name]);
     }),
   ),

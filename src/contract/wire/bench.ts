@@ -50,14 +50,17 @@ const simulation = obj({
   items: arr(obj({ ...item.properties, seat: int, count: num })),
 });
 
+const course = obj({ games: int, leadChanges: estimate, known: num, level: estimate, weakest: estimate });
 const fairness = obj({
   games: int,
   wins: arr(estimate),
   seatAdvantage: estimate,
   choice: estimate,
   choiceWord: oneOf('little', 'somewhat', 'much'),
+  course: nullable(course),
   handicap: nullable(obj({ seat: int, headStart: num, unit: str, before: estimate, after: estimate })),
 });
+export type CourseWire = Static<typeof course>;
 const change = obj({ parameter: str, value: anything, before: estimate, after: estimate, minutes: estimate });
 const story = obj({
   events: arr(

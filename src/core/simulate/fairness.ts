@@ -1,4 +1,5 @@
 import type { Mechanism, Seat } from '../mechanisms/mechanism';
+import { type Course, courseOf } from './course';
 import { Simulation } from './simulation';
 import type { Estimate } from './simulationResult';
 
@@ -11,6 +12,8 @@ export interface Fairness {
   /** How much oftener a careful player wins than chance, against players who choose at random: 0 luck, 1 choice. */
   readonly choice: Estimate;
   readonly choiceWord: 'little' | 'somewhat' | 'much';
+  /** Lead changes, when the winner is known, the weakest seat; null where no game of like players was won. */
+  readonly course: Course | null;
   /** Head start that brings the weakest seat nearest to an even chance; null when none is needed or possible. */
   readonly handicap: {
     readonly seat: number;
@@ -25,6 +28,9 @@ export interface Fairness {
 const little = 0.15;
 const much = 0.45;
 const mostHeadStart = 64;
+
+/** Games that tell what a lead is worth and how games go; more than a chance to win asks for, since positions are told apart. */
+export const courseGames = 2000;
 
 /** Who wins how often, why, and what would even it. Null for a game that nobody can win. */
 export function fairnessOf(mechanism: Mechanism, seats: readonly Seat<object>[], seed: number, games: number): Fairness | null {
@@ -52,6 +58,7 @@ export function fairnessOf(mechanism: Mechanism, seats: readonly Seat<object>[],
     seatAdvantage: { mean: first[0]!.mean / all - even, standardError: first[0]!.standardError / all },
     choice: { mean: choice, standardError: error },
     choiceWord: choice < little ? 'little' : choice < much ? 'somewhat' : 'much',
+    course: courseOf(mechanism, seats, seed, courseGames),
     handicap: evenOut(mechanism, seats, wins, seed, games),
   };
 }

@@ -53,6 +53,8 @@ export class GameLog {
   capped = false;
   /** Whether sentences are listened to; when not, the hottest loops leave them out. */
   readonly telling: boolean = false;
+  /** Whether standings are followed; when not, what is dear to work out is left out. */
+  readonly following: boolean = false;
   /** A mechanism's own measures (flips, tens landed on), by index; at most `mostExtra`. */
   readonly extra = new Float64Array(mostExtra);
   private readonly strideSeat: number;
@@ -111,6 +113,12 @@ export class GameLog {
 
   /** Says in words what happened (sentence `sentence` of the mechanism); counted by nobody, told by `StoryLog`. */
   note(_seat: number, _sentence: number, _x: number, _y: number): void {}
+
+  /**
+   * How far a seat has come where that is more than its score so far (a place on the track, coins spent); more is better.
+   * Families that never call it are followed by `scores`, which then hold the standing after every turn. Kept by `CourseLog`.
+   */
+  stand(_seat: number, _value: number): void {}
 
   item(seat: number, channel: number, a: number, b: number): void {
     const c = this.places[channel]!;

@@ -1,4 +1,5 @@
 import { type Operation, operations } from '../items/item';
+import type { Course } from './course';
 import { meanDoses } from './meanDoses';
 import type { Estimate, SimulationResult } from './simulationResult';
 
@@ -19,6 +20,15 @@ export interface ProfileSummary {
   readonly choices: number;
   readonly idleTurns: number;
   readonly facts: number;
+  /** How a game between like players goes; absent where nobody wins against another. */
+  readonly course?: {
+    readonly leadChanges: number;
+    /** Share of the turns after which the winner is as good as known, in the middle game. */
+    readonly known: number;
+    readonly level: number;
+    /** The weakest seat's part of the games won ÷ an even part, and its standard error. */
+    readonly weakest: readonly [number, number];
+  };
 }
 
 const dosesKept = 24;
@@ -26,7 +36,7 @@ const leastShare = 0.005;
 const short = (n: number, digits = 4): number => Number(n.toPrecision(digits));
 
 /** Doses are means over the seats of the table. */
-export function profileSummary(r: SimulationResult): ProfileSummary {
+export function profileSummary(r: SimulationResult, course: Course | null): ProfileSummary {
   const doses = [...meanDoses(r)]
     .map(([skill, d]) => [skill, short(d.mean), short(d.standardError, 2)] as const)
     .sort((x, y) => y[1] - x[1]);
@@ -43,5 +53,13 @@ export function profileSummary(r: SimulationResult): ProfileSummary {
     choices: short(r.measures['choices']!, 3),
     idleTurns: short(r.measures['movelessShare']!, 3),
     facts: r.distinctFacts,
+    ...(course && {
+      course: {
+        leadChanges: short(course.leadChanges.mean, 3),
+        known: short(course.known, 3),
+        level: short(course.level.mean, 2),
+        weakest: [short(course.weakest.mean, 3), short(course.weakest.standardError, 2)],
+      },
+    }),
   };
 }

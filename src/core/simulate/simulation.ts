@@ -8,7 +8,7 @@ import { DEFAULT_TIME, type TimeModel } from './timeModel';
 import { ratioOf } from './ratio';
 
 /** Raised whenever a change of rules or counting makes old results differ. */
-export const ENGINE = '9';
+export const ENGINE = '10';
 
 export interface Precision {
   /** Relative standard error asked of the mean number of turns. */

@@ -1,3 +1,4 @@
+import type { CourseWire } from '../../contract/wire/bench';
 import type { VariantWire } from '../../contract/wire/shelf';
 import { useQuery } from '@tanstack/react-query';
 import { finished } from '../shared/api';
@@ -25,7 +26,7 @@ export function Fair({ variant, seats }: { variant: VariantWire; seats: number }
   const percent = (share: number, digits = 0): string => `${(share * 100).toFixed(digits)} %`;
   return (
     <section className={panel.sheet}>
-      <h2>Luck, choice and turn order</h2>
+      <h2>Is it a good game?</h2>
       {fair.isLoading && <p className={panel.soft}>Playing both sides …</p>}
       {fair.data && !f && <p>Nobody plays against another here: all work together, or each for themselves.</p>}
       {f && (
@@ -46,6 +47,7 @@ export function Fair({ variant, seats }: { variant: VariantWire; seats: number }
               for whoever goes first, ± {(f.seatAdvantage.standardError * 100).toFixed(1)}
             </p>
           </div>
+          {f.course && <CourseOfPlay course={f.course} seats={seats} />}
           {f.handicap && (
             <p>
               To even it, give player {f.handicap.seat + 1} {f.handicap.headStart} {f.handicap.unit}: from {percent(f.handicap.before.mean)}{' '}
@@ -53,10 +55,45 @@ export function Fair({ variant, seats }: { variant: VariantWire; seats: number }
             </p>
           )}
           <p className={`${panel.soft} ${panel.small}`}>
-            Calculated from the rules: {f.games.toLocaleString('en')} simulated games for each question.
+            Calculated from the rules: {f.games.toLocaleString('en')} simulated games for each question
+            {f.course && `, ${f.course.games.toLocaleString('en')} between like players for how it goes`}.
           </p>
         </>
       )}
     </section>
+  );
+}
+
+/** How a game goes until it is won: whether it stays open, and for everybody. */
+function CourseOfPlay({ course, seats }: { course: CourseWire; seats: number }) {
+  const { leadChanges, known, level, weakest } = course;
+  const ofHundred = (share: number): string => String(Math.round(share * 100));
+  return (
+    <div className={styles.numbers}>
+      <p>
+        <span className={panel.big}>{leadChanges.mean.toFixed(1)} ×</span>
+        <br />
+        the lead changes in a game, ± {leadChanges.standardError.toFixed(2)}
+      </p>
+      <p>
+        <span className={panel.big}>{known < 1 ? `after ${ofHundred(known)} %` : 'at the end'}</span>
+        <br />
+        of a middling game the winner is as good as known
+      </p>
+      <p>
+        <span className={panel.big}>
+          {ofHundred(weakest.mean / seats)} <small>of 100</small>
+        </span>
+        <br />
+        won games go to the weakest seat, ± {((weakest.standardError / seats) * 100).toFixed(1)}; even would be {ofHundred(1 / seats)}
+      </p>
+      <p>
+        <span className={panel.big}>
+          {ofHundred(level.mean)} <small>of 100</small>
+        </span>
+        <br />
+        games end level
+      </p>
+    </div>
   );
 }

@@ -57,6 +57,11 @@ export interface FairnessTask {
   readonly games: number;
 }
 
+/** How a game between like players goes until it is won. */
+export interface CourseTask extends Omit<FairnessTask, 'kind'> {
+  readonly kind: 'course';
+}
+
 /** "What would give more …?" */
 export interface ChangesTask {
   readonly kind: 'changes';
@@ -132,6 +137,7 @@ export type Task =
   | CoverTask
   | SimulateTask
   | FairnessTask
+  | CourseTask
   | ChangesTask
   | GapTask
   | FitTask

@@ -9,13 +9,25 @@ import { Simulation } from '../../core/simulate/simulation';
 import { tellGame } from '../../core/simulate/storyLog';
 import { DEFAULT_TIME } from '../../core/simulate/timeModel';
 import { simulationResult } from '../../core/simulate/simulationResult';
+import { courseOf } from '../../core/simulate/course';
 import { fairnessOf, winsOf } from '../../core/simulate/fairness';
 import { onlySkill } from '../../core/skills/creditsOf';
 import type { SkillGraph } from '../../core/skills/skillGraph';
 import { searchFit } from '../../core/simulate/searchFit';
 import { searchChanges } from '../../core/simulate/searchChanges';
 import { planInTwo, searchBeside } from './planInTwo';
-import type { ChangesTask, FairnessTask, FromWorker, FitTask, GapTask, SimulateTask, StoryTask, Task, WinsTask } from './messages';
+import type {
+  ChangesTask,
+  CourseTask,
+  FairnessTask,
+  FromWorker,
+  FitTask,
+  GapTask,
+  SimulateTask,
+  StoryTask,
+  Task,
+  WinsTask,
+} from './messages';
 
 const port = parentPort!;
 const send = (message: FromWorker): void => port.postMessage(message);
@@ -41,6 +53,7 @@ async function run(task: Task): Promise<void> {
   if (task.kind === 'crash') process.exit(1);
   if (task.kind === 'simulate') return simulate(task);
   if (task.kind === 'fairness') return fairness(task);
+  if (task.kind === 'course') return course(task);
   if (task.kind === 'changes') return changes(task);
   if (task.kind === 'gap') return gap(task);
   if (task.kind === 'fit') return fit(task);
@@ -56,6 +69,12 @@ function fairness(task: FairnessTask): void {
   const table = checkTable(task.mechanism, task.parameters, task.seats);
   if (!table.ok) return send({ type: 'failed', problem: table.problem });
   send({ type: 'done', result: fairnessOf(table.value.mechanism, table.value.seats, task.seed, task.games) });
+}
+
+function course(task: CourseTask): void {
+  const table = checkTable(task.mechanism, task.parameters, task.seats);
+  if (!table.ok) return send({ type: 'failed', problem: table.problem });
+  send({ type: 'done', result: courseOf(table.value.mechanism, table.value.seats, task.seed, task.games) });
 }
 
 function wins(task: WinsTask): void {

@@ -87,6 +87,7 @@ function throwOnce(player: Player, s: number, open: Int32Array, rng: Rng, log: G
   if (p.close === 'several') reportSet(s, set, log);
   log.note(s, 0, t.x + t.y, sumOf(set));
   open[s] = now & ~set;
+  log.stand(s, log.scores[s]! + sumOf((1 << p.tiles) - 1) - sumOf(open[s]!));
   if (p.steps) log.item(s, LEFT, sumOf(now), sumOf(set));
   return true;
 }

@@ -46,6 +46,7 @@ export function createTable(seats: readonly Seat<CoverParameters>[]): PlayGame {
         log.item(s, 0, own[at]!, own[at + 1]!);
         if (cell >= 0 && !slips(seats[s]!, rng)) cards[s]!.covered[cell] = 1;
         else if (cell >= 0) log.extra[0]!++;
+        if (log.following) log.stand(s, nearest(cards[s]!, lines, p.linesToWin));
       }
       for (let s = 0; s < count; s++) {
         if (complete(cards[s]!, lines) + seats[s]!.headStart < p.linesToWin) continue;
@@ -78,6 +79,12 @@ function fill(card: Card, p: CoverParameters, rng: Rng): void {
     order[j] = kept;
     cells[i] = order[i]!;
   }
+}
+
+/** Cells covered in the fullest lines, as many of them as are needed. */
+function nearest(card: Card, lines: readonly Int32Array[], wanted: number): number {
+  const covered = lines.map((line) => line.reduce((sum, i) => sum + card.covered[i]!, 0)).sort((x, y) => y - x);
+  return covered.slice(0, wanted).reduce((sum, n) => sum + n, 0);
 }
 
 function complete(card: Card, lines: readonly Int32Array[]): number {

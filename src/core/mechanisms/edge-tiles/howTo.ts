@@ -28,7 +28,7 @@ export function howTo(p: EdgeTileParameters): HowTo {
         ? `A tile that scores brings ${many(p.step, 'point')}.`
         : 'What the edges make is your score: add it to your total each time.',
     ],
-    end: `The first to reach ${p.target} ends the game, or when nobody can lay.`,
+    end: `Once somebody has ${p.target}, the round is played out and most points win. Stop when nobody can lay.`,
     ask: 'Which number would you need there, and which others would do?',
     tool: 'Write the allowed numbers on a strip beside the board.',
     smaller: `Play to ${Math.max(10, Math.floor(p.target / 2))}.`,

@@ -37,8 +37,11 @@ export function createTable(seats: readonly Seat<EdgeTileParameters>[]): PlayGam
       while (held[s]! < seats[s]!.parameters.hand && deck.left > 0) hands[s]![held[s]!++] = deck.draw(rng);
     }
     let idle = 0;
+    let reached = false;
     for (let turn = 0; turn < TURN_CAP && idle < count; turn++) {
       const s = turn % count;
+      // The round is played out, so that nobody is ahead by having begun.
+      if (s === 0 && reached) break;
       const seat = seats[s]!;
       findMove(seat, tiles, board, hands[s]!, held[s]!, move, rng);
       log.turn(s, move.fitting);
@@ -52,7 +55,7 @@ export function createTable(seats: readonly Seat<EdgeTileParameters>[]): PlayGam
       idle = 0;
       layDown(seat, s, tiles, board, hands[s]!, move, log);
       hands[s]![move.place] = deck.left > 0 ? deck.draw(rng) : hands[s]![--held[s]!]!;
-      if (log.scores[s]! >= seat.parameters.target) break;
+      if (log.scores[s]! >= seat.parameters.target) reached = true;
     }
     for (let s = 0; s < count; s++) log.scores[s]! -= seats[s]!.headStart;
     settle(log, seats);

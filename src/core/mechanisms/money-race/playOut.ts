@@ -42,6 +42,7 @@ export function createTable(seats: readonly Player[]): PlayGame {
       if (spent[s]! > 0) log.item(s, SPENT, spent[s]!, cost);
       spent[s]! += cost;
       things[s]!++;
+      log.stand(s, p.aim === 'buys-most-things' ? things[s]! : spent[s]! / hundredth);
       stall[pick] = price();
       log.note(s, 0, cost / hundredth, spent[s]! / hundredth);
     }

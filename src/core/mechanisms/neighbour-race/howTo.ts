@@ -32,8 +32,8 @@ export function howTo(p: NeighbourParameters): HowTo {
     scoring: [],
     end:
       p.finish === 'exact'
-        ? 'The first on the last space ends the race; it wants the exact number too.'
-        : 'The first past the last row ends the race; any throw will do there.',
+        ? 'Once somebody is on the last space (it wants the exact number too), the round is played out.'
+        : 'Once somebody is past the last row (any throw will do there), the round is played out.',
     ask: plus ? 'Which throws would move you now?' : 'Which throws are factors of the numbers ahead?',
     tool: plus ? 'Count on along a number line.' : 'Lay the number in rows of the die with counters.',
     smaller: p.rows > 4 ? `Race over ${Math.max(4, smallerThan(p.rows))} rows.` : 'Share every space.',

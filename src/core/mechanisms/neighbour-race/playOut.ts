@@ -1,3 +1,4 @@
+import { bestOf } from '../../play/bestOf';
 import { between } from '../../play/deck';
 import { slips } from '../../play/outcome';
 import { below, type Rng } from '../../shared/rng';
@@ -24,8 +25,13 @@ export function createTable(seats: readonly Racer[]): PlayGame {
     for (let turn = 0; turn < TURN_CAP; turn++) {
       const s = turn % count;
       takeTurn(seats[s]!, s, board, places, rng, log);
-      if (places[s] !== board.last) continue;
-      log.winner = s;
+      // The round is played out, so that nobody is ahead by having begun.
+      if (s < count - 1 || !places.includes(board.last)) continue;
+      const home = (o: number): number => (places[o] === board.last ? 1 : 0);
+      log.winner = bestOf(
+        seats.map((_, o) => home(o)),
+        count,
+      );
       log.rounds = Math.ceil((turn + 1) / count);
       for (let o = 0; o < count; o++) log.scores[o] = board.row[places[o]!]!;
       return;
@@ -64,9 +70,11 @@ function takeTurn(seat: Racer, s: number, board: RaceBoard, places: Int32Array, 
   const other = p.occupied === 'sends-back' && chosen !== board.last ? holderOf(places, chosen, s) : -1;
   if (other >= 0) {
     places[other] = 0;
+    log.stand(other, 0);
     log.extra[0]!++;
   }
   places[s] = chosen;
+  log.stand(s, board.row[chosen]!);
   log.note(s, other >= 0 ? 2 : 0, die, board.number[chosen]!);
 }
 

@@ -18,9 +18,9 @@ export function howTo(p: PartWholeParameters): HowTo {
     scoring: ['Each coloured box is a point.'],
     end:
       p.ends === 'line'
-        ? `The first with a full row ends the game, or ${many(p.rounds, 'throw')} each.`
+        ? `A full row wins, once the round is played out; after ${many(p.rounds, 'throw')} each, most boxes win.`
         : p.ends === 'one-grid-full'
-          ? `The first full grid ends the game, or ${many(p.rounds, 'throw')} each.`
+          ? `A full grid wins, once the round is played out; after ${many(p.rounds, 'throw')} each, most boxes win.`
           : `Stop after ${many(p.rounds, 'throw')} each.`,
     ask: 'How do you know how much is missing?',
     tool: 'Lay the whole with counters and cover the part.',

@@ -1,3 +1,4 @@
+import { bestOf } from '../../play/bestOf';
 import { between } from '../../play/deck';
 import { settle } from '../../play/outcome';
 import type { Rng } from '../../shared/rng';
@@ -20,18 +21,19 @@ export function createTable(seats: readonly Player[]): PlayGame {
     for (let s = 0; s < count; s++) grids[s]!.fill(0);
     for (let turn = 0; turn < common.rounds * count; turn++) {
       const s = turn % count;
-      if (throwOnce(seats, s, grids, rng, log) && common.ends !== 'rounds') {
-        log.winner = s;
-        log.rounds = Math.ceil((turn + 1) / count);
-        return;
-      }
+      throwOnce(seats, s, grids, rng, log);
+      // The round is played out, so that nobody is ahead by having begun.
+      if (s === count - 1 && common.ends !== 'rounds' && seats.some(({ parameters: p }, o) => done(p, grids[o]!))) break;
     }
     settle(log, seats);
+    if (common.ends === 'rounds') return;
+    const all = seats.map(({ parameters: p }, o) => (done(p, grids[o]!) ? 1 : 0));
+    // Used-up throws leave it to the boxes.
+    if (all.includes(1)) log.winner = bestOf(all, count);
   };
 }
 
-/** True when the player's grid reaches the agreed end. */
-function throwOnce(seats: readonly Player[], s: number, grids: readonly Int32Array[], rng: Rng, log: GameLog): boolean {
+function throwOnce(seats: readonly Player[], s: number, grids: readonly Int32Array[], rng: Rng, log: GameLog): void {
   const p = seats[s]!.parameters;
   const x = between(rng, p.lowestFace, p.faces);
   const y = between(rng, p.lowestFace, p.faces);
@@ -46,7 +48,7 @@ function throwOnce(seats: readonly Player[], s: number, grids: readonly Int32Arr
     grid[missing]!++;
     log.scores[s]!++;
     log.note(s, 0, larger, missing);
-    return p.ends === 'line' ? grid[missing] === p.cells : full(grid, p.cells);
+    return;
   }
   log.turn(s, 0);
   log.note(s, 1, larger, missing);
@@ -57,7 +59,11 @@ function throwOnce(seats: readonly Player[], s: number, grids: readonly Int32Arr
     log.scores[next]!++;
     log.extra[0]!++;
   }
-  return false;
+}
+
+/** A full row, or the whole grid, as agreed. */
+function done(p: PartWholeParameters, grid: Int32Array): boolean {
+  return p.ends === 'line' ? grid.includes(p.cells) : full(grid, p.cells);
 }
 
 function full(grid: Int32Array, cells: number): boolean {

@@ -59,6 +59,7 @@ function hop(seat: Player, s: number, at: Int32Array, rng: Rng, log: GameLog): b
   log.note(s, 0, digit, to);
   if (to > p.end) to = p.end;
   at[s] = to;
+  log.stand(s, to);
   return to >= p.end;
 }
 

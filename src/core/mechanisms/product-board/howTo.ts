@@ -21,7 +21,7 @@ export function howTo(p: ProductBoardParameters): HowTo {
       'Think of the next player: one marker stays where you leave it.',
     ],
     scoring: [],
-    end: `The first with ${p.inLine} in a line wins; if nobody can, nobody has lost.`,
+    end: `${p.inLine} in a line win, but play the round out: two lines are level. If nobody can make one, nobody has lost.`,
     ask: 'Which squares can you reach by moving one marker?',
     tool: p.operation === 'multiplied' ? 'Use a table of products.' : 'Use a number line.',
     smaller: `Use factors to ${Math.max(5, smallerThan(p.highest))}.`.replace(

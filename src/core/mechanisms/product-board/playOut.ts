@@ -1,3 +1,4 @@
+import { bestOf } from '../../play/bestOf';
 import { between } from '../../play/deck';
 import { slips } from '../../play/outcome';
 import { below, type Rng } from '../../shared/rng';
@@ -22,6 +23,7 @@ export function createTable(seats: readonly Player[]): PlayGame {
   const count = seats.length;
   const p = seats[0]!.parameters;
   const board = boardOf(p);
+  const lines = new Uint8Array(count);
   const holder = new Int32Array(board.number.length);
   const best: Move = { x: 0, y: 0, square: -1, worth: 0 };
   return (rng: Rng, log: GameLog): void => {
@@ -29,8 +31,11 @@ export function createTable(seats: readonly Player[]): PlayGame {
     // The first two markers lie anywhere: who is first to move is not who chose both.
     let [x, y] = [between(rng, p.lowest, p.highest), between(rng, p.lowest, p.highest)];
     let idle = 0;
+    lines.fill(0);
     for (let turn = 0; turn < TURN_CAP && idle < 2 * count; turn++) {
       const s = turn % count;
+      // The round is played out: whoever began gave the others less time.
+      if (s === 0 && lines.includes(1)) break;
       const options = chooseMove(seats[s]!, s, board, holder, x, y, best, rng);
       log.turn(s, options);
       if (options === 0) {
@@ -45,14 +50,13 @@ export function createTable(seats: readonly Player[]): PlayGame {
       log.item(s, JOIN, Math.max(x, y), Math.min(x, y));
       holder[best.square] = s;
       log.scores[s]!++;
+      if (log.following) log.stand(s, longestOf(board, holder, s));
       log.note(s, 0, join(p, x, y), log.scores[s]!);
       if (!board.lines.some((line) => line.includes(best.square) && line.every((q) => holder[q] === s))) continue;
-      log.winner = s;
-      log.rounds = Math.ceil((turn + 1) / count);
-      return;
+      lines[s] = 1;
     }
-    // No line: nobody has won.
-    log.winner = count === 1 ? 0 : -1;
+    // No line, or two in the same round: nobody has won.
+    log.winner = lines.includes(1) ? bestOf(lines, count) : count === 1 ? 0 : -1;
     log.rounds = Math.ceil(log.turns / count);
   };
 }
@@ -80,6 +84,16 @@ function chooseMove(seat: Player, s: number, board: Board, holder: Int32Array, x
       }
     }
   return options;
+}
+
+/** Squares a player holds in the fullest line that nobody else has closed. */
+function longestOf(board: Board, holder: Int32Array, s: number): number {
+  let most = 0;
+  for (const line of board.lines) {
+    if (!line.every((q) => holder[q] === s || holder[q] === FREE)) continue;
+    most = Math.max(most, line.filter((q) => holder[q] === s).length);
+  }
+  return most;
 }
 
 /** Lines through a square: nearly full ones of one's own first, then those of somebody else. */

@@ -35,6 +35,7 @@ export function createTable(seats: readonly Seat<RunningTotalParameters>[]): Pla
       const ended = takeTurn(state, seats, seat, rng, log);
       if (ended || state.deckIsOut) {
         if (ended) roundsWon[seat]!++;
+        if (common.bonusStep === 0 && !common.matchTop) log.stand(seat, roundsWon[seat]!);
         if (!ended || roundsWon[seat]! >= common.roundsToWin) return finish(seats, roundsWon, ended ? seat : -1, log);
         startRound(state, seats, rng);
       }

@@ -37,7 +37,7 @@ export function howTo(p: SequenceParameters): HowTo {
       ...(p.sayRow ? ['When a row is full, read it aloud.'] : []),
       'Look down a column: what does it do?',
     ],
-    scoring: ['Each cell that is right is a point.'],
+    scoring: [p.form === 'each-own-grid' ? 'Each cell that is right is a point.' : 'Each cell that is right is a point for all of you.'],
     end: `Done when ${p.form === 'each-own-grid' ? 'everyone’s blanks are' : 'the last blank is'} filled.`,
     ask: 'How do you know what comes there?',
     tool: 'Use a number line or a hundred chart.',

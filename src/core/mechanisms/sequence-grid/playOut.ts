@@ -16,6 +16,8 @@ export function createTable(seats: readonly Player[]): PlayGame {
     if (common.form === 'one-grid-in-turn') fillGrid(seats, 0, count, rng, log);
     else for (let s = 0; s < count; s++) fillGrid(seats, s, 1, rng, log);
     settle(log, seats);
+    // One grid is everybody's work: nobody has won against another.
+    if (common.form === 'one-grid-in-turn') log.winner = count === 1 ? 0 : -1;
   };
 }
 

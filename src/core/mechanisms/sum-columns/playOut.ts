@@ -62,7 +62,9 @@ export function createTable(seats: readonly Seat<SumColumnsParameters>[]): PlayG
       } else {
         log.turn(s, 1);
         if (telling === true) log.note(s, 1, value, 0);
-        if (++marks[value]! >= full) {
+        ++marks[value]!;
+        if (log.following) standings(shared, count, first, last, log);
+        if (marks[value]! >= full) {
           log.rounds = Math.ceil((turn + 1) / count);
           finish(shared.pickedBy[value]!, count, log);
           let empty = 0;
@@ -77,6 +79,15 @@ export function createTable(seats: readonly Seat<SumColumnsParameters>[]): PlayG
     log.capped = true;
     log.rounds = Math.ceil(TURN_CAP / count);
   };
+}
+
+/** Each seat stands as high as the fullest of its columns. */
+function standings(shared: ColumnsState, count: number, first: number, last: number, log: GameLog): void {
+  for (let s = 0; s < count; s++) {
+    let most = 0;
+    for (let c = first; c <= last; c++) if ((shared.pickedBy[c]! >> s) & 1) most = Math.max(most, shared.marks[c]!);
+    log.stand(s, most);
+  }
 }
 
 function pickAll(

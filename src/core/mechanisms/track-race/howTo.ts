@@ -23,6 +23,7 @@ export function howTo(p: TrackRaceParameters): HowTo {
     p.tokens === 'give'
       ? `Every ${nth(p.tokenEvery)} space gives you a token.`
       : `Every ${nth(p.tokenEvery)} space gives a token, and every second of them takes one back.`;
+  const home = `${p.end} ${p.landing === 'exact' ? '(by an exact throw)' : 'or past it'}`;
   const jumps = p.jumps.filter(([from, to]) => p.loops || to > from);
   return {
     setUp: [
@@ -35,8 +36,11 @@ export function howTo(p: TrackRaceParameters): HowTo {
       ...(p.special === 'none' ? [] : [special]),
       ...(p.tokens === 'none' ? [] : [token]),
     ],
-    scoring: p.tokens === 'none' ? [] : ['Tokens decide; the first at the end brings 2 more.'],
-    end: `The first on ${p.end}${p.landing === 'exact' ? ', by an exact throw,' : ' or past it'} ends the race${p.tokens === 'none' ? '' : '; most tokens win'}.`,
+    scoring: p.tokens === 'none' ? [] : ['Tokens decide; being home at the end brings 2 more.'],
+    end:
+      p.lastRound === 'is-played-out'
+        ? `Once somebody is on ${home}, play the round out; ${p.tokens === 'none' ? 'who is home then has won' : 'most tokens win'}.`
+        : `The first on ${home} ends the race${p.tokens === 'none' ? '' : '; most tokens win'}.`,
     ask: 'Where will you land, and how do you know?',
     tool: 'Count on along the track with a finger.',
     smaller: `Race to ${Math.max(p.start + 3, smallerThan(p.end))}.`,

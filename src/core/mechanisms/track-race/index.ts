@@ -30,7 +30,7 @@ export const trackRace: Mechanism<TrackRaceParameters> = {
     'In turn, throw, say where you will land, and move there.',
     'A jump takes you along at once, forward or back.',
     'On a special space do what it says; on a token space take or give a token.',
-    'The first at the end finishes the race; with tokens, count who holds most.',
+    'The first at the end finishes the race, at once or when the round is played out; with tokens, count who holds most.',
   ],
   played: { with: ['dice', 'board'], does: ['adds', 'takes-away'], moves: ['races'], who: ['in-turn'], ends: ['first-home'] },
   earlyEnding: 'Whoever is on the highest space rings the bell; say together how far each still had to go.',

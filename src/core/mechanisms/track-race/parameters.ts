@@ -9,6 +9,7 @@ export const { SCHEMA, DEFAULTS } = parameters({
   start: whole('Start', 0, 900, 0),
   end: whole('End', 3, 1000, 30),
   landing: oneOf('The end', ['exact', 'beyond'], 'beyond'),
+  lastRound: oneOf('When somebody is home, the round', ['stops-at-once', 'is-played-out'], 'stops-at-once'),
   jumps: pairs('Jumps: from, to', 1000, []),
   loops: yesNo('Jumps that lead back', true),
   special: oneOf('Special spaces', ['none', 'odd-even', 'add-or-take'], 'none'),

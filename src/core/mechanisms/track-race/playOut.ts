@@ -1,3 +1,4 @@
+import { bestOf } from '../../play/bestOf';
 import { between } from '../../play/deck';
 import { settle, slips } from '../../play/outcome';
 import { below, type Rng } from '../../shared/rng';
@@ -21,12 +22,12 @@ export function createTable(seats: readonly Racer[]): PlayGame {
   const jumps = jumpTable(board);
   return (rng: Rng, log: GameLog): void => {
     for (let s = 0; s < count; s++) places[s] = Math.min(board.end - 1, seats[s]!.parameters.start + seats[s]!.headStart);
+    let home = false;
     for (let turn = 0; turn < TURN_CAP; turn++) {
       const s = turn % count;
-      const arrived = takeTurn(seats[s]!, s, places, jumps, rng, log);
-      if (!arrived) continue;
-      finish(seats, s, places, log);
-      return;
+      if (takeTurn(seats[s]!, s, places, jumps, rng, log)) home = true;
+      // Where the round is played out, nobody is ahead by having begun.
+      if (home && (s === count - 1 || board.lastRound === 'stops-at-once')) return finish(seats, places, log);
     }
     log.capped = true;
     log.rounds = Math.ceil(TURN_CAP / count);
@@ -50,6 +51,7 @@ function takeTurn(seat: Racer, s: number, places: Int32Array, jumps: Int32Array,
   if (p.special !== 'none' && now > p.start && now < p.end && now % p.specialEvery === 0) now = specialSpace(seat, s, now, rng, log);
   log.turn(s, now === before ? 0 : 1);
   places[s] = now;
+  if (p.tokens === 'none') log.stand(s, now);
   if (p.tokens !== 'none' && now > p.start && now < p.end) tokenSpace(p, s, now, log);
   return now >= p.end;
 }
@@ -106,15 +108,15 @@ function tokenSpace(p: TrackRaceParameters, s: number, at: number, log: GameLog)
   log.note(s, takes ? 5 : 4, log.scores[s]!, 0);
 }
 
-/** First to the end wins; with tokens, most tokens win and the first brings two more. */
-function finish(seats: readonly Racer[], first: number, places: Int32Array, log: GameLog): void {
-  const p = seats[0]!.parameters;
-  if (p.tokens !== 'none') {
-    log.scores[first]! += 2;
+/** Who is home at the end wins; with tokens, most tokens win and being home brings two more. */
+function finish(seats: readonly Racer[], places: Int32Array, log: GameLog): void {
+  const { tokens, end } = seats[0]!.parameters;
+  if (tokens !== 'none') {
+    for (let s = 0; s < seats.length; s++) if (places[s] === end) log.scores[s]! += 2;
     settle(log, seats);
     return;
   }
   for (let s = 0; s < seats.length; s++) log.scores[s] = places[s]!;
-  log.winner = first;
+  log.winner = bestOf(places, seats.length);
   log.rounds = Math.ceil(log.turns / seats.length);
 }
