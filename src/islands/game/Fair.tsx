@@ -1,26 +1,12 @@
 import type { CourseWire } from '../../contract/wire/bench';
 import type { VariantWire } from '../../contract/wire/shelf';
-import { useQuery } from '@tanstack/react-query';
-import { finished } from '../shared/api';
 import panel from '../shared/panel.module.css';
+import { useFair } from './useFair';
 import styles from './game.module.css';
 
 /** Luck or choice, who goes first, and what would even the chances. */
 export function Fair({ variant, seats }: { variant: VariantWire; seats: number }) {
-  const fair = useQuery({
-    queryKey: ['fairness', variant.id, variant.version, seats],
-    queryFn: () =>
-      finished('POST /fairness', {
-        query: { wait: 30 },
-        body: {
-          mechanism: variant.mechanism!,
-          parameters: variant.parameters,
-          seats,
-          seed: 7,
-        },
-      }),
-    enabled: seats > 1,
-  });
+  const fair = useFair(variant, seats);
   if (seats < 2 || fair.error) return null;
   const f = fair.data?.fairness;
   const percent = (share: number, digits = 0): string => `${(share * 100).toFixed(digits)} %`;
@@ -76,9 +62,9 @@ function CourseOfPlay({ course, seats }: { course: CourseWire; seats: number }) 
         the lead changes in a game, ± {leadChanges.standardError.toFixed(2)}
       </p>
       <p>
-        <span className={panel.big}>{known < 1 ? `after ${ofHundred(known)} %` : 'at the end'}</span>
+        <span className={panel.big}>{known < 1 ? `after ${ofHundred(known)} %` : 'to the end'}</span>
         <br />
-        of a middling game the winner is as good as known
+        {known < 1 ? 'of a middling game the winner is as good as known' : 'a middling game stays open'}
       </p>
       <p>
         <span className={panel.big}>

@@ -77,6 +77,45 @@ describe('a game', () => {
     expect(await fact('Older with younger')).toBe('yes, with a head start');
     expect(await fact('First time')).toBe('somebody shows it');
   });
+  it('reads off first what decides: time, practice, for whom it is right, choice, and how long it stays open', async () => {
+    ready(
+      [variant('tens', 'two-lamps', { title: 'Tens' })],
+      calculated({ endsInSlot: 0.94, minutes: { '0.1': 5, '0.5': 8.2, '0.9': 12, mean: 8.4, standardError: 0.1 } }),
+    );
+    const suited = { because: null, missing: null, low: 0.6, high: 0.9 };
+    api().on('GET /variants/tens/suits', {
+      items: [
+        { learner: 'w', nickname: 'Wren', success: 0.8, ...suited },
+        { learner: 'm', nickname: 'Moth', success: 0.97, ...suited },
+      ],
+    });
+    const like = (mean: number) => ({ mean, standardError: 0.01 });
+    api().on('POST /fairness', {
+      fairness: {
+        games: 600,
+        wins: [like(0.5), like(0.5)],
+        seatAdvantage: like(0.04),
+        choice: like(0.2),
+        choiceWord: 'somewhat',
+        course: { games: 2000, leadChanges: like(2.31), known: 0.875, level: like(0.12), weakest: like(0.93) },
+        handicap: null,
+      },
+    });
+    view();
+    const glance = within(await screen.findByRole('region', { name: 'At a glance' }));
+    expect(await glance.findByText('8 min')).toBeTruthy();
+    expect(glance.getByText('94 of 100 end inside 15')).toBeTruthy();
+    expect(await glance.findByText('1 of 2')).toBeTruthy();
+    expect(glance.getByText('just right now: Wren')).toBeTruthy();
+    expect(await glance.findByText('somewhat')).toBeTruthy();
+    expect(glance.getByText('88 %').nextElementSibling?.textContent).toBe('of a game nobody knows who wins');
+    // The panel below says it in full, with its errors.
+    const good = within((await screen.findByText('Is it a good game?')).closest('section')!);
+    expect(good.getByText('2.3 ×').parentElement?.textContent).toContain('± 0.01');
+    expect(good.getByText(/won games go to the weakest seat/).textContent).toMatch(/^31 of 100.*± 0.3; even would be 33$/);
+    expect(good.getByText(/games end level/).textContent).toBe('12 of 100games end level');
+    expect(good.getByText(/2,000 between like players/)).toBeTruthy();
+  });
   it('says what it is, what it needs and that a thing is missing', async () => {
     ready([variant('tens', 'two-lamps', { title: 'Tens' })]);
     view();

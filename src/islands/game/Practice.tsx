@@ -16,20 +16,27 @@ import { type Operation, operations } from '../../core/items/item';
 import { usualSeats } from '../../core/simulate/usualSeats';
 import { aroundMinutes, DEFAULT_TIME } from '../../core/simulate/timeModel';
 import { operationHue, operationWords } from '../../text/itemText';
-import { cappedWorthSaying, endlessWords } from './measureRows';
+import { cappedWorthSaying, endlessWords, slotMinutes } from './measureRows';
 import { factGrids, signs } from './factGrids';
 import { CountRound } from './CountRound';
 import { Fair } from './Fair';
 import { MixedTable } from './MixedTable';
+import { Readings } from './Readings';
 import { Suits } from './Suits';
 import styles from './game.module.css';
 
-const slotMinutes = 15;
 const barsShown = 7;
 const finer = { length: 0.003, share: 0.002 };
 
 /** Shares below this are not drawn. */
 const leastShare = 0.005;
+
+/** How wide a cell is where it holds more than one number. */
+function byWords([a, b]: readonly [number, number]): string {
+  if (a === 1 && b === 1) return '';
+  const each = (n: number): string => (n === 1 ? 'ones' : n === 10 ? 'tens' : 'hundreds');
+  return a === b ? `, put together by ${each(a)}` : `, put together by ${each(a)} across and ${each(b)} upward`;
+}
 
 /** What one version practises at a table of so many: every number with its error and how it was made. */
 export function Practice({
@@ -105,23 +112,21 @@ export function Practice({
     }
   }
 
+  const choose = variant.players.max > variant.players.min && (
+    <div className={styles.seats} role="group" aria-label="Players">
+      {Array.from({ length: Math.min(6, variant.players.max) - variant.players.min + 1 }, (_, i) => variant.players.min + i).map((n) => (
+        <button key={n} type="button" aria-pressed={n === seats} onClick={() => setSeats(n)}>
+          {n}
+        </button>
+      ))}
+    </div>
+  );
+
   return (
     <div className={styles.practice}>
+      <Readings variant={variant} profile={p} seats={seats} first={bars[0]} choose={choose} />
       <section className={panel.sheet}>
-        <div className={styles.practiceHead}>
-          <h2>What each child practises in ten minutes</h2>
-          {variant.players.max > variant.players.min && (
-            <div className={styles.seats} role="group" aria-label="Players">
-              {Array.from({ length: Math.min(6, variant.players.max) - variant.players.min + 1 }, (_, i) => variant.players.min + i).map(
-                (n) => (
-                  <button key={n} type="button" aria-pressed={n === seats} onClick={() => setSeats(n)}>
-                    {n}
-                  </button>
-                ),
-              )}
-            </div>
-          )}
-        </div>
+        <h2>What each child practises in ten minutes</h2>
         <DoseBars bars={bars} declared={p.source === 'declared' || p.source === 'words'} />
         <p className={`${panel.soft} ${panel.small}`}>
           {p.source === 'words'
@@ -181,79 +186,81 @@ export function Practice({
             </details>
           </section>
           <Suits variant={variant} />
-          {factGrids(p.items).map(({ op, cells }) => (
-            <section key={op} className={panel.sheet}>
-              <h2>Facts met, {operationWords[op as Operation] ?? op}: first number across, second upward</h2>
-              <FactGrid cells={cells} sign={signs[op] ?? op} />
-              <p className={`${panel.soft} ${panel.small}`}>
-                {cells.length} different facts in {p.games.toLocaleString('en')} games. Indigo crosses a ten
-                {op === 'add' || op === 'subtract'
-                  ? `: ${((p.shares?.['crossing']?.mean ?? 0) * 100).toFixed(0)} ± ${((p.shares?.['crossing']?.standardError ?? 0) * 100).toFixed(1)} % of all practice`
-                  : ''}
-                .
-              </p>
-            </section>
-          ))}
-          <section className={panel.sheet}>
-            <h2>What the practice is made of</h2>
-            <ShareBar
-              label="Balance of operations"
-              shares={operations
-                .filter((op) => (p.shares?.[op]?.mean ?? 0) >= leastShare)
-                .map((op) => ({
-                  title: operationWords[op],
-                  share: p.shares![op]!.mean,
-                  error: p.shares![op]!.standardError,
-                  fill: `var(--strand-${operationHue(op)})`,
-                }))}
-            />
-            {!waitingIsFixed(p) && (
-              <>
-                <h2 className={styles.second}>Where the minutes go</h2>
-                <ShareBar
-                  label="Minutes"
-                  shares={[
-                    { title: 'own turn', share: 1 - (p.waitingShare ?? 0), error: null, fill: 'var(--teal)' },
-                    {
-                      title: 'waiting for others',
-                      share: p.waitingShare ?? 0,
-                      error: p.measureErrors?.['waitingShare'] ?? null,
-                      fill: 'var(--lamp)',
-                    },
-                  ]}
-                />
-              </>
-            )}
-            <div className={styles.numbers}>
-              <p>
-                <span className={panel.big}>{(p.measures['choices'] ?? 0).toFixed(1)}</span>
-                <br />
-                to choose from, ± {(p.measureErrors?.['choices'] ?? 0).toFixed(2)}
-              </p>
-              <p>
-                <span className={panel.big}>{((p.measures['movelessShare'] ?? 0) * 100).toFixed(1)} %</span>
-                <br />
-                turns with nothing to do, ± {((p.measureErrors?.['movelessShare'] ?? 0) * 100).toFixed(2)}
-              </p>
-            </div>
-            <div className={panel.row}>
-              {running === null ? (
-                <Button onClick={() => void sharpen()}>Play it more often</Button>
-              ) : (
+          <div className={styles.rest}>
+            {factGrids(p.items).map(({ op, cells, facts, by }) => (
+              <section key={op} className={panel.sheet}>
+                <h2>Facts met, {operationWords[op as Operation] ?? op}: first number across, second upward</h2>
+                <FactGrid cells={cells} sign={signs[op] ?? op} facts={facts} by={by} />
+                <p className={`${panel.soft} ${panel.small}`}>
+                  {facts.toLocaleString('en')} different facts in {p.games.toLocaleString('en')} games{byWords(by)}. Indigo crosses a ten
+                  {op === 'add' || op === 'subtract'
+                    ? `: ${((p.shares?.['crossing']?.mean ?? 0) * 100).toFixed(0)} ± ${((p.shares?.['crossing']?.standardError ?? 0) * 100).toFixed(1)} % of all practice`
+                    : ''}
+                  .
+                </p>
+              </section>
+            ))}
+            <section className={panel.sheet}>
+              <h2>What the practice is made of</h2>
+              <ShareBar
+                label="Balance of operations"
+                shares={operations
+                  .filter((op) => (p.shares?.[op]?.mean ?? 0) >= leastShare)
+                  .map((op) => ({
+                    title: operationWords[op],
+                    share: p.shares![op]!.mean,
+                    error: p.shares![op]!.standardError,
+                    fill: `var(--strand-${operationHue(op)})`,
+                  }))}
+              />
+              {!waitingIsFixed(p) && (
                 <>
-                  <Progress share={running} label="playing" />
-                  <Button onClick={() => stopper.current?.abort()}>Stop</Button>
+                  <h2 className={styles.second}>Where the minutes go</h2>
+                  <ShareBar
+                    label="Minutes"
+                    shares={[
+                      { title: 'own turn', share: 1 - (p.waitingShare ?? 0), error: null, fill: 'var(--teal)' },
+                      {
+                        title: 'waiting for others',
+                        share: p.waitingShare ?? 0,
+                        error: p.measureErrors?.['waitingShare'] ?? null,
+                        fill: 'var(--lamp)',
+                      },
+                    ]}
+                  />
                 </>
               )}
-              {sharper && (
-                <span className={panel.small}>
-                  {sharper.games.toLocaleString('en')} games: {sharper.mean.toFixed(2)} ± {sharper.error.toFixed(3)} turns
-                </span>
-              )}
-            </div>
-          </section>
-          <Fair variant={variant} seats={seats} />
-          <MixedTable variant={variant} others={others} />
+              <div className={styles.numbers}>
+                <p>
+                  <span className={panel.big}>{(p.measures['choices'] ?? 0).toFixed(1)}</span>
+                  <br />
+                  to choose from, ± {(p.measureErrors?.['choices'] ?? 0).toFixed(2)}
+                </p>
+                <p>
+                  <span className={panel.big}>{((p.measures['movelessShare'] ?? 0) * 100).toFixed(1)} %</span>
+                  <br />
+                  turns with nothing to do, ± {((p.measureErrors?.['movelessShare'] ?? 0) * 100).toFixed(2)}
+                </p>
+              </div>
+              <div className={panel.row}>
+                {running === null ? (
+                  <Button onClick={() => void sharpen()}>Play it more often</Button>
+                ) : (
+                  <>
+                    <Progress share={running} label="playing" />
+                    <Button onClick={() => stopper.current?.abort()}>Stop</Button>
+                  </>
+                )}
+                {sharper && (
+                  <span className={panel.small}>
+                    {sharper.games.toLocaleString('en')} games: {sharper.mean.toFixed(2)} ± {sharper.error.toFixed(3)} turns
+                  </span>
+                )}
+              </div>
+            </section>
+            <Fair variant={variant} seats={seats} />
+            <MixedTable variant={variant} others={others} />
+          </div>
         </>
       )}
     </div>

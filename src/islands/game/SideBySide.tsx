@@ -8,10 +8,9 @@ import panel from '../shared/panel.module.css';
 import type { Skills } from '../shared/useSkills';
 import { factGrids, signs } from './factGrids';
 import styles from './bench.module.css';
-import { differs, type MeasureRow, measureRows } from './measureRows';
+import { differs, type MeasureRow, measureRows, slotMinutes } from './measureRows';
 
 const skillsShown = 7;
-const slotMinutes = 15;
 
 /** Two versions side by side: numbers that moved, doses, length, facts. */
 export function SideBySide({
@@ -75,12 +74,12 @@ export function SideBySide({
       {after &&
         factGrids(after.items)
           .slice(0, 1)
-          .map(({ op, cells }) => (
+          .map(({ op, cells, facts, by }) => (
             <section key={op} className={panel.sheet}>
               <h2>
                 Facts met in {names[1]}, {operationWords[op as 'add'] ?? op}
               </h2>
-              <FactGrid cells={cells} sign={signs[op] ?? op} />
+              <FactGrid cells={cells} sign={signs[op] ?? op} facts={facts} by={by} />
             </section>
           ))}
     </div>

@@ -1,17 +1,20 @@
 import type { SuitsWire } from '../../contract/wire/practice';
 import type { VariantWire } from '../../contract/wire/shelf';
-import { useQuery } from '@tanstack/react-query';
 import { Fragment, useState } from 'react';
 import { Button } from '../../ui/Button';
-import { call, link } from '../shared/api';
+import { link } from '../shared/api';
 import panel from '../shared/panel.module.css';
 import { MakeItFit } from '../fit/MakeItFit';
+import { useSuits } from './useSuits';
 import styles from './suits.module.css';
 
 /** Practice is neither dull nor hopeless from 70 to 90 % (common practice, no source). */
 const band = [0.7, 0.9] as const;
 const width = 240;
 const x = (share: number): number => share * width;
+
+/** Neither dull nor hopeless, and nothing speaks against it. */
+export const isJustRight = (s: SuitsWire): boolean => verdict(s) === 'just right';
 
 function verdict(s: SuitsWire): string {
   if (s.because === 'needs') return `first: ${s.missing!.toLowerCase()}`;
@@ -25,10 +28,7 @@ function verdict(s: SuitsWire): string {
 /** How the version would go for each learner today: in the order of their names, never a ranking. */
 export function Suits({ variant }: { variant: VariantWire }) {
   const [asked, setAsked] = useState<{ readonly learner: string; readonly direction: 'easier' | 'harder' } | null>(null);
-  const suits = useQuery({
-    queryKey: ['suits', variant.id, variant.version],
-    queryFn: () => call('GET /variants/{id}/suits', { params: { id: variant.id } }),
-  });
+  const suits = useSuits(variant);
   if (!suits.data || suits.data.items.length === 0) return null;
   return (
     <section className={`${panel.sheet} ${styles.wide}`}>

@@ -10,7 +10,8 @@ export interface MeasureRow {
   readonly after: Estimate | null;
 }
 
-const slotMinutes = 15;
+/** Minutes of a usual round of a session, which a game's length is held against. */
+export const slotMinutes = 15;
 /** An operation is named when it makes up so much of either version. */
 const leastShare = 0.03;
 
