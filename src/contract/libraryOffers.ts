@@ -3,6 +3,7 @@ import { versionFacts } from '../core/mechanisms/versionFacts';
 import type { Offer } from '../core/recommend/offer';
 import { usualSeats } from '../core/simulate/usualSeats';
 import type { SkillGraph } from '../core/skills/skillGraph';
+import { asWritten } from './countries';
 import { type LibraryGame, shippedLibrary, shippedProfile } from './shippedLibrary';
 
 const known = new WeakMap<SkillGraph, readonly Offer[]>();
@@ -21,7 +22,7 @@ function offerOf(graph: SkillGraph, game: LibraryGame, v: LibraryGame['variants'
     const k = graph.indexOf.get(skill);
     if (k !== undefined) doses[k] = mean;
   }
-  const facts = versionFacts(mechanismById(game.mechanism)!, v.parameters, usualSeats(v.players), v.ages);
+  const facts = versionFacts(mechanismById(game.mechanism)!, v.parameters, usualSeats(v.players), v.ages, asWritten);
   return {
     variant: `${game.id}/${v.id}`,
     game: game.id,

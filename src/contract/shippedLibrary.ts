@@ -14,6 +14,8 @@ import profiles from '../../data/library/profiles.json';
 export interface LibraryVariant {
   readonly id: string;
   readonly title: string;
+  /** Where the numbers of a country make it another thing, what it is called there. */
+  readonly titleIn?: Readonly<Record<string, string>>;
   readonly parameters: Readonly<Record<string, unknown>>;
   readonly ages: readonly [number, number];
   readonly players: { readonly min: number; readonly max: number };
@@ -52,7 +54,8 @@ export const firstThirty: readonly string[] = thirty;
 export const librarySeed = 7;
 export const libraryPrecision = { length: 0.02, share: 0.005 } as const;
 
-/** The committed profile of a shipped version, by "game/version"; undefined until it is made. */
-export function shippedProfile(game: string, variant: string): ProfileSummary | undefined {
-  return (profiles as unknown as Readonly<Record<string, ProfileSummary>>)[`${game}/${variant}`];
-}
+const byName = profiles as unknown as Readonly<Record<string, ProfileSummary>>;
+
+/** The committed profile of a shipped version, as it is played in a country where one is named; undefined until it is made. */
+export const shippedProfile = (game: string, variant: string, country?: string): ProfileSummary | undefined =>
+  (country === undefined ? undefined : byName[`${game}/${variant}@${country}`]) ?? byName[`${game}/${variant}`];

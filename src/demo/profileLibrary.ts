@@ -1,4 +1,6 @@
 import { readFileSync, writeFileSync } from 'node:fs';
+import { countries } from '../contract/countries';
+import { measuredIn } from '../contract/libraryIn';
 import { libraryPrecision, librarySeed, shippedLibrary } from '../contract/shippedLibrary';
 import { usualSeats } from '../core/simulate/usualSeats';
 import type { Course } from '../core/simulate/course';
@@ -22,25 +24,25 @@ const profiles: Record<string, ProfileSummary> = only
 const slow: [number, string][] = [];
 let failed = 0;
 await Promise.all(
-  chosen.flatMap((game) =>
-    game.variants.map(async (variant) => {
-      const name = `${game.id}/${variant.id}`;
-      const table = { mechanism: game.mechanism, parameters: variant.parameters, seats: usualSeats(variant.players), seed: librarySeed };
-      const course = startJob<Course | null>({ kind: 'course', ...table, games: courseGames }).finished;
-      const job = await startJob<SimulationResult>({
-        kind: 'simulate',
-        ...table,
-        precision: libraryPrecision,
-      }).finished;
-      if (job.status !== 'done') {
-        failed++;
-        console.error(`${name}: ${job.problem?.message}`);
-        return;
-      }
-      profiles[name] = profileSummary(job.result!, (await course).result ?? null);
-      slow.push([job.result!.games, name]);
-    }),
-  ),
+  [
+    ...chosen.flatMap((game) => game.variants.map((variant) => ({ game, variant, name: `${game.id}/${variant.id}` }))),
+    ...countries.flatMap(measuredIn).filter(({ game }) => chosen.some((g) => g.id === game.id)),
+  ].map(async ({ game, variant, name }) => {
+    const table = { mechanism: game.mechanism, parameters: variant.parameters, seats: usualSeats(variant.players), seed: librarySeed };
+    const course = startJob<Course | null>({ kind: 'course', ...table, games: courseGames }).finished;
+    const job = await startJob<SimulationResult>({
+      kind: 'simulate',
+      ...table,
+      precision: libraryPrecision,
+    }).finished;
+    if (job.status !== 'done') {
+      failed++;
+      console.error(`${name}: ${job.problem?.message}`);
+      return;
+    }
+    profiles[name] = profileSummary(job.result!, (await course).result ?? null);
+    slow.push([job.result!.games, name]);
+  }),
 );
 const sorted = Object.fromEntries(Object.entries(profiles).sort(([x], [y]) => (x < y ? -1 : 1)));
 writeFileSync(

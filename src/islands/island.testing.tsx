@@ -94,7 +94,14 @@ const skills = { items: graph.skills, total: graph.skills.length, strands: graph
 const unasked: Readonly<Record<string, unknown>> = {
   '/skills': skills,
   '/skills/own': { skills: [], edges: [] },
-  '/term': { term: null, meetings: [], today: '2026-11-10', door: null },
+  '/term': { term: null, meetings: [], today: '2026-11-10', door: null, country: 'uk' },
+  '/countries': {
+    items: [
+      { id: 'uk', title: 'United Kingdom', paper: 'a4' },
+      { id: 'us', title: 'United States', paper: 'letter' },
+    ],
+    country: 'uk',
+  },
 };
 
 /** No version tells how it is played unless a test says so. */

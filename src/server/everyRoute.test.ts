@@ -107,7 +107,7 @@ it('every route answers as described', async () => {
   });
   expect([rulesTold.setUp[0], rulesTold.end, rulesTold.presence.is]).toEqual([
     'Everyone puts a peg on 0 of a track to 40.',
-    'The first on 40, by an exact throw, ends the race.',
+    'The first on 40 (by an exact throw) ends the race.',
     'nearby',
   ]);
   await go('POST', '/how-to', { body: { mechanism: 'track-race', parameters: { end: -1 } }, status: 422 });
@@ -274,6 +274,19 @@ it('every route answers as described', async () => {
   expect(coverage.items.length).toBeGreaterThan(100);
   await go('GET', '/kinds/{id}/left', { path: '/kinds/pip-die/left', query: { quantity: '1' } });
   await go('PUT', '/door', { body: { door: null } });
+  // Coins, rulers and words of the owner's country: asked, chosen, seen in the library and in the rules.
+  expect(await go('GET', '/countries')).toMatchObject({ country: 'uk' });
+  await go('PUT', '/country', { body: { country: 'moon' }, status: 422 });
+  await go('PUT', '/country', { body: { country: 'us' } });
+  expect((await go('GET', '/term')).country).toBe('us');
+  const inLibrary = async (id: string) => (await go('GET', '/library', { query: { limit: '1000' } })).items.find((g: any) => g.id === id);
+  expect((await inLibrary('row-of-sleepers')).title).toBe('Row of Ties');
+  expect((await inLibrary('plank-and-rule')).variants.find((v: any) => v.id === 'centimetres').profile.games).toBeGreaterThan(0);
+  const market = { mechanism: 'money-race', parameters: {}, ages: [8, 9] };
+  expect(JSON.stringify(await go('POST', '/how-to', { body: market }))).toContain('$10.00');
+  await go('PUT', '/country', { body: { country: 'euro' } });
+  expect(JSON.stringify(await go('POST', '/how-to', { body: market }))).toContain('10,00 €');
+  await go('PUT', '/country', { body: { country: 'uk' } });
   await go('GET', '/coverage.csv');
   await go('POST', '/imports/pacing', { body: { framework: 'us', text: 'week,code\n2026-11-16,1.OA.C.6', commit: true } });
   await go('GET', '/pacing', { query: { framework: 'us' } });

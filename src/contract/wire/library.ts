@@ -2,7 +2,7 @@ import { type Static, Type } from '@sinclair/typebox';
 import type { Operation } from '../../core/items/item';
 import { shownPicture, shownPresence } from './howTo';
 import { define } from './route';
-import { anything, arr, bool, estimate, int, list, nullable, num, obj, oneOf, pageQuery, pair, record, str } from './schema';
+import { anything, arr, bool, estimate, int, list, nullable, num, obj, oneOf, opt, pageQuery, pair, record, str } from './schema';
 import { helper, material, room, span } from './things';
 
 const libraryGame = obj({
@@ -61,6 +61,8 @@ const libraryGame = obj({
           choices: num,
           idleTurns: num,
           facts: num,
+          /** How a game between like players goes; absent where nobody wins against another. */
+          course: opt(obj({ leadChanges: num, known: num, level: num, weakest: pair(num) })),
         }),
       ),
     }),

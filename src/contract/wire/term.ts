@@ -39,6 +39,8 @@ const term = obj({
   today: str,
   /** By which door the owner came in: a kitchen table sees no files, helpers or terms until it asks. */
   door: nullable(oneOf('kitchen')),
+  /** Whose coins, rulers, paper, dates and words are used. */
+  country: str,
 });
 
 export type TermWire = Static<typeof term>;
@@ -84,6 +86,15 @@ export const termWire = define({
     summary: 'Say that this is a kitchen table, which sees no files, helpers or terms, or that it is to see everything',
     body: closed({ door: nullable(oneOf('kitchen')) }, ['door']),
     response: obj({ door: nullable(oneOf('kitchen')) }),
+  },
+  'GET /countries': {
+    summary: 'Countries whose coins, rulers, paper, dates and words are known, and the one in use',
+    response: obj({ items: arr(obj({ id: str, title: str, paper: oneOf('a4', 'letter') })), country: str }),
+  },
+  'PUT /country': {
+    summary: 'Choose whose coins, rulers, paper, dates and words are used',
+    body: closed({ country: str }, ['country']),
+    response: obj({ country: str, dates: oneOf('day-first', 'month-first') }),
   },
   'GET /term': { summary: 'The term with its meetings', response: term },
   'PUT /term': { summary: 'Say when you meet', body: termBody, response: obj({ id: str, meetings: int }) },

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { asWritten } from '../../contract/countries';
 import { shippedLibrary } from '../../contract/shippedLibrary';
 import { mechanismById, mechanisms } from '../mechanisms/registry';
 import { preparationOf, versionFacts } from '../mechanisms/versionFacts';
@@ -30,7 +31,9 @@ describe('what has to be made', () => {
     expect(preparationOf(m, { lowest: -10 }, 3).map((s) => s.sort)).toEqual(['print', 'cut', 'bag']);
   });
   it('differs from version to version, as who must be there does', () => {
-    const facts = shippedLibrary.flatMap((g) => g.variants.map((v) => versionFacts(mechanismById(g.mechanism)!, v.parameters, 3, v.ages)));
+    const facts = shippedLibrary.flatMap((g) =>
+      g.variants.map((v) => versionFacts(mechanismById(g.mechanism)!, v.parameters, 3, v.ages, asWritten)),
+    );
     expect(new Set(facts.map((f) => f.preparationMinutes)).size).toBeGreaterThan(8);
     for (const is of ['alone', 'nearby', 'needed']) expect(facts.filter((f) => f.presence.is === is).length).toBeGreaterThan(20);
     for (const f of facts) expect(f.preparationMinutes).toBeLessThanOrEqual(40);

@@ -1,16 +1,18 @@
 import { describe, expect, it } from 'vitest';
 import { checkParameters } from '../../contract/parameters';
+import { asWritten, countries } from '../../contract/countries';
 import { shippedLibrary } from '../../contract/shippedLibrary';
 import type { Operation } from '../items/item';
 import { cardLines, type HowTo, mostCardLines, mostLines, presenceFor } from '../play/howTo';
+import type { Country } from '../play/country';
 import { createRng, below } from '../shared/rng';
 import type { Mechanism } from './mechanism';
 import { run } from './playing.testing';
 import { mechanismById, mechanisms } from './registry';
 import { usualSeats } from '../simulate/usualSeats';
 
-/** Every version that ships, and the families as they come. */
-const versions = [
+/** Every version that ships, and the families as they come; where a country changes one, that too. */
+const asShipped = [
   ...mechanisms.map((m) => ({ name: `${m.id} as it comes`, m, parameters: {}, players: m.seats })),
   ...shippedLibrary.flatMap((g) =>
     g.variants.map((v) => ({
@@ -20,8 +22,19 @@ const versions = [
       players: v.players,
     })),
   ),
+].map((v) => ({ ...v, country: asWritten }));
+const versions = [
+  ...asShipped,
+  ...countries.flatMap((country) =>
+    asShipped.flatMap((v) => {
+      if (!v.m.inCountry) return [];
+      return [
+        { ...v, name: `${v.name} in ${country.id}`, country, parameters: v.m.inCountry({ ...v.m.defaults, ...v.parameters }, country) },
+      ];
+    }),
+  ),
 ];
-const told = (m: Mechanism, parameters: object): HowTo => m.howTo({ ...m.defaults, ...parameters });
+const told = (m: Mechanism, parameters: object, country = asWritten): HowTo => m.howTo({ ...m.defaults, ...parameters }, country);
 const ruleLines = (h: HowTo): string[] => [...h.setUp, ...h.turn, ...h.scoring, h.end];
 
 /** What words of a rule claim that players do, and the operations of items that make it true. */
@@ -91,8 +104,10 @@ function numbersIn(value: unknown): number[] {
 }
 
 /** What may stand as a number: a parameter, or what comes of two of them (spans, grids, sums of faces). */
-function allowed(parameters: object): (n: number) => boolean {
+/** Lengths in centimetres may stand in inches. */
+function allowed(parameters: object, { ruler }: Country): (n: number) => boolean {
   const own = new Set(Object.values(parameters).flatMap(numbersIn).map(Math.abs));
+  if (ruler === 'inches') for (const x of [...own]) own.add(Math.round(x / 2.54));
   const two = new Set<number>();
   for (const x of own)
     for (const y of own)
@@ -102,8 +117,8 @@ function allowed(parameters: object): (n: number) => boolean {
 }
 
 describe('how a version is played', () => {
-  it.each(versions.map((v) => [v.name, v] as const))('%s: enough to begin, short enough to read', (_, { m, parameters }) => {
-    const h = told(m, parameters);
+  it.each(versions.map((v) => [v.name, v] as const))('%s: enough to begin, short enough to read', (_, { m, parameters, country }) => {
+    const h = told(m, parameters, country);
     expect([h.setUp.length, h.turn.length, h.scoring.length].every((n, i) => n <= [3, 4, 2][i]! && (i === 2 || n >= 1))).toBe(true);
     // What is needed and how it ends early take a line each.
     expect(ruleLines(h).length + 2).toBeLessThanOrEqual(mostLines);
@@ -119,20 +134,20 @@ describe('how a version is played', () => {
     expect(new Set(ruleLines(h)).size).toBe(ruleLines(h).length);
   });
 
-  it.each(versions.map((v) => [v.name, v] as const))('%s: names only its own numbers', (_, { m, parameters }) => {
+  it.each(versions.map((v) => [v.name, v] as const))('%s: names only its own numbers', (_, { m, parameters, country }) => {
     const full = { ...m.defaults, ...parameters };
-    const may = allowed(full);
+    const may = allowed(full, country);
     // The family's own reading of what two numbers make is checked by its sheets and lists; here every number must come from somewhere.
     const derived = new Set(numbersIn(m.sheets(full, usualSeats(m.seats)).map((s) => Object.values(s.data))));
-    for (const line of ruleLines(m.howTo(full)))
+    for (const line of ruleLines(m.howTo(full, country)))
       for (const n of numbersIn(line)) expect([line, n, may(n) || derived.has(n) || exampleIn(m.id)]).toEqual([line, n, true]);
   });
 
   it.each(versions.map((v) => [v.name, v] as const))(
     '%s: what it says is done, is done when it is played',
-    (name, { m, parameters, players }) => {
+    (name, { m, parameters, players, country }) => {
       const ops = new Set(run(m.id, parameters, usualSeats(players), 40).items.map((i) => i.op));
-      for (const line of ruleLines(told(m, parameters)))
+      for (const line of ruleLines(told(m, parameters, country)))
         for (const [words, needs] of claims)
           if (words.test(line)) expect([name, line, needs.some((op) => ops.has(op))]).toEqual([name, line, true]);
     },
@@ -149,7 +164,7 @@ describe('how a version is played', () => {
         const full = { ...m.defaults, ...base };
         const other = { ...full, [name]: anotherValue(schema, (full as Record<string, unknown>)[name], rng) };
         if (!checkParameters(id, full).ok || !checkParameters(id, other).ok) continue;
-        changed = JSON.stringify(ruleLines(m.howTo(full))) !== JSON.stringify(ruleLines(m.howTo(other)));
+        changed = JSON.stringify(ruleLines(m.howTo(full, asWritten))) !== JSON.stringify(ruleLines(m.howTo(other, asWritten)));
       }
       expect([id, name, changed]).toEqual([id, name, true]);
     }

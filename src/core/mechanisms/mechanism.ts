@@ -1,5 +1,6 @@
 import type { GameLog } from '../simulate/gameLog';
 import type { ItemChannel, OperandRange } from '../simulate/itemChannel';
+import type { Country } from '../play/country';
 import type { HowTo } from '../play/howTo';
 import type { Need } from '../play/needs';
 import type { Rng } from '../shared/rng';
@@ -84,7 +85,9 @@ export interface Mechanism<P extends object = object> {
   /** What somebody sees who watches it played; answers of the five questions. */
   readonly played: Played;
   /** How one version is played, in words and pictures made from its numbers. */
-  howTo(parameters: P): HowTo;
+  howTo(parameters: P, country: Country): HowTo;
+  /** The same version with the coins and rulers of a country; left out where there are none. */
+  inCountry?(parameters: P, country: Country): P;
   /** How to stop before the end without anybody having lost. */
   readonly earlyEnding: string;
   /** What happens in a game, told by `log.note(seat, sentence, x, y)`: `{x}` and `{y}` are filled in. */

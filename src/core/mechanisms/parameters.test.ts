@@ -38,7 +38,11 @@ const beside: Readonly<Record<string, Readonly<Record<string, object>>>> = {
     zeros: { ends: 'all-seen', counters: 5 },
   },
   'continue-the-pattern': { step: { kind: 'grows' } },
-  'match-sets': { clockStep: { halves: 'clock-and-time' }, roundTo: { halves: 'number-and-rounded' } },
+  'match-sets': {
+    clockStep: { halves: 'clock-and-time' },
+    coins: { halves: 'coins-and-amount', highest: 99 },
+    roundTo: { halves: 'number-and-rounded' },
+  },
   'sequence-grid': { direction: { start: 100 }, start: { step: 5 } },
   'call-and-claim': { wait: { form: 'race' } },
   'place-digit-hop': { hops: { finish: 'hops-used' } },

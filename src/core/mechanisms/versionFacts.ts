@@ -1,3 +1,4 @@
+import type { Country } from '../play/country';
 import type { PrepStep } from '../materials/gettingReady';
 import { minutesOfSteps } from '../materials/gettingReady';
 import { preparationFor } from '../materials/sheetWork';
@@ -26,8 +27,14 @@ export function preparationOf(m: Mechanism, parameters: object, seats: number): 
 }
 
 /** Everything that follows from the rules for a usual table of these players at these ages. */
-export function versionFacts(m: Mechanism, parameters: object, seats: number, ages: readonly [number, number]): VersionFacts {
-  const howTo = m.howTo({ ...m.defaults, ...parameters });
+export function versionFacts(
+  m: Mechanism,
+  parameters: object,
+  seats: number,
+  ages: readonly [number, number],
+  country: Country,
+): VersionFacts {
+  const howTo = m.howTo({ ...m.defaults, ...parameters }, country);
   const steps = preparationOf(m, parameters, seats);
   return {
     howTo,

@@ -6,6 +6,7 @@ import { Failure, Loading } from '../../ui/Empty';
 import { LinkButton } from '../../ui/LinkButton';
 import { addressOf, call, link } from '../shared/api';
 import { App, messageOf, useTell } from '../shared/App';
+import { usePapers } from '../shared/CountryChoice';
 import panel from '../shared/panel.module.css';
 import { useTellUndo } from '../shared/useTellUndo';
 import styles from './coverage.module.css';
@@ -38,6 +39,7 @@ function Coverage() {
   const units = [...new Set((games.data?.items ?? []).flatMap((g) => g.tags))].sort((x, y) => x.localeCompare(y));
   const bins = useQuery({ queryKey: ['bins'], queryFn: () => call('GET /bins', { query: { limit: 5000 } }) });
   const query = { ...(framework ? { framework } : {}), ...(without ? { without } : {}), ...overOf(over) };
+  const [paper] = usePapers();
   const coverage = useQuery({ queryKey: ['coverage', query], queryFn: () => call('GET /coverage', { query }) });
   const take = useMutation({
     mutationFn: (game: { readonly game: string; readonly title: string }) => call('POST /library/{id}/take', { params: { id: game.game } }),
@@ -110,7 +112,7 @@ function Coverage() {
         <LinkButton href={addressOf('GET /coverage.csv', { query })} download>
           CSV
         </LinkButton>
-        <LinkButton href={addressOf('GET /coverage.pdf', { query })} download>
+        <LinkButton href={addressOf('GET /coverage.pdf', { query: { ...query, paper } })} download>
           Two pages (PDF)
         </LinkButton>
         <LinkButton href={link('/shelf')}>Back to the shelf</LinkButton>

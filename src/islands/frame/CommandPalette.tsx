@@ -19,6 +19,7 @@ const places: readonly { readonly label: string; readonly path: string; readonly
   { label: 'Place the group', path: '/learners/place', key: '' },
   { label: 'Skills', path: '/learners/skills', key: '' },
   { label: 'Frameworks', path: '/learners/frameworks', key: '' },
+  { label: 'Country: coins, rulers, paper, dates and words', path: '/learners/frameworks', key: '' },
   { label: 'Bring in a shelf file', path: '/shelf/import', key: '' },
   { label: 'Bring in a roster', path: '/learners/import', key: '' },
   { label: 'Bring in notes', path: '/learners/evidence', key: '' },

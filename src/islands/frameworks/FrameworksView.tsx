@@ -6,6 +6,7 @@ import { LinkButton } from '../../ui/LinkButton';
 import { call } from '../shared/api';
 import { useTellUndo } from '../shared/useTellUndo';
 import { App, messageOf, useTell } from '../shared/App';
+import { CountryChoice } from '../shared/CountryChoice';
 import panel from '../shared/panel.module.css';
 import { useSkills } from '../shared/useSkills';
 import { Expectations } from './Expectations';
@@ -63,6 +64,8 @@ function Frameworks() {
       <div className={panel.head}>
         <h1>Frameworks</h1>
         <p className={panel.lead}>What others expect by when, and which skills here stand for it.</p>
+        <span className={panel.spring} />
+        <CountryChoice />
       </div>
       <div className={styles.columns}>
         <aside className={styles.side}>

@@ -8,9 +8,12 @@ import { LinkButton } from '../../ui/LinkButton';
 import { SignalArm } from '../../ui/SignalArm';
 import { addressOf, call, link } from '../shared/api';
 import { App, messageOf } from '../shared/App';
+import { usePapers } from '../shared/CountryChoice';
 import panel from '../shared/panel.module.css';
 import { type Skills, useSkills } from '../shared/useSkills';
 import styles from './group.module.css';
+
+const paperWords = { a4: 'A4', letter: 'Letter' } as const;
 
 export default function GroupView() {
   return (
@@ -41,6 +44,7 @@ function Group() {
   const [edge, setEdge] = useState(true);
   const [allStuck, setAllStuck] = useState(false);
   const query = { group, strands: strand, edge: edge ? 'true' : 'false' } as const;
+  const papers = usePapers();
   const map = useQuery({
     queryKey: ['group-map', query],
     queryFn: () => call('GET /group-map', { query }),
@@ -86,12 +90,11 @@ function Group() {
         <LinkButton href={addressOf('GET /group-map.csv', { query })} download>
           CSV
         </LinkButton>
-        <LinkButton href={addressOf('GET /group-map.pdf', { query: { ...query, paper: 'a4' } })} download>
-          PDF, A4
-        </LinkButton>
-        <LinkButton href={addressOf('GET /group-map.pdf', { query: { ...query, paper: 'letter' } })} download>
-          PDF, Letter
-        </LinkButton>
+        {papers.map((paper) => (
+          <LinkButton key={paper} href={addressOf('GET /group-map.pdf', { query: { ...query, paper } })} download>
+            PDF, {paperWords[paper]}
+          </LinkButton>
+        ))}
       </div>
       {map.data.learners.length === 0 ? (
         <Empty title="Nobody is here yet">

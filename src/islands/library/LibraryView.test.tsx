@@ -3,6 +3,7 @@ import { screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { describe, expect, it } from 'vitest';
 import { islandTest, page, Refusal, thing } from '../island.testing';
+import { asWritten } from '../../contract/countries';
 import { howToWire } from '../../contract/howToOf';
 import { mechanismById } from '../../core/mechanisms/registry';
 import LibraryView from './LibraryView';
@@ -98,7 +99,7 @@ describe('the library', () => {
   it('lets a turn be tried before a game is taken, version by version', async () => {
     const two = entry('a', 'Two Lamps', { mechanism: 'pair-memory' });
     const nines = { ...two.variants[0]!, id: 'nines', title: 'nines', parameters: { sum: 9 } };
-    const told = (parameters: object) => howToWire(mechanismById('pair-memory')!, parameters, 3, [5, 8], (k) => k);
+    const told = (parameters: object) => howToWire(mechanismById('pair-memory')!, parameters, 3, [5, 8], (k) => k, asWritten);
     api()
       .on('GET /library', page([{ ...two, variants: [{ ...two.variants[0]!, parameters: {} }, nines] }]))
       .on('POST /how-to', (body: unknown) => told((body as { parameters: object }).parameters));

@@ -8,6 +8,7 @@ import { LinkButton } from '../../ui/LinkButton';
 import { call, link } from '../shared/api';
 import { useTellUndo } from '../shared/useTellUndo';
 import { App, messageOf, useTell } from '../shared/App';
+import { CountryChoice } from '../shared/CountryChoice';
 import panel from '../shared/panel.module.css';
 import { useSkills } from '../shared/useSkills';
 import { useWindowRows } from '../shared/useWindowRows';
@@ -162,15 +163,18 @@ function Library({ first }: { first: string | null }) {
           <span>with what we have</span>
         </label>
       </div>
-      <p className={styles.found} role="status">
-        <b>{shown.length}</b> of {all.length} fit, {versions} versions.{' '}
-        <span className={panel.soft}>Numbers: chances a child gets in ten minutes, calculated from the rules.</span>
-        {changed(asked) && (
-          <Button kind="plain" onClick={() => setAsked(everything)}>
-            Show all
-          </Button>
-        )}
-      </p>
+      <div className={styles.foundRow}>
+        <p className={styles.found} role="status">
+          <b>{shown.length}</b> of {all.length} fit, {versions} versions.{' '}
+          <span className={panel.soft}>Numbers: chances a child gets in ten minutes, calculated from the rules.</span>
+          {changed(asked) && (
+            <Button kind="plain" onClick={() => setAsked(everything)}>
+              Show all
+            </Button>
+          )}
+        </p>
+        <CountryChoice />
+      </div>
       <ul ref={list.holder} className={styles.games}>
         {list.before > 0 && <li aria-hidden="true" className={styles.room} style={{ height: list.before }} />}
         {list.shown.flatMap((row) =>

@@ -49,10 +49,16 @@ export function TryATurn({ game, first, onClose }: { game: LibraryGameWire; firs
           <p className={`${panel.soft} ${panel.small}`}>
             {v.profile.games.toLocaleString('en')} simulated games of {v.profile.seats}:{' '}
             {v.profile.minutes.map((m) => m.toFixed(0)).join(', ')} minutes (short, usual, long); {(v.profile.idleTurns * 100).toFixed(0)} %
-            of turns with nothing to do.
+            of turns with nothing to do{v.profile.course && `; ${courseWords(v.profile.course)}`}.
           </p>
         )}
       </div>
     </Dialog>
   );
 }
+
+type CourseOfVersion = NonNullable<NonNullable<LibraryGameWire['variants'][number]['profile']>['course']>;
+
+/** Whether it stays open, in a line. */
+const courseWords = ({ leadChanges, known }: CourseOfVersion): string =>
+  `the lead changes ${leadChanges.toFixed(1)} times, and ${known < 1 ? `for ${Math.round(known * 100)} %` : 'to the end'} of a middling game nobody knows who wins`;

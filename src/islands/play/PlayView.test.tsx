@@ -4,6 +4,7 @@ import userEvent from '@testing-library/user-event';
 import { describe, expect, it } from 'vitest';
 import { game, islandTest, learner, page, Refusal, session } from '../island.testing';
 import { mechanismById } from '../../core/mechanisms/registry';
+import { asWritten } from '../../contract/countries';
 import { howToWire } from '../../contract/howToOf';
 import PlayView from './PlayView';
 
@@ -59,7 +60,7 @@ describe('playing', () => {
           title: 'tens',
           own: ['Whisper, please.'],
           cautions: ['Small parts: count out, count back.'],
-          howTo: howToWire(m, { sum: 12 }, 3, [7, 9], (k) => k),
+          howTo: howToWire(m, { sum: 12 }, 3, [7, 9], (k) => k, asWritten),
         },
       ],
     });

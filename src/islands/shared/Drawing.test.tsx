@@ -1,6 +1,7 @@
 // @vitest-environment jsdom
 import { cleanup, render } from '@testing-library/react';
 import { afterEach, describe, expect, it } from 'vitest';
+import { asWritten } from '../../contract/countries';
 import { shippedLibrary } from '../../contract/shippedLibrary';
 import { mechanismById, mechanisms } from '../../core/mechanisms/registry';
 import type { Picture } from '../../core/play/picture';
@@ -12,7 +13,7 @@ afterEach(cleanup);
 const picturesOf = (family: string): Picture[] =>
   [{}, ...shippedLibrary.filter((g) => g.mechanism === family).flatMap((g) => g.variants.map((v) => v.parameters))].flatMap((p) =>
     mechanismById(family)!
-      .howTo({ ...mechanismById(family)!.defaults, ...p })
+      .howTo({ ...mechanismById(family)!.defaults, ...p }, asWritten)
       .pictures.map((x) => x.picture),
   );
 
@@ -66,7 +67,8 @@ describe('a drawing', () => {
       render(
         <Drawing
           picture={
-            mechanismById('close-the-tiles')!.howTo({ ...mechanismById('close-the-tiles')!.defaults, ...parameters }).pictures[1].picture
+            mechanismById('close-the-tiles')!.howTo({ ...mechanismById('close-the-tiles')!.defaults, ...parameters }, asWritten).pictures[1]
+              .picture
           }
         />,
       ).container.innerHTML;

@@ -23,18 +23,21 @@ export function ageWords(born: string): string {
 const weekdays = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'];
 const months = ['January', 'February', 'March', 'April', 'May', 'June', 'July', 'August', 'September', 'October', 'November', 'December'];
 
-/** `Tuesday 10 November` */
-export function dayWords(date: string): string {
+/** How a day is written where the owner is; said by the page, since it is read before anything is asked. */
+const monthFirst = (): boolean => typeof document !== 'undefined' && document.documentElement.dataset['dates'] === 'month-first';
+
+function dayAndMonth(date: string): string {
   const [, month, day] = date.split('-').map(Number);
-  return `${weekdays[weekdayOf(date) - 1]} ${day} ${months[month! - 1]}`;
+  return monthFirst() ? `${months[month! - 1]} ${day}` : `${day} ${months[month! - 1]}`;
 }
+
+/** `Tuesday 10 November`, or `Tuesday, November 10` */
+export const dayWords = (date: string): string => `${weekdays[weekdayOf(date) - 1]}${monthFirst() ? ',' : ''} ${dayAndMonth(date)}`;
 
 /** `2 November to 13 December 2026`; the first year only where it is another. */
 export function spanWords(from: string, to: string): string {
-  const words = (date: string, year: boolean): string => {
-    const [y, month, day] = date.split('-').map(Number);
-    return `${day} ${months[month! - 1]}${year ? ` ${y}` : ''}`;
-  };
+  const words = (date: string, year: boolean): string =>
+    dayAndMonth(date) + (year ? `${monthFirst() ? ',' : ''} ${Number(date.slice(0, 4))}` : '');
   return `${words(from, from.slice(0, 4) !== to.slice(0, 4))} to ${words(to, true)}`;
 }
 

@@ -1,6 +1,7 @@
 import { Button } from '../../ui/Button';
 import { LinkButton } from '../../ui/LinkButton';
 import { call, link } from '../shared/api';
+import { CountryChoice } from '../shared/CountryChoice';
 import panel from '../shared/panel.module.css';
 import styles from './frontDoors.module.css';
 
@@ -10,6 +11,7 @@ export function FrontDoors({ onAdd }: { onAdd: () => void }) {
     <>
       <h2>The shelf is empty</h2>
       <p className={panel.lead}>Where will it stand? Three ways in; nothing is decided by it.</p>
+      <CountryChoice />
       <div className={styles.doors}>
         <section className={panel.sheet} aria-labelledby="door-kitchen">
           <h2 id="door-kitchen">A kitchen table</h2>

@@ -1,7 +1,9 @@
 import type { GapHelpWire } from '../../contract/wire/practice';
 import type { Kept } from '../../contract/wire/route';
 import { graphOf, ownOf } from '../db/graphOf';
-import { shippedLibrary, shippedProfile } from '../../contract/shippedLibrary';
+import { libraryIn, titlesAnywhere } from '../../contract/libraryIn';
+import { shippedProfile } from '../../contract/shippedLibrary';
+import { countryOf } from '../shared/country';
 import { mechanismById } from '../../core/mechanisms/registry';
 import { nameKey } from '../../core/content/names';
 import type { Change } from '../../core/simulate/searchChanges';
@@ -34,11 +36,12 @@ function inLibrary(db: Db, skill: string): GapHelp['library'] {
       .all()
       .map((g) => nameKey(g.title)),
   );
-  return shippedLibrary
-    .filter((g) => !owned.has(nameKey(g.title)))
+  const country = countryOf(db);
+  return libraryIn(country)
+    .filter((g) => !titlesAnywhere(g.id).some((t) => owned.has(nameKey(t))))
     .flatMap((g) =>
       g.variants.flatMap((v) =>
-        (shippedProfile(g.id, v.id)?.doses ?? [])
+        (shippedProfile(g.id, v.id, country.id)?.doses ?? [])
           .filter(([id, mean]) => id === skill && mean >= leastDose)
           .map(([, mean, error]) => ({ game: g.id, title: g.title, version: v.title, perTenMinutes: mean, standardError: error })),
       ),

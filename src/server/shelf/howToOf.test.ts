@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import formerLines from '../../../data/library/formerLines.json';
 import { shippedLibrary } from '../../contract/shippedLibrary';
 import { mechanismById } from '../../core/mechanisms/registry';
+import { asWritten } from '../../contract/countries';
 import { howToWire } from '../../contract/howToOf';
 import { ownLines } from './howToOf';
 
@@ -16,7 +17,7 @@ describe('how a version of the shelf is played', () => {
     const title = (k: string): string => k;
     for (const g of shippedLibrary) {
       const each = g.variants.map((v) => {
-        const h = howToWire(mechanismById(g.mechanism)!, v.parameters, 3, v.ages, title);
+        const h = howToWire(mechanismById(g.mechanism)!, v.parameters, 3, v.ages, title, asWritten);
         return JSON.stringify([h.setUp, h.turn, h.scoring, h.end]);
       });
       expect([g.id, new Set(each).size]).toEqual([g.id, each.length]);

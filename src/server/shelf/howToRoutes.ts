@@ -5,6 +5,7 @@ import { type HowToWire, howToWire as wire, type QuickWire } from '../../contrac
 import { canShare } from '../../core/mechanisms/canShare';
 import { quickLook } from '../../core/mechanisms/character';
 import { mechanismById } from '../../core/mechanisms/registry';
+import type { Country } from '../../core/play/country';
 import { cautionsOnce } from '../../core/safety/hazards';
 import { usualSeats } from '../../core/simulate/usualSeats';
 import type { Db } from '../db/db';
@@ -12,6 +13,7 @@ import { games, kinds, variantMaterials, variants } from '../db/schema';
 import { ProblemError, refuse } from '../http/problemError';
 import { serve } from '../http/route';
 import { planById } from '../planning/planById';
+import { countryOf } from '../shared/country';
 import { titles } from '../shared/titles';
 import { ownLines } from './howToOf';
 import { variantById, type VariantRow } from './shelfRows';
@@ -24,11 +26,11 @@ export const howToRoutes = serve(wire, {
     const seats = body.seats ?? usualSeats(m.seats);
     if (!Number.isInteger(seats) || seats < m.seats.min || seats > m.seats.max)
       throw refuse('out-of-range', `“${m.title}” is played by ${m.seats.min} to ${m.seats.max}.`, 'seats');
-    return howToWire(m, checked.value, seats, body.ages ?? [7, 12], titles(db).kind);
+    return howToWire(m, checked.value, seats, body.ages ?? [7, 12], titles(db).kind, countryOf(db));
   },
   'GET /variants/{id}/how-to': ({ db, params }) => {
     const v = variantById(db, params.id);
-    const howTo = of(v, titles(db).kind);
+    const howTo = of(v, titles(db).kind, countryOf(db));
     return { howTo, quick: howTo && quickOf(db, v, howTo) };
   },
   'GET /plans/{id}/how-to': ({ db, params }) => {
@@ -43,6 +45,7 @@ function forTables(
 ): { variant: string; title: string; own: string[]; cautions: string[]; howTo: HowToWire | null }[] {
   if (ids.length === 0) return [];
   const title = titles(db);
+  const country = countryOf(db);
   return db
     .select({ variant: variants, rules: games.rules })
     .from(variants)
@@ -54,7 +57,7 @@ function forTables(
       title: v.title,
       own: ownLines(rules, [v.mechanism]),
       cautions: cautionsOf(db, v.id),
-      howTo: of(v, title.kind),
+      howTo: of(v, title.kind, country),
     }));
 }
 
@@ -81,8 +84,8 @@ function quickOf(db: Db, v: VariantRow, howTo: HowToWire): QuickWire {
   return { ...quickLook(m, v.room, [v.agesMin, v.agesMax], howTo.presence.is, own) };
 }
 
-function of(v: VariantRow, kind: (id: string) => string): HowToWire | null {
+function of(v: VariantRow, kind: (id: string) => string, country: Country): HowToWire | null {
   const m = v.mechanism === null ? undefined : mechanismById(v.mechanism);
   if (!m || !checkParameters(m.id, v.parameters).ok) return null;
-  return howToWire(m, v.parameters, usualSeats({ min: v.playersMin, max: v.playersMax }), [v.agesMin, v.agesMax], kind);
+  return howToWire(m, v.parameters, usualSeats({ min: v.playersMin, max: v.playersMax }), [v.agesMin, v.agesMax], kind, country);
 }

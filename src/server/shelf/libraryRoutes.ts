@@ -1,5 +1,6 @@
 import { libraryWire } from '../../contract/wire/library';
-import { firstThirty, shippedLibrary, shippedProfile } from '../../contract/shippedLibrary';
+import { libraryIn, titlesAnywhere } from '../../contract/libraryIn';
+import { firstThirty, shippedProfile } from '../../contract/shippedLibrary';
 import { moodOf, sortOf } from '../../core/mechanisms/character';
 import { mechanismById } from '../../core/mechanisms/registry';
 import { versionFacts } from '../../core/mechanisms/versionFacts';
@@ -9,6 +10,7 @@ import type { Db } from '../db/db';
 import { games, type UndoStep, variants } from '../db/schema';
 import { notFound, refuse } from '../http/problemError';
 import { page, serve } from '../http/route';
+import { countryOf } from '../shared/country';
 import { titles } from '../shared/titles';
 import { laidOut, thingsOnHand } from './offers';
 import { insertGame } from './shelfStore';
@@ -27,18 +29,24 @@ export const libraryRoutes = serve(libraryWire, {
     );
     const here = thingsOnHand(db);
     const title = titles(db);
+    const country = countryOf(db);
     return page(
-      shippedLibrary.map(({ room = 'calm' as const, ...g }) => ({
+      libraryIn(country).map(({ room = 'calm' as const, ...g }) => ({
         ...g,
         plays: mechanismById(g.mechanism)!.title,
         sort: sortOf(g.mechanism),
         mood: moodOf(mechanismById(g.mechanism)!, room),
-        onShelf: owned.has(nameKey(g.title)),
+        onShelf: titlesAnywhere(g.id).some((t) => owned.has(nameKey(t))),
         variants: g.variants.map((v) => {
-          const facts = versionFacts(mechanismById(g.mechanism)!, v.parameters, usualSeats(v.players), v.ages);
+          const facts = versionFacts(mechanismById(g.mechanism)!, v.parameters, usualSeats(v.players), v.ages, country);
           const out = laidOut(here, facts.materials, g.mechanism);
           return {
-            ...v,
+            id: v.id,
+            title: v.title,
+            parameters: { ...v.parameters },
+            ages: v.ages,
+            players: v.players,
+            minutes: v.minutes,
             room,
             materials: [...facts.materials],
             helper: facts.presence.is,
@@ -48,16 +56,16 @@ export const libraryRoutes = serve(libraryWire, {
             first: firstThirty.includes(`${g.id}/${v.id}`),
             missing: out.materials.filter((m) => here.have(m.kind) < m.quantity),
             standIns: (out.standIns ?? []).map((s) => `${title.kind(s.instead)}: ${s.say}`),
-            profile: shippedProfile(g.id, v.id) ?? null,
+            profile: shippedProfile(g.id, v.id, country.id) ?? null,
           };
         }),
       })),
       query,
     );
   },
-  'GET /library/titles': ({ query }) =>
+  'GET /library/titles': ({ db, query }) =>
     page(
-      shippedLibrary.map(({ id, title }) => ({ id, title })),
+      libraryIn(countryOf(db)).map(({ id, title }) => ({ id, title })),
       query,
     ),
   'POST /library/{id}/take': ({ db, params, now }) => takeFromLibrary(db, params.id, now),
@@ -65,7 +73,7 @@ export const libraryRoutes = serve(libraryWire, {
 
 /** One game and its versions in one transaction, undone as one. */
 export function takeFromLibrary(db: Db, id: string, now: string): { id: string; change: string } {
-  const game = shippedLibrary.find((g) => g.id === id);
+  const game = libraryIn(countryOf(db)).find((g) => g.id === id);
   if (!game) throw notFound('library game', id);
   return db.transaction((tx) => {
     if (
@@ -73,7 +81,7 @@ export function takeFromLibrary(db: Db, id: string, now: string): { id: string; 
         .select()
         .from(games)
         .all()
-        .some((g) => nameKey(g.title) === nameKey(game.title))
+        .some((g) => titlesAnywhere(id).some((t) => nameKey(g.title) === nameKey(t)))
     )
       throw refuse('duplicate', `${game.title} is on the shelf already.`, 'id');
     const undo: UndoStep[] = [];

@@ -1,3 +1,4 @@
+import { asWritten } from '../../contract/countries';
 import type { Body } from '../../contract/wire/route';
 import type { shelfWire } from '../../contract/wire/shelf';
 import { and, eq } from 'drizzle-orm';
@@ -60,7 +61,7 @@ export function variantRow(
   const players = input.players ?? { min: Math.max(2, seats.min), max: Math.min(4, seats.max) };
   checkVariant(tx, mechanism, { ...input, players });
   const ages = input.ages ?? [4, 12];
-  const facts = known && versionFacts(known, input.parameters ?? {}, usualSeats(players), [ages[0], ages[1]]);
+  const facts = known && versionFacts(known, input.parameters ?? {}, usualSeats(players), [ages[0], ages[1]], asWritten);
   const steps = input.steps ?? (input.preparationMinutes === undefined ? facts?.steps : undefined) ?? [];
   return {
     row: {

@@ -1,3 +1,5 @@
+import { countries } from '../../contract/countries';
+import { libraryIn } from '../../contract/libraryIn';
 import { shippedLibrary, shippedProfile } from '../../contract/shippedLibrary';
 import { mechanismById } from '../../core/mechanisms/registry';
 import type { ProfileSummary } from '../../core/simulate/profileSummary';
@@ -67,11 +69,13 @@ const nameOfTask = (mechanism: string, parameters: object, seats: unknown): stri
 /** The committed profile of a version out of the library, as long as its rules are today's. */
 function shippedSummary(task: SimulateTask): StoredSummary | null {
   shippedByTask ??= new Map(
-    shippedLibrary.flatMap((g) =>
-      g.variants.flatMap((v) => {
-        const profile = shippedProfile(g.id, v.id);
-        return profile?.engine === ENGINE ? [[nameOfTask(g.mechanism, v.parameters, profile.seats), profile] as const] : [];
-      }),
+    [undefined, ...countries].flatMap((country) =>
+      (country ? libraryIn(country) : shippedLibrary).flatMap((g) =>
+        g.variants.flatMap((v) => {
+          const profile = shippedProfile(g.id, v.id, country?.id);
+          return profile?.engine === ENGINE ? [[nameOfTask(g.mechanism, v.parameters, profile.seats), profile] as const] : [];
+        }),
+      ),
     ),
   );
   const found = shippedByTask.get(nameOfTask(task.mechanism, task.parameters, task.seats));

@@ -1,9 +1,11 @@
 import { termCalendar } from '../../adapters/calendar/termCalendar';
 import { termWire } from '../../contract/wire/term';
+import { countries } from '../../contract/countries';
 import { plans, type StoredTable } from '../db/schema';
 import { refuse } from '../http/problemError';
 import { type Occasion, Reply, serve } from '../http/route';
 import { putWishes, wishesNow } from '../planning/wishesStore';
+import { countryOf, setCountry } from '../shared/country';
 import { titles } from '../shared/titles';
 import { momentNow } from '../shared/clock';
 import { setDoor } from './door';
@@ -44,6 +46,8 @@ export const termRoutes = serve(termWire, {
   'GET /wishes': ({ db }) => wishesNow(db),
   'PUT /wishes': ({ db, body }) => putWishes(db, body),
   'PUT /door': ({ db, body }) => setDoor(db, body.door),
+  'GET /countries': ({ db }) => ({ items: countries.map(({ id, title, paper }) => ({ id, title, paper })), country: countryOf(db).id }),
+  'PUT /country': ({ db, body }) => setCountry(db, body.country),
   'GET /term': ({ db, today }) => termView(db, today),
   'PUT /term': ({ db, body, now }) => putTerm(db, body, now),
   'PATCH /meetings/{id}': ({ db, params, body: { version, ...change }, now }) => updateMeeting(db, params.id, change, version, now),

@@ -18,6 +18,7 @@ import { measureMissing } from '../shelf/measure';
 import { allLearners } from '../learners/learnerStore';
 import { planningInput } from '../planning/planningInput';
 import { storePlan } from '../planning/storePlan';
+import { countryOf } from '../shared/country';
 import { doorOf } from './door';
 import { currentTerm } from './termNow';
 
@@ -123,12 +124,14 @@ export function planFor(all: readonly (typeof plans.$inferSelect)[], date: strin
 export function termView(db: Db, today: string): Kept<TermWire> {
   const term = currentTerm(db, today);
   const door = doorOf(db);
-  if (!term) return { term: null, meetings: [], today, door };
+  const country = countryOf(db).id;
+  if (!term) return { term: null, meetings: [], today, door, country };
   const all = db.select().from(plans).all();
   return {
     term,
     today,
     door,
+    country,
     meetings: meetingsOf(db, term.id).map((m) => {
       const p = planFor(all, m.date);
       return {

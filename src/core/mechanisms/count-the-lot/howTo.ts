@@ -1,8 +1,9 @@
+import type { Country } from '../../play/country';
 import { alone, type HowTo } from '../../play/howTo';
 import { listed, many, smallerThan } from '../../play/say';
 import type { LotParameters } from './parameters';
 
-export function howTo(p: LotParameters): HowTo {
+export function howTo(p: LotParameters, country: Country): HowTo {
   const coins = p.pieces === 'coins';
   const values = [...p.coins].sort((a, b) => b - a);
   const lot = Array.from(
@@ -21,7 +22,7 @@ export function howTo(p: LotParameters): HowTo {
   return {
     setUp: [
       coins
-        ? `Make lots of ${p.fewest} to ${p.most} coins: ${listed([...p.coins].sort((a, b) => a - b))}.`
+        ? `Make lots of ${p.fewest} to ${p.most} coins: ${listed([...p.coins].sort((a, b) => a - b))} ${country.money.parts}.`
         : `Make lots of ${p.fewest} to ${p.most} counters.`,
     ],
     turn: [

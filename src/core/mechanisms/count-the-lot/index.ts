@@ -1,3 +1,4 @@
+import { coinsIn } from '../../play/country';
 import { inOrder } from '../../play/refuse';
 import type { Mechanism } from '../mechanism';
 import { DEFAULTS, type LotParameters, SCHEMA } from './parameters';
@@ -19,6 +20,7 @@ export const countTheLot: Mechanism<LotParameters> = {
   earlyEnding: 'Put all lots together and find out what the whole table has.',
   told: ['counts {x} pieces', 'counts {x} coins worth {y}'],
   howTo,
+  inCountry: (p, country) => (p.pieces === 'coins' ? { ...p, coins: coinsIn(country, p.coins) } : p),
   parametersSchema: SCHEMA,
   defaults: DEFAULTS,
   seats: { min: 1, max: 6 },

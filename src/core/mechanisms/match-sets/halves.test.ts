@@ -18,10 +18,22 @@ describe('halves that belong together', () => {
         expect.closeTo(Number(fractionText(y).split('/')[0]) / Number(fractionText(y).split('/')[1]), 12),
       ]);
   });
-  it('pay any amount with the fewest of four coins', () => {
-    const table = [0];
-    for (let n = 1; n <= 99; n++) table[n] = 1 + Math.min(...[25, 10, 5, 1].filter((c) => c <= n).map((c) => table[n - c]!));
-    for (let n = 1; n <= 99; n++) expect([n, fewestCoins(n)]).toEqual([n, table[n]]);
+  it('pay any amount with the fewest of four coins, as the largest first does with coins in use', () => {
+    for (const worths of [
+      [25, 10, 5, 1],
+      [50, 20, 10, 5, 2, 1],
+    ])
+      for (let n = 1; n <= 99; n++) {
+        let left = n;
+        const greedy = worths.reduce((sum, c) => {
+          const of = Math.floor(left / c);
+          left -= of * c;
+          return sum + of;
+        }, 0);
+        expect([n, fewestCoins(n, worths)]).toEqual([n, greedy]);
+      }
+    // Where the largest first goes wrong: three tens, not a twenty-five and five ones.
+    expect(fewestCoins(30, [1, 10, 25])).toBe(3);
   });
   it('are matched before the timer more often with more time', () => {
     const done = (timer: number) => run('match-sets', { timer, sets: 14, highest: 30 }, 2, 400).measures['beforeTimer']!;

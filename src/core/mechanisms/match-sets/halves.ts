@@ -76,15 +76,11 @@ function sumsUnlike(): Match[] {
   );
 }
 
-/** Coins that make an amount, fewest first: 25, 10, 5 and 1. */
-export function fewestCoins(amount: number): number {
-  let left = amount;
-  let coins = 0;
-  for (const value of [25, 10, 5, 1]) {
-    coins += Math.floor(left / value);
-    left %= value;
-  }
-  return coins;
+/** Fewest of these coins that make an amount, one of them worth one: of all last coins the one that leaves least. */
+export function fewestCoins(amount: number, worths: readonly number[]): number {
+  const fewest = [0];
+  for (let n = 1; n <= amount; n++) fewest[n] = 1 + Math.min(...worths.flatMap((c) => (c <= n ? [fewest[n - c]!] : [])));
+  return fewest[amount]!;
 }
 
 function products(p: MatchParameters): Match[] {
@@ -152,7 +148,7 @@ export const halves: Readonly<Record<MatchParameters['halves'], Halves>> = {
   },
   'coins-and-amount': {
     channel: (p) => ({ op: 'count-money', unknown: 'result', rep: 'coins', a: [0, most(p)], b: [0, 20] }),
-    list: (p) => range(p, 1).map((n) => [n, fewestCoins(n)]),
+    list: (p) => range(p, 1).map((n) => [n, fewestCoins(n, p.coins)]),
   },
   'number-and-rounded': {
     channel: (p) => ({ op: 'round', unknown: 'result', rep: 'numerals', a: [0, (roundPlaces + 1) * p.roundTo], b: [p.roundTo, p.roundTo] }),

@@ -1,6 +1,6 @@
 import { alone, type HowTo } from '../../play/howTo';
 import type { Picture } from '../../play/picture';
-import { fromTo, many, smallerThan } from '../../play/say';
+import { fromTo, listed, many, smallerThan } from '../../play/say';
 import { type ActHalf, actHalfNames, type ActHalves, actHalves } from '../../play/actHalves';
 import { halves } from './halves';
 import type { MatchParameters } from './parameters';
@@ -126,7 +126,8 @@ const words: Readonly<Record<MatchParameters['halves'], Words>> = {
     picture: (p) => ({ draw: 'clock', minutes: [120, 120 + p.clockStep] }),
   },
   'coins-and-amount': {
-    both: (p) => `coins on one half, how much they are on the other (${fromTo(p.lowest, p.highest)})`,
+    both: (p) =>
+      `coins of ${listed([...p.coins].sort((a, b) => a - b))} on one half, how much they are on the other (${fromTo(p.lowest, p.highest)})`,
     pair: () => ['coins', '16'],
     tool: 'Lay real coins, the largest first.',
     smaller: upTo,

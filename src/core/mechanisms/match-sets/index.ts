@@ -1,3 +1,4 @@
+import { coinsUpTo } from '../../play/country';
 import { firstOf, impossible, ownOnly } from '../../play/refuse';
 import type { Mechanism } from '../mechanism';
 import { DEFAULTS, type MatchParameters, SCHEMA } from './parameters';
@@ -20,6 +21,7 @@ export const matchSets: Mechanism<MatchParameters> = {
   earlyEnding: 'Turn the timer over once more and finish together, or count how many halves found a partner.',
   told: ['matches {x} and {y}', 'takes a wrong half for {x} and {y}, and puts it back'],
   howTo,
+  inCountry: (p, country) => (p.halves === 'coins-and-amount' ? { ...p, coins: coinsUpTo(country, p.highest) } : p),
   parametersSchema: SCHEMA,
   defaults: DEFAULTS,
   seats: { min: 1, max: 6 },
@@ -27,7 +29,10 @@ export const matchSets: Mechanism<MatchParameters> = {
   headStart: null,
   check: (p) => {
     const n = p.lowest > p.highest ? 0 : halves[p.halves].list(p).length;
-    return firstOf(n < p.sets && impossible('sets', `Only ${n} different pairs of halves can be made, and ${p.sets} are wanted.`));
+    return firstOf(
+      p.halves === 'coins-and-amount' && !p.coins.includes(1) && impossible('coins', 'Without a coin of 1 some amounts cannot be made.'),
+      n < p.sets && impossible('sets', `Only ${n} different pairs of halves can be made, and ${p.sets} are wanted.`),
+    );
   },
   checkTable: (seats) => ownOnly(seats, []),
   channels: (p) => [halves[p.halves].channel(p), { ...halves[p.halves].channel(p), rep: 'words' }],
@@ -42,7 +47,7 @@ export const matchSets: Mechanism<MatchParameters> = {
     {
       sheet: 'match-halves',
       copies: 1,
-      data: { halves: p.halves, sets: p.sets, low: p.lowest, high: p.highest, clockStep: p.clockStep, roundTo: p.roundTo },
+      data: { halves: p.halves, sets: p.sets, low: p.lowest, high: p.highest, clockStep: p.clockStep, roundTo: p.roundTo, coins: p.coins },
     },
   ],
 };

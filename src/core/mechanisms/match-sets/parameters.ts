@@ -1,5 +1,5 @@
 import { actHalfNames } from '../../play/actHalves';
-import { oneOf, parameters, whole, yesNo } from '../../play/parameters';
+import { oneOf, parameters, someOf, whole, yesNo } from '../../play/parameters';
 
 export const { SCHEMA, DEFAULTS } = parameters({
   halves: oneOf(
@@ -27,6 +27,7 @@ export const { SCHEMA, DEFAULTS } = parameters({
   lowest: whole('Lowest number', 0, 50, 2),
   highest: whole('Highest number', 3, 200, 20),
   clockStep: oneOf('Times to the nearest', [60, 30, 15, 5, 1], 30),
+  coins: someOf('Coins on the halves', [1, 2, 5, 10, 20, 25, 50, 100], [1, 5, 10, 25]),
   roundTo: oneOf('Rounded to the nearest', [10, 100, 1000], 10),
   play: oneOf('Played', ['all-at-once', 'in-turn'], 'all-at-once'),
   timer: whole('Minutes on the timer', 1, 30, 5),

@@ -1,3 +1,4 @@
+import { type Country, lengthIn } from '../../play/country';
 import { nearby, type HowTo } from '../../play/howTo';
 import { many, smallerThan } from '../../play/say';
 import type { MeasureParameters } from './parameters';
@@ -11,12 +12,12 @@ const unitWords: Readonly<Record<MeasureParameters['unit'], string>> = {
   inches: 'inches',
 };
 
-export function howTo(p: MeasureParameters): HowTo {
+export function howTo(p: MeasureParameters, country: Country): HowTo {
   const ruler = p.unit === 'centimetres' || p.unit === 'inches';
   const n = Math.max(2, Math.min(9, unitsOf(p)));
   return {
     setUp: [
-      `Look for ${many(p.things, 'thing')} that stay still and have a straight edge, about ${p.shortest} to ${p.longest} cm long.`,
+      `Look for ${many(p.things, 'thing')} that stay still and have a straight edge, about ${lengthIn(country, p.shortest)} to ${lengthIn(country, p.longest)} long.`,
       p.chart === 'table' ? 'Rule a table for the lengths.' : `Rule a bar chart: one square stands for ${p.scale}.`,
     ],
     turn: [
@@ -35,7 +36,7 @@ export function howTo(p: MeasureParameters): HowTo {
     end: `Everyone measures ${many(p.things, 'thing')}.`,
     ask: 'Where did you start, and why there?',
     tool: 'Lay the thing beside a line of cubes.',
-    smaller: `Choose things up to ${Math.max(6, smallerThan(p.longest))} cm.`,
+    smaller: `Choose things up to ${lengthIn(country, Math.max(6, smallerThan(p.longest)))}.`,
     presence: nearby('minds where the children walk and reach'),
     pictures: [
       { picture: { draw: 'say', words: '?' }, say: 'Choose a thing. How long will it be?' },

@@ -19,6 +19,7 @@ export const measureAndRecord: Mechanism<MeasureParameters> = {
   earlyEnding: 'Line up the things from short to long without measuring any more.',
   told: ['measures a thing {x} units long'],
   howTo,
+  inCountry: (p, { ruler }) => (p.unit === 'centimetres' || p.unit === 'inches' ? { ...p, unit: ruler } : p),
   parametersSchema: SCHEMA,
   defaults: DEFAULTS,
   seats: { min: 1, max: 6 },

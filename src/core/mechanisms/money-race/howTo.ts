@@ -1,16 +1,15 @@
+import { type Country, priceIn } from '../../play/country';
 import { alone, type HowTo } from '../../play/howTo';
 import { many } from '../../play/say';
 import type { MoneyParameters } from './parameters';
 
-/** Hundredths as they are written on a price. */
-const price = (n: number): string => (n / 100).toFixed(2);
-
-export function howTo(p: MoneyParameters): HowTo {
+export function howTo(p: MoneyParameters, country: Country): HowTo {
+  const price = (hundredths: number): string => priceIn(country, hundredths);
   const cost = Math.min(p.dearest * 100, 2 * 100 - p.priceStep);
   return {
     setUp: [
-      `Everyone has ${p.purse}.00 in a purse and a sheet to write on.`,
-      `Turn ${many(p.stall, 'price card')} for the stall: up to ${p.dearest}.00, by ${price(p.priceStep)}.`,
+      `Everyone has ${price(100 * p.purse)} in a purse and a sheet to write on.`,
+      `Turn ${many(p.stall, 'price card')} for the stall: up to ${price(100 * p.dearest)}, by ${price(p.priceStep)}.`,
     ],
     turn: [
       'Buy one thing that you can pay for.',
@@ -36,7 +35,7 @@ export function howTo(p: MoneyParameters): HowTo {
       {
         picture: {
           draw: 'cards',
-          values: [`${Math.ceil(cost / 100)}.00`, price(cost)],
+          values: [price(100 * Math.ceil(cost / 100)), price(cost)],
           joined: '−',
           makes: price(Math.ceil(cost / 100) * 100 - cost),
         },
