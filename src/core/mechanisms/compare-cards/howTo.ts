@@ -89,7 +89,7 @@ export function howTo(p: CompareParameters): HowTo {
     ].slice(0, 4),
     scoring: [
       p.tie === 'turn-again'
-        ? 'A round taken is a point. When equal, turn again: the next round counts for one more.'
+        ? 'A round taken is a point. When equal, nobody takes it and the next round counts for one more.'
         : 'A round taken is a point. When equal, nobody takes it.',
     ],
     end: `Count your points after ${many(p.rounds, 'round')}.`,

@@ -29,7 +29,7 @@ export function howTo(p: PatternParameters): HowTo {
       p.asks === 'what-comes-next'
         ? 'Lay what comes next.'
         : p.asks === 'what-is-missing'
-          ? 'Lay what is missing in the middle.'
+          ? 'Lay the piece that is missing.'
           : 'Say what will stand further on, without laying all of it.',
       ...(p.makeOwn ? ['Make one for your neighbour, who goes on with it.'] : []),
     ],

@@ -1,5 +1,5 @@
 import { needed, type HowTo } from '../../play/howTo';
-import { many, smallerThan } from '../../play/say';
+import { smallerThan } from '../../play/say';
 import type { SpotParameters } from './parameters';
 
 export function howTo(p: SpotParameters): HowTo {
@@ -10,7 +10,9 @@ export function howTo(p: SpotParameters): HowTo {
   return {
     setUp: [
       `Draw a grid with axes from ${low < 0 ? `−${p.size}` : 0} to ${p.size}.`,
-      `The hider writes down ${many(p.spots, 'secret spot')} where lines cross.`,
+      p.spots === 1
+        ? 'The hider writes down a secret spot where lines cross.'
+        : `The hider writes down ${p.spots} secret spots where lines cross and answers for one until it is found, then for the next.`,
     ],
     turn: [
       'In turn, name a point: along first, then up. Mark it on the grid.',

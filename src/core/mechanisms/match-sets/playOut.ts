@@ -18,13 +18,26 @@ export function createTable(seats: readonly Seat<MatchParameters>[]): PlayGame {
   const matches = halves[p.halves].list(p);
   const drawn = partsDrawn.includes(p.halves);
   const deck = new Deck(matches.map((_, i) => i));
+  /** Pairs that were met and have no partner yet, and which two numbers make the whole on such a half. */
+  const pairs = new Int32Array(p.sets);
+  const parts = new Int32Array(p.sets);
+  const meet = (at: number, rng: Rng): void => {
+    pairs[at] = deck.draw(rng);
+    parts[at] = drawn ? between(rng, 1, matches[pairs[at]!]![0] - 1) : 0;
+  };
   return (rng: Rng, log: GameLog): void => {
     deck.reset();
     let left = p.sets;
+    let met = 0;
     let s = below(rng, count);
     for (let tries = 0; left > 0 && tries < p.sets * 6; tries++) {
-      const [x, y] = matches[deck.left > 0 ? deck.draw(rng) : below(rng, matches.length)]!;
-      const part = drawn ? between(rng, 1, x - 1) : 0;
+      // Any pair that still lies there; one that went wrong before is known, another is met now.
+      const at = met === 0 ? 0 : below(rng, left);
+      if (at >= met) meet(met, rng);
+      const here = Math.min(at, met);
+      met = Math.max(met, here + 1);
+      const [x, y] = matches[pairs[here]!]!;
+      const part = parts[here]!;
       const a = drawn ? part : x;
       const b = drawn ? x - part : y;
       log.turn(s, left);
@@ -37,6 +50,9 @@ export function createTable(seats: readonly Seat<MatchParameters>[]): PlayGame {
         log.item(s, MATCH, a, b);
       } else {
         left--;
+        met--;
+        pairs[here] = pairs[met]!;
+        parts[here] = parts[met]!;
         log.scores[s]!++;
         log.note(s, 0, a, b);
         if (p.sayIt) log.item(s, SAY, a, b);

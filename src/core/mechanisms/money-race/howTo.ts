@@ -15,7 +15,7 @@ export function howTo(p: MoneyParameters, country: Country): HowTo {
       'Buy one thing that you can pay for.',
       p.pays === 'the-exact-sum' ? 'Pay exactly and say what you have left.' : 'Pay with a note and say the change.',
       'Add the price to what you have spent; turn another card for the stall.',
-      'Nothing you can pay for? Change one card of the stall.',
+      'Nothing you can pay for? Change one card of the stall; that is your turn.',
     ],
     scoring: [
       p.aim === 'buys-most-things'

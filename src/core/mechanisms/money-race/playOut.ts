@@ -32,7 +32,7 @@ export function createTable(seats: readonly Player[]): PlayGame {
       const left = p.purse * unit - spent[s]!;
       const pick = choose(seats[s]!, stall, left, rng, log, s);
       if (pick < 0) {
-        log.note(s, 1, left / hundredth, 0);
+        log.note(s, 1, left / unit, 0);
         // Nothing can be paid for: the stall gets one other thing.
         stall[below(rng, stall.length)] = price();
         continue;
@@ -42,13 +42,13 @@ export function createTable(seats: readonly Player[]): PlayGame {
       if (spent[s]! > 0) log.item(s, SPENT, spent[s]!, cost);
       spent[s]! += cost;
       things[s]!++;
-      log.stand(s, p.aim === 'buys-most-things' ? things[s]! : spent[s]! / hundredth);
+      log.stand(s, p.aim === 'buys-most-things' ? things[s]! : spent[s]! / unit);
       stall[pick] = price();
-      log.note(s, 0, cost / hundredth, spent[s]! / hundredth);
+      log.note(s, 0, cost / unit, spent[s]! / unit);
     }
     for (let s = 0; s < count; s++) {
       const p = seats[s]!.parameters;
-      log.scores[s] = p.aim === 'buys-most-things' ? things[s]! : spent[s]! / hundredth;
+      log.scores[s] = p.aim === 'buys-most-things' ? things[s]! : spent[s]! / unit;
       log.extra[0]! += (p.purse * unit - spent[s]!) / hundredth / count;
     }
     settle(log, seats);

@@ -10,14 +10,16 @@ export function howTo(p: RemainderParameters): HowTo {
   return {
     setUp: [`Everyone puts a peg before a track of ${p.goal} spaces; shuffle cards ${fromTo(p.lowest, p.highest)}.`],
     turn: [
-      p.story === 'a-story' ? 'Draw a card: so many children want to sit in boats.' : 'Draw a card: so many things are to be shared.',
+      p.story === 'a-story'
+        ? 'Draw a card: so many children want to sit in boats. Put it back.'
+        : 'Draw a card: so many things are to be shared. Put it back.',
       p.choose === 'one-throw'
-        ? `Draw what to share by (${fromTo(2, p.divisors)}), and say what is left over.`
+        ? `Draw what to share by (${fromTo(2, p.divisors)}), say what is left over, and put it back.`
         : `Draw two numbers to share by (${fromTo(2, p.divisors)}), say what is left over with each, and choose one.`,
       left ? 'Move as many spaces as are left over.' : 'Nothing left over moves you 3 spaces; otherwise 1.',
     ],
     scoring: [],
-    end: `When somebody is past space ${p.goal} the round is played out; the farthest has won.`,
+    end: `When somebody is on space ${p.goal} or past it the round is played out; the farthest has won.`,
     ask: 'How do you know what is left over without sharing them all out?',
     tool: 'Share counters into trays.',
     smaller: `Draw numbers to ${Math.max(p.lowest + 10, smallerThan(p.highest))}.`,

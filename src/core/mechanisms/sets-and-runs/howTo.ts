@@ -37,7 +37,7 @@ export function howTo(p: SetsParameters): HowTo {
   const sums = p.cards === 'one-number-of-facts';
   return {
     setUp: [
-      `Deal ${many(p.hand, 'card')} to everyone, and turn ${many(p.open, 'card')} face up beside the pile.`,
+      `Shuffle the cards, ${groupsOf(p).length} ${numbers ? 'numbers' : 'fractions'} three times each; deal ${p.hand} to everyone and turn ${p.open} face up beside the pile.`,
       `Three cards belong together when they show ${what(p)}.`,
       ...(numbers
         ? [
@@ -50,7 +50,8 @@ export function howTo(p: SetsParameters): HowTo {
     turn: [
       'Take an open card or one from the pile; say what it is worth.',
       'Lay down three cards that belong together, and say why they do.',
-      'Put one card away, face up, for the others.',
+      `Put one card away, face up: only the last ${p.open === 1 ? 'one lies' : `${p.open} lie`} open.`,
+      'Pile used up? Shuffle all that is neither held nor open.',
     ],
     scoring: [],
     end: `The first with ${many(p.sets, 'set')} on the table has done it; the round is played out, and several may have.`,

@@ -37,7 +37,7 @@ export function createTable(seats: readonly Player[]): PlayGame {
       const best = bestOf(far, count);
       if (best < 0) continue;
       log.scores[best]!++;
-      log.note(best, 1, totals[best]!, common.target);
+      log.note(best, 1, shown(seats[best]!.parameters, totals[best]!), shown(common, common.target));
     }
     settle(log, seats);
   };
@@ -64,5 +64,11 @@ function decide(
   log.item(s, PLACE, die, unitOf(p).decimal ? (big ? place - 1 : place) : big ? place + 1 : place);
   if (here > 0) log.item(s, ADD, here * unit, value * unit);
   totals[s] = here + value;
-  log.note(s, 0, die, totals[s]!);
+  log.note(s, 0, shown(p, value), shown(p, totals[s]!));
+}
+
+/** A number of smaller units as it is written down: 147 hundredths are 1.47. */
+function shown(p: TensParameters, n: number): number {
+  const { worth, decimal } = unitOf(p);
+  return decimal ? Math.round(n * worth) / 1000 : n * worth;
 }

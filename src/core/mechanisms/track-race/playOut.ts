@@ -76,7 +76,9 @@ function step(p: TrackRaceParameters, s: number, from: number, by: number, log: 
   if (by >= 0) {
     log.item(s, UP, from, by);
     const to = from + by;
-    log.note(s, to > p.end && p.landing === 'exact' ? 2 : 0, by, to);
+    const over = to > p.end;
+    // Past the end the peg stands on the end; where it must be exact, it stays.
+    log.note(s, over && p.landing === 'exact' ? 2 : 0, by, over && p.landing === 'beyond' ? p.end : to);
     if (to < p.end) return to;
     return to === p.end || p.landing === 'beyond' ? p.end : from;
   }
