@@ -36,11 +36,15 @@ export default defineConfig({
         test: {
           name: 'rest',
           include: ['src/**/*.test.{ts,tsx}', 'bench/**/*.test.ts'],
-          exclude: ['src/core/**', 'src/contract/**', 'src/text/**'],
+          exclude: ['src/core/**', 'src/contract/**', 'src/text/**', 'src/server/**', 'src/islands/**'],
           ...patience,
         },
       },
-      ...farZones.map((zone) => ({ test: { name: zone.split('/')[1]!, include: ofDays, env: { TZ: zone }, ...patience } })),
+      // Islands are taken off the page after each test; what they import is read once.
+      { test: { name: 'islands', include: ['src/islands/**/*.test.{ts,tsx}'], isolate: false, ...patience } },
+      // Each test of the server opens a workspace of its own; what they import is read once.
+      { test: { name: 'server', include: ['src/server/**/*.test.ts'], isolate: false, ...patience } },
+      ...farZones.map((zone) => ({ test: { name: zone.split('/')[1]!, include: ofDays, env: { TZ: zone }, isolate: false, ...patience } })),
     ],
   },
 });

@@ -3,6 +3,8 @@ import { describe, expect, it, vi } from 'vitest';
 import { checkTable } from '../contract/parameters';
 import { shippedLibrary } from '../contract/shippedLibrary';
 import type { Policy } from '../core/mechanisms/mechanism';
+import type * as Decks from '../core/play/deck';
+import type * as Random from '../core/shared/rng';
 import { createRng } from '../core/shared/rng';
 import { GameLog } from '../core/simulate/gameLog';
 import { tallyShape } from '../core/simulate/itemChannel';
@@ -17,7 +19,7 @@ interface Draws {
 }
 const trying = vi.hoisted((): { draws: Draws | null } => ({ draws: null }));
 vi.mock('../core/shared/rng', async (original) => {
-  const real = await original<typeof import('../core/shared/rng')>();
+  const real = await original<typeof Random>();
   return {
     ...real,
     below: (rng: never, limit: number) => (trying.draws ? trying.draws.below(limit) : real.below(rng, limit)),
@@ -131,7 +133,7 @@ const priceStep = 5;
 const prices = 800 / priceStep;
 
 vi.mock('../core/play/deck', async (original) => {
-  const real = await original<typeof import('../core/play/deck')>();
+  const real = await original<typeof Decks>();
   class KnownDeck extends real.Deck {
     override draw(rng: never): number {
       const known = trying.draws instanceof Odometer ? trying.draws.card() : undefined;

@@ -33,6 +33,8 @@ export class Workspace {
   remove(): void {
     closeDb();
     rmSync(this.directory, { recursive: true, force: true });
+    // Test files share one process: what one says of its program does not hold for the next.
+    for (const name of ['ZEITGEBER_TEST', 'ZEITGEBER_DEMO', 'ZEITGEBER_TODAY']) delete process.env[name];
   }
 }
 
