@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { mechanismById, mechanisms } from '../core/mechanisms/registry';
 import { sortOf } from '../core/mechanisms/character';
-import { materialsOf } from '../core/mechanisms/versionFacts';
+import { materialsOf, preparationOf } from '../core/mechanisms/versionFacts';
 import { isAim } from '../core/skills/narrower';
 import { gameCanAimAt } from '../core/skills/skill';
 import { usualSeats } from '../core/simulate/usualSeats';
@@ -70,7 +70,7 @@ describe('the shipped library', () => {
     (_, { game, variant }) => {
       const profile = shippedProfile(game.id, variant.id)!;
       expect(profile.minutes[2]).toBeLessThanOrEqual(variant.minutes);
-      expect(variant.minutes).toBeLessThanOrEqual(variant.ages[1] <= 8 && variant.ages[0] < 7 ? 16 : longest);
+      expect(variant.minutes).toBeLessThanOrEqual(variant.ages[1] <= 8 ? longestForYoung : longest);
       expect(profile.idleTurns).toBeLessThanOrEqual(mostIdle);
     },
   );
@@ -165,6 +165,9 @@ describe('the shipped library', () => {
       for (const need of materialsOf(m, variant.parameters, 3))
         expect([name, need.kind, simple.test(need.kind)]).toEqual([name, need.kind, true]);
       expect([name, variant.ages[0] <= 9]).toEqual([name, true]);
+      // A page to write on at most: nothing to cut out before the first evening.
+      const work = preparationOf(m, variant.parameters, 3).map((step) => step.sort);
+      expect([name, work.filter((sort) => sort !== 'print')]).toEqual([name, []]);
       expect(sortOf(game.mechanism)).toBe('game');
     }
     expect(new Set(first.map((v) => v.game.mechanism)).size).toBeLessThanOrEqual(18);
@@ -188,8 +191,8 @@ const onceOnly: readonly string[] = [
   'times-missing',
   'equal-fractions',
 ];
-/** Minutes of the longest version, and share of turns in which nothing can be done. */
-const [longest, mostIdle] = [24, 0.35];
+/** Minutes of the longest version, for those up to eight years too, and share of turns in which nothing can be done. */
+const [longest, longestForYoung, mostIdle] = [20, 15, 0.35];
 
 /** Chances in ten minutes below which nothing is practised. */
 const leastPractice = 1;

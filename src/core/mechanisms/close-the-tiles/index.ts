@@ -61,5 +61,6 @@ export const closeTheTiles: Mechanism<CloseParameters> = {
     { kind: 'dice-tray', quantity: 1 },
     { cards: [1, p.tiles], each: seats },
   ],
-  sheets: (p, seats) => [{ sheet: 'tile-strip', copies: seats, data: { tiles: p.tiles } }],
+  // Cards 1 to 10 of a usual deck lie for the tiles.
+  sheets: (p, seats) => (p.tiles <= 10 ? [] : [{ sheet: 'tile-strip', copies: seats, data: { tiles: p.tiles } }]),
 };

@@ -35,6 +35,10 @@ function partnerChannel(p: PairMemoryParameters): ItemChannel {
   return { op: 'compare', unknown: 'result', rep: p.secondLook === 'numerals' || p.secondLook === 'words' ? p.firstLook : p.secondLook };
 }
 
+/** Numerals that belong together by their sum or difference. */
+const isOfNumbers = (p: PairMemoryParameters): boolean =>
+  (p.relation === 'sum' || p.relation === 'difference') && p.firstLook === 'numerals' && p.secondLook === 'numerals';
+
 export const pairMemory: Mechanism<PairMemoryParameters> = {
   id: 'pair-memory',
   title: 'Pair memory',
@@ -67,17 +71,21 @@ export const pairMemory: Mechanism<PairMemoryParameters> = {
   simultaneous: () => false,
   createTable,
   needs: (p) => [
-    (p.relation === 'sum' || p.relation === 'difference') && p.firstLook === 'numerals' && p.secondLook === 'numerals'
+    isOfNumbers(p)
       ? p.by > 1
         ? { kind: 'number-cards', quantity: 1 }
         : { cards: [p.lowestCard, p.highestCard], each: 2 }
       : { kind: 'pair-cards', quantity: 1 },
   ],
-  sheets: (p) => [
-    {
-      sheet: 'pair-cards',
-      copies: 1,
-      data: { pairs: pairsOf(p).slice(0, (p.rows * p.columns) / 2), firstLook: p.firstLook, secondLook: p.secondLook },
-    },
-  ],
+  // Pairs of plain numbers come out of any deck that reaches so far.
+  sheets: (p) =>
+    isOfNumbers(p) && p.by === 1 && p.highestCard <= 10
+      ? []
+      : [
+          {
+            sheet: 'pair-cards',
+            copies: 1,
+            data: { pairs: pairsOf(p).slice(0, (p.rows * p.columns) / 2), firstLook: p.firstLook, secondLook: p.secondLook },
+          },
+        ],
 };
