@@ -57,6 +57,22 @@ const settings = (more: Partial<SessionSettings> = {}): SessionSettings => ({
 const wayOf = (game: string, beside: boolean, of: ReturnType<typeof buildSession>): number =>
   of.options.findIndex((o) => o.game === game && o.beside === beside);
 
+describe('practice that is no game', () => {
+  it('fills a seat, but a game that does as much is planned first, asked for or not', () => {
+    const wheel = { ...offer('wheel', 'add-in-5'), mechanism: 'fact-wheel' };
+    const two = [child('a', 6, false), { ...child('b', 6, false), likings: ['wheel'] }];
+    const played = (some: readonly Offer[]): string[] => {
+      const built = buildSession(graph, some, two, settings());
+      return planSession(built.instance, solve, { seed: 1, moves: 4000 }).schedule.flatMap((round) =>
+        round.map((t) => built.options[t.game]!.game),
+      );
+    };
+    expect(played([wheel, offers[0]!])).toEqual(['lamps']);
+    expect(played([offers[0]!, wheel])).toEqual(['lamps']);
+    expect(played([wheel])).toEqual(['wheel']);
+  });
+});
+
 describe('a game that is lively or on the floor', () => {
   it('is known as one, whichever of its versions is', () => {
     const lively = { ...offers[0]!, variant: 'lamps-loud', room: 'lively' as const };

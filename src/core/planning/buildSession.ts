@@ -1,9 +1,10 @@
+import { sortOf } from '../mechanisms/character';
 import { atTable, likelyPlayers } from '../recommend/atTable';
 import type { LearnerNeeds } from '../recommend/learnerNeeds';
 import { isKnown, type Offer } from '../recommend/offer';
 import { practised } from '../recommend/practised';
 import { groupBy } from '../recommend/recommend';
-import { expectedSuccess, gainOf, gateOf, lengthSlack, likedGain, tooHardAlone, valueOf } from '../recommend/valueOf';
+import { expectedSuccess, gainOf, gateOf, lengthSlack, likingOf, tooHardAlone, valueOf } from '../recommend/valueOf';
 import type { SkillGraph } from '../skills/skillGraph';
 import type { PlanInstance, PlanLock } from './instance';
 import { mostForWait, type WishContext, type Wishes, withWishes } from './wishes';
@@ -137,14 +138,18 @@ export function buildSession(
     })),
     gaps: gapSkills.map((list, l) => list.map((k) => learners[l]!.need[k]! * unitGain)),
     value: learners.map((l, i) =>
-      options.map((o, g) => (chosen[i]![g] ? freshWorth * freshness(settings.daysSincePlayed.get(`${l.learner}|${o.game}`)) : -1)),
+      options.map((o, g) => {
+        const offer = chosen[i]![g];
+        if (!offer) return -1;
+        // New is a treat where it is a game.
+        return sortOf(offer.mechanism) === 'practice' ? 0 : freshWorth * freshness(settings.daysSincePlayed.get(`${l.learner}|${o.game}`));
+      }),
     ),
     dose: learners.map((l, i) =>
       options.map((o, g) => {
         const offer = chosen[i]![g];
         if (!offer) return null;
-        const liked = l.likings.includes(o.game) ? likedGain : 1;
-        const worth = liked * notStale(settings.daysSincePlayed.get(`${l.learner}|${o.game}`));
+        const worth = likingOf(offer, l.likings) * notStale(settings.daysSincePlayed.get(`${l.learner}|${o.game}`));
         return dosesFor(offer, l, gapSkills[i]!, settings.minutes, worth);
       }),
     ),

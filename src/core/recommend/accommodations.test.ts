@@ -98,6 +98,16 @@ describe('what a game must allow for', () => {
     expect(ranked(wren({ likings: ['cards'] })).items[0]!.game).toBe('cards');
     expect(ranked(wren({ likings: ['own-clock'] })).items[0]!.game).toBe('own-clock');
   });
+  it('takes the game where practice would do as much, and never gives practice for a treat', () => {
+    const wheel = offer('wheel', { mechanism: 'fact-wheel' });
+    const order = (likings: string[]): string[] =>
+      recommend(graph, [wheel, cards], [wren({ likings })], options).items.map((s) => s.game);
+    expect(order([])).toEqual(['cards', 'wheel']);
+    expect(order(['wheel'])).toEqual(['cards', 'wheel']);
+    // What practises clearly more is still taken.
+    const more = { ...wheel, doses: wheel.doses.map((d) => d * 2) };
+    expect(recommend(graph, [more, { ...cards, doses: cards.doses.map((d) => d / 3) }], [wren()], options).items[0]!.game).toBe('wheel');
+  });
   it('filters by helper, getting ready and kinds, and says which', () => {
     expect(ranked(wren(), { filters: { withoutHelper: true } }).excluded).toContainEqual({
       game: 'cards',

@@ -1,3 +1,4 @@
+import { sortOf } from '../mechanisms/character';
 import { notFor } from './accommodations';
 import { readinessBy } from '../mastery/retention';
 import type { LearnerNeeds } from './learnerNeeds';
@@ -11,6 +12,15 @@ export const lengthSlack = 1.25;
 export const enoughChances = 12;
 /** Replays are loved: a game a child asks for counts this much more. */
 export const likedGain = 1.15;
+/** Practice and activities fill a seat, but where a game does as much, the game is taken (common practice, no source). */
+export const practiceGain = 0.95;
+
+/** How much a table's practice counts for being this game: more where a child asks for it; an activity is never a treat. */
+export function likingOf({ game, mechanism }: Pick<Offer, 'game' | 'mechanism'>, likings: readonly string[]): number {
+  if (sortOf(mechanism) === 'practice') return practiceGain;
+  return likings.includes(game) ? likedGain : 1;
+}
+
 const hopelessBelow = 0.45;
 /** Years outside a version's ages at which it is no longer offered, on both sides. */
 const ageSlack = 1.5;
@@ -47,7 +57,7 @@ export function valueOf(offer: Offer, needs: LearnerNeeds, minutes: number): num
   const scale = minutes / 10;
   const doses = offer.doses;
   for (const k of practised(doses)) value += needs.need[k]! * gainOf(needs.fit[k]! * doses[k]! * scale);
-  return value * (needs.likings.includes(offer.game) ? likedGain : 1);
+  return value * likingOf(offer, needs.likings);
 }
 
 export type Gate =

@@ -87,6 +87,16 @@ describe('a session', () => {
       'Done in about 3 minutes. And then Levers, fives, from the same things: about 9 minutes.',
     );
   });
+  it('says where a table practises without playing a game', async () => {
+    ready();
+    const games = show(<SessionView id="plan-1" />);
+    await screen.findByText(/table 1, round 1/);
+    expect(screen.queryByText(/Practice, not a game/)).toBeNull();
+    games.unmount();
+    api().on('GET /variants', page(['tens', 'fives', 'one card'].map((id) => variant(id, id, { mechanism: 'fact-wheel' }))));
+    show(<SessionView id="plan-1" />);
+    expect(await screen.findByText(/Practice, not a game/)).toBeTruthy();
+  });
   it('saves with the version it saw, and says when a rule is broken all the same', async () => {
     ready();
     api().on('PUT /plans/plan-1', { id: 'plan-1', version: 4, violations: [{ rule: 'size', message: 'x' }], objective: 1 });

@@ -8,6 +8,7 @@ import { LinkButton } from '../../ui/LinkButton';
 import { ApiError, call, link } from '../shared/api';
 import { useLeaveGuard } from '../shared/useLeaveGuard';
 import { App, messageOf, useTell } from '../shared/App';
+import { sortOf } from '../../core/mechanisms/character';
 import panel from '../shared/panel.module.css';
 import { dayWords } from '../shared/words';
 import { AimPrices } from './AimPrices';
@@ -120,6 +121,9 @@ function Session({ id }: { id: string }) {
   }, [games.data, stored]);
   if (plan.error) return <Failure message={messageOf(plan.error)} />;
   if (!stored || !draft || !variants.data || !learners.data) return <Loading what="Laying the tables …" />;
+  const played = new Map(variants.data.items.map((v) => [v.id, v.mechanism]));
+  const isPractice = (seats: readonly { readonly variant?: string }[]): boolean =>
+    seats.length > 0 && seats.every((s) => sortOf(played.get(s.variant ?? '') ?? null) === 'practice');
   const p = stored;
   const asPlayed = p.playedAt !== null && !dirty;
   const violations = asPlayed ? [] : (check.data?.violations ?? []);
@@ -327,7 +331,15 @@ function Session({ id }: { id: string }) {
             ) : (
               chosen &&
               draft.rounds[chosen.round]?.tables[chosen.table] && (
-                <TablePanel plan={p} draft={draft} at={chosen} nickname={nickname} gameTitle={gameTitle} onChange={change}>
+                <TablePanel
+                  plan={p}
+                  draft={draft}
+                  at={chosen}
+                  nickname={nickname}
+                  gameTitle={gameTitle}
+                  practice={isPractice(draft.rounds[chosen.round]!.tables[chosen.table]!.seats)}
+                  onChange={change}
+                >
                   <TodayWords
                     plan={p}
                     table={draft.rounds[chosen.round]!.tables[chosen.table]!}

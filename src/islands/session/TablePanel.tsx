@@ -18,6 +18,7 @@ export function TablePanel({
   at,
   nickname,
   gameTitle,
+  practice,
   onChange,
   children,
 }: {
@@ -26,6 +27,8 @@ export function TablePanel({
   gameTitle: (id: string) => string;
   at: { round: number; table: number };
   nickname: (id: string) => string;
+  /** What is played here is practice or an activity. */
+  practice: boolean;
   onChange: (d: Draft) => void;
   /** What else can be said of this table. */
   children?: ReactNode;
@@ -48,6 +51,7 @@ export function TablePanel({
       <h2>
         {gameTitle(table.game)}, table {at.table + 1}, round {at.round + 1}
       </h2>
+      {practice && <p className={panel.small}>Practice, not a game: it fills the seats, and nobody was promised it.</p>}
       {stored?.standIns.map((s) => (
         <p key={s.instead} className={panel.small}>
           <b>{s.instead}</b> {s.say}
