@@ -71,6 +71,14 @@ describe('the library', () => {
     expect(screen.getByText('Two Lamps')).toBeTruthy();
     expect(screen.queryByText('Levers')).toBeNull();
   });
+  it('folds its choices where there is little room, until they are asked for', async () => {
+    api().on('GET /library', page([entry('a', 'Two Lamps')]));
+    show(<LibraryView text={null} />);
+    const more = await screen.findByRole('button', { name: /^Choose by grade/ });
+    expect(more.getAttribute('aria-expanded')).toBe('false');
+    await userEvent.click(more);
+    expect(screen.getByRole('button', { name: 'Fewer choices' }).getAttribute('aria-expanded')).toBe('true');
+  });
   it('is chosen from by grade, mood, length and for a beginning, and shows all again in one click', async () => {
     const lively = entry('b', 'Storm', { mood: 'lively' });
     const practice = entry('c', 'Milestones', { sort: 'practice' });

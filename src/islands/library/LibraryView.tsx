@@ -35,6 +35,8 @@ function Library({ first }: { first: string | null }) {
   const library = useQuery({ queryKey: ['library'], queryFn: () => call('GET /library', { query: { limit: 1000 } }) });
   const [asked, setAsked] = useState<Asking>({ ...everything, text: first ?? '' });
   const set = (part: Partial<Asking>): void => setAsked({ ...asked, ...part });
+  /** On a phone the choices are folded, so that games come first. */
+  const [choosing, setChoosing] = useState(false);
   const [trying, setTrying] = useState<{ game: LibraryGameWire; version: string } | null>(null);
   const [asking, setAsking] = useState<{ readonly game: string; readonly needs: readonly Needed[] } | null>(null);
   const kinds = useQuery({ queryKey: ['kinds'], queryFn: () => call('GET /kinds', { query: { limit: 5000 } }) });
@@ -98,7 +100,12 @@ function Library({ first }: { first: string | null }) {
         </Button>
         <LinkButton href={link('/shelf')}>Back to the shelf</LinkButton>
       </div>
-      <div className={styles.choices}>
+      <div className={styles.onPhone}>
+        <Button aria-expanded={choosing} onClick={() => setChoosing(!choosing)}>
+          {choosing ? 'Fewer choices' : 'Choose by grade, mood, players, length …'}
+        </Button>
+      </div>
+      <div className={choosing ? styles.choices : `${styles.choices} ${styles.folded}`}>
         <div className={styles.switch} role="group" aria-label="Grade">
           <span aria-hidden>grade</span>
           {grades.map((g, i) => (

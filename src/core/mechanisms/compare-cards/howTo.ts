@@ -38,6 +38,10 @@ function agreedWords(p: CompareParameters): string | null {
       return `It stands for ${p.by} times as much: divide that by ${p.by} and say both.`;
     case 'taken-from':
       return `Take your card away from ${p.by} and say what is left.`;
+    case 'so-much-more':
+      return `Say what your card and ${p.by} more make.`;
+    case 'so-much-less':
+      return `Say what is ${p.by} less than your card.`;
     case 'up-to-the-next':
       return `Say how much is missing to the next ${p.by}.`;
     default:
@@ -50,6 +54,8 @@ function agreedResult(p: CompareParameters, card: number): number {
   if (p.join === 'times-itself') return card * card;
   if (p.join === 'doubled') return 2 * card;
   if (p.join === 'taken-from') return p.by - card;
+  if (p.join === 'so-much-more') return card + p.by;
+  if (p.join === 'so-much-less') return card - p.by;
   return p.join === 'up-to-the-next' ? p.by - (card % p.by) : card;
 }
 

@@ -70,9 +70,14 @@ export const compareCards: Mechanism<CompareParameters> = {
       isWithOne(p) && p.cards > 1 && impossible('cards', 'One card each is enough beside an agreed number.'),
       isWithOne(p) && p.lowest < 1 && impossible('lowest', 'Begin with one beside an agreed number.'),
       p.join === 'taken-from' && p.highest >= p.by && impossible('by', `A card of ${p.highest} cannot be taken from ${p.by}.`),
+      p.join === 'so-much-less' &&
+        p.lowest * p.worth < p.by &&
+        impossible('by', `${p.by} less than a card of ${p.lowest * p.worth} is below nought.`),
       isWithOne(p) && p.highest * p.by > 100_000 && impossible('by', 'Such numbers are too large for a card game.'),
       p.worth > 1 &&
         p.join !== 'up-to-the-next' &&
+        p.join !== 'so-much-more' &&
+        p.join !== 'so-much-less' &&
         p.join !== 'sum' &&
         p.join !== 'difference' &&
         impossible('worth', 'Tens, hundreds and thousands can be added, subtracted or compared here, nothing else.'),

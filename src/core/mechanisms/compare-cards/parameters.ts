@@ -1,7 +1,16 @@
 import { missingCards, oneOf, parameters, whole, yesNo } from '../../play/parameters';
 
 /** What one card and an agreed number can be asked for. */
-export const withOne = ['times', 'shared-by', 'taken-from', 'up-to-the-next', 'doubled', 'times-itself'] as const;
+export const withOne = [
+  'times',
+  'shared-by',
+  'taken-from',
+  'up-to-the-next',
+  'doubled',
+  'times-itself',
+  'so-much-more',
+  'so-much-less',
+] as const;
 
 export const { SCHEMA, DEFAULTS } = parameters({
   cards: whole('Cards each turns', 1, 3, 2),

@@ -118,6 +118,12 @@ function withAgreed(p: CompareParameters, card: number, s: number, log: GameLog)
     case 'taken-from':
       log.item(s, DIFFERENCE, p.by, card);
       return p.by - card;
+    case 'so-much-more':
+      log.item(s, SUM, card, p.by);
+      return card + p.by;
+    case 'so-much-less':
+      log.item(s, DIFFERENCE, card, p.by);
+      return card - p.by;
     case 'up-to-the-next': {
       const rest = p.by - (card % p.by);
       log.item(s, UP_TO, card, rest);

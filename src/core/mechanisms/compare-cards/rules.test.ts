@@ -52,6 +52,23 @@ describe('comparing cards', () => {
     expect(high[0]).toBeGreaterThan(0.8);
     expect(low[1]).toBeGreaterThan(0.8);
   });
+  it('adds or takes an agreed number, and tells the card it makes', () => {
+    const of = (join: string, by: number) =>
+      run('compare-cards', { cards: 1, lowest: 20, highest: 29, copies: 1, rounds: 1, join, by }, careful(2), 400);
+    const more = of('so-much-more', 19);
+    const added = more.items.filter((i) => i.op === 'add');
+    expect(new Set(added.map((i) => `${i.a} + ${i.b} = ${i.result}`)).size).toBe(10);
+    expect(added.every((i) => i.b === 19 && i.a >= 20 && i.a <= 29 && i.result === i.a + 19)).toBe(true);
+    // What is compared is what was made: 39 to 48.
+    expect(more.items.filter((i) => i.op === 'compare').every((i) => i.a >= 39 && i.a <= 48)).toBe(true);
+    const less = of('so-much-less', 10).items;
+    expect(less.filter((i) => i.op === 'subtract').every((i) => i.b === 10 && i.result === i.a - 10)).toBe(true);
+    expect(less.filter((i) => i.op === 'compare').every((i) => i.a >= 10 && i.a <= 19)).toBe(true);
+    expect(checkTable('compare-cards', { cards: 1, lowest: 5, join: 'so-much-less', by: 6 }, 2)).toMatchObject({
+      problem: { field: 'parameters.by', message: '6 less than a card of 5 is below nought.' },
+    });
+    expect(checkTable('compare-cards', { cards: 1, lowest: 5, join: 'so-much-less', by: 5 }, 2).ok).toBe(true);
+  });
   it('refuses products and digits that do not fit', () => {
     expect(checkTable('compare-cards', { join: 'number', highest: 12 }, 2)).toMatchObject({ problem: { field: 'parameters.highest' } });
     expect(checkTable('compare-cards', { cards: 1, join: 'product' }, 2)).toMatchObject({ problem: { field: 'parameters.join' } });
