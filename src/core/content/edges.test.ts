@@ -318,6 +318,14 @@ describe('a catalogue', () => {
     expect(juggling.drafts[0]).toMatchObject({ declared: [], notes: 'loud\nPractises: juggling; making ten 7' });
     expect(juggling.remarks.map((r) => r.message).join(' ')).toContain('“juggling” is no step by that name');
   });
+  it('takes twelve lines of rules and no more, and says where the thirteenth begins', () => {
+    const lines = (n: number): string => Array.from({ length: n }, (_, i) => `Line ${i + 1}.`).join('\n');
+    expect(read({ rules: lines(12) }).drafts[0]!.rules).toHaveLength(12);
+    const long = read({ rules: lines(13) });
+    expect(long.drafts).toEqual([]);
+    expect(long.problems[0]).toMatchObject({ code: 'too-large', field: 'rules', row: 2 });
+    expect(long.problems[0]!.message).toContain('13 lines; 12 are enough for a helper. Line 13 begins “Line 13.”');
+  });
   it('adds up what one game names twice, and proposes a thing once however often it is named', () => {
     const reading = readCatalogue(
       [

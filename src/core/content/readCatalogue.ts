@@ -1,3 +1,4 @@
+import { tooManyLines } from '../play/howTo';
 import type { MaterialKind } from '../materials/kind';
 import type { Problem, Result } from '../shared/codes';
 import type { PrepStep, UsedUp } from '../materials/gettingReady';
@@ -201,10 +202,7 @@ class RowReader {
       preparationMinutes: this.preparation(),
       steps: this.parts('steps of getting ready', readSteps),
       uses: this.parts('used up', readUses),
-      rules: this.cell('rules')
-        .split('\n')
-        .map((line) => line.trim())
-        .filter(Boolean),
+      rules: this.rules(),
       materials: this.materials(),
       source: this.source(),
       condition: this.cell('condition'),
@@ -232,6 +230,16 @@ class RowReader {
       message: shortened(`${name}: “${this.cell(name)}” is a range that was turned into a day; read as ${range}.`),
     });
     return range;
+  }
+
+  private rules(): string[] {
+    const lines = this.cell('rules')
+      .split('\n')
+      .map((line) => line.trim())
+      .filter(Boolean);
+    const problem = tooManyLines(lines);
+    if (problem) this.fault('rules', 'too-large', problem);
+    return lines;
   }
 
   private fault(field: string, code: Problem['code'], message: string): void {

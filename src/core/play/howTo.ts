@@ -35,6 +35,12 @@ export const needed = (why: string): HowTo['presence'] => ({ is: 'needed', for: 
 export const mostLines = 12;
 export const mostCardLines = 5;
 
+/** What is wrong with rules that somebody wrote; null when a helper can read them. */
+export const tooManyLines = (lines: readonly string[]): string | null =>
+  lines.length <= mostLines
+    ? null
+    : `${lines.length} lines; ${mostLines} are enough for a helper. Line ${mostLines + 1} begins “${lines[mostLines]!.slice(0, 40)}”: put what goes beyond into the notes.`;
+
 /** The five lines of the table card: what to lay out, the turn, the end. */
 export const cardLines = (h: HowTo): string[] => [h.setUp[0]!, ...h.turn.slice(0, mostCardLines - 2), h.end];
 

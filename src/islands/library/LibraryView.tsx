@@ -102,7 +102,7 @@ function Library({ first }: { first: string | null }) {
       </div>
       <div className={styles.onPhone}>
         <Button aria-expanded={choosing} onClick={() => setChoosing(!choosing)}>
-          {choosing ? 'Fewer choices' : 'Choose by grade, mood, players, length …'}
+          {choosing ? 'Fewer choices' : 'Choose by grade, mood, length'}
         </Button>
       </div>
       <div className={choosing ? styles.choices : `${styles.choices} ${styles.folded}`}>

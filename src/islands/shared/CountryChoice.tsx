@@ -1,5 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { call } from './api';
+import panel from './panel.module.css';
 import { messageOf, useTell } from './App';
 
 /** The country in use and those that can be chosen. */
@@ -27,7 +28,7 @@ export function CountryChoice() {
   });
   if (!countries.data) return null;
   return (
-    <label>
+    <label className={panel.wraps}>
       Coins, rulers, paper and words of{' '}
       <select value={countries.data.country} disabled={choose.isPending} onChange={(e) => choose.mutate(e.target.value)}>
         {countries.data.items.map((c) => (

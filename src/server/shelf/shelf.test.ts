@@ -1,6 +1,6 @@
 import { eq } from 'drizzle-orm';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
-import { bins, variants } from '../db/schema';
+import { bins, games, variants } from '../db/schema';
 import { undoChange } from '../undo/undo';
 import { ask, problemOf, Workspace } from '../workspace.testing';
 import { measureMissing } from './measure';
@@ -52,6 +52,22 @@ describe('a game', () => {
     updateGame(place.db, id, { notes: 'one lamp short', source: 'bought', bin: 'Hill' }, version);
     undoChange(place.db, change, now);
     expect(gameById(place.db, id)).toMatchObject({ condition: '', rules: [], notes: 'one lamp short', source: 'bought', binId: 'hill' });
+  });
+  it('keeps twelve lines of rules; more are refused and change nothing, but what stood there may be mended', () => {
+    const lines = (n: number): string[] => Array.from({ length: n }, (_, i) => `Line ${i + 1}.`);
+    const id = createGame(place.db, { title: 'Levers', rules: lines(12) }, now).id;
+    expect(problemOf(() => createGame(place.db, { title: 'Long', rules: lines(13) }, now))).toMatchObject({
+      code: 'too-large',
+      field: 'rules',
+    });
+    expect(problemOf(() => updateGame(place.db, id, { rules: lines(13) }, 1))).toMatchObject({ code: 'too-large', field: 'rules' });
+    expect(gameById(place.db, id)).toMatchObject({ version: 1, rules: lines(12) });
+    place.db
+      .update(games)
+      .set({ rules: lines(20) })
+      .run();
+    updateGame(place.db, id, { rules: lines(19) }, 1);
+    expect(gameById(place.db, id).rules).toHaveLength(19);
   });
   it('needs a name of its own', () => {
     game();

@@ -1,5 +1,6 @@
 import type { Body } from '../../contract/wire/route';
 import type { shelfWire } from '../../contract/wire/shelf';
+import { tooManyLines } from '../../core/play/howTo';
 import { and, eq } from 'drizzle-orm';
 import { cleanName, sameName, tidyTags } from '../../core/content/names';
 import type { Db, Tx } from '../db/db';
@@ -42,6 +43,13 @@ export function insertGame(tx: Tx, id: string, title: string, input: GameInput, 
     .run();
 }
 
+/** Longer rules nobody reads at a table; what goes beyond belongs into the notes. */
+function rulesOf(rules: readonly string[]): string[] {
+  const problem = tooManyLines(rules);
+  if (problem) throw refuse('too-large', problem, 'rules');
+  return [...rules];
+}
+
 export function gameRow(id: string, title: string, binId: string, input: GameInput, now: string): typeof games.$inferInsert {
   return {
     id,
@@ -50,7 +58,7 @@ export function gameRow(id: string, title: string, binId: string, input: GameInp
     source: input.source ?? 'made',
     condition: input.condition ?? '',
     notes: input.notes ?? '',
-    rules: input.rules ?? [],
+    rules: rulesOf(input.rules ?? []),
     tags: tidyTags(input.tags ?? []),
     createdAt: now,
   };
@@ -79,7 +87,8 @@ export function updateGame(db: Db, id: string, input: GameInput, version: number
       ...(input.source === undefined ? {} : { source: input.source }),
       ...(input.condition === undefined ? {} : { condition: input.condition }),
       ...(input.notes === undefined ? {} : { notes: input.notes }),
-      ...(input.rules === undefined ? {} : { rules: input.rules }),
+      // What stood there before may stay as long as it was.
+      ...(input.rules === undefined ? {} : { rules: input.rules.length > before.rules.length ? rulesOf(input.rules) : input.rules }),
       ...(input.tags === undefined ? {} : { tags: tidyTags(input.tags) }),
       version: before.version + 1,
     };
