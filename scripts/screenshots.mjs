@@ -18,7 +18,12 @@ const { items } = await (await fetch(`${base}/api/v1/plans`)).json();
 const next = items.find((p) => !p.playedAt && !p.forecast) ?? items[0];
 const pictures = [
   ['shelf', '/shelf'],
-  ['game', '/shelf/lever-frame?version=lever-frame-down-from-50', undefined, (page) => page.getByText('choices matter', { exact: true }).waitFor()],
+  [
+    'game',
+    '/shelf/lever-frame?version=lever-frame-down-from-50',
+    undefined,
+    (page) => page.getByText('choices matter', { exact: true }).waitFor(),
+  ],
   ['things', '/shelf/things', undefined, (page) => page.getByRole('button', { name: /^2 ?Cards/ }).click()],
   ['coverage', '/shelf/coverage'],
   ['library', '/shelf/library', undefined, (page) => page.getByRole('button', { name: 'grade 3' }).click()],

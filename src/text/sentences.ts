@@ -48,7 +48,7 @@ export function suggestionReasons(graph: SkillGraph, s: Suggestion, names: Names
 const accommodationReasons = {
   speed: (who: string): string => `The fastest wins here; ${who} has not asked for that. Its own-clock version would do.`,
   'no-playing-cards': (who: string): string => `It needs playing cards, which ${who} goes without.`,
-  'right-way-up': (who: string): string => `Its numerals lie upside down for ${who}; a right-way-up version would do.`,
+  'right-way-up': (who: string): string => `Its numbers lie upside down for ${who}; a right-way-up version would do.`,
   'little-reading': (who: string): string => `It asks for reading with nobody beside ${who}.`,
   'easy-to-hold': (who: string): string =>
     `It asks for many small things or exact placing with nobody beside ${who}; larger pieces or somebody's hand would do.`,
@@ -57,7 +57,7 @@ const accommodationReasons = {
 export const accommodationWords = {
   'speed-welcome': 'likes to race against the clock or others',
   'no-playing-cards': 'no playing cards',
-  'right-way-up': 'numerals right way up',
+  'right-way-up': 'numbers right way up',
   'little-reading': 'little reading at the table',
   'easy-to-hold': 'things that are easy to hold and lay',
   'not-by-colour': 'nothing told apart by colour alone',

@@ -12,7 +12,7 @@ describe('what changes by what stands in', () => {
       'The hundred is named, not seen.',
     );
     expect(effectSentence({ effect: { ...cards, putBack: true }, numerals: true })).toBe(
-      'The chances stay as they are. Numerals in place of spots: seeing how many is not practised.',
+      'The chances stay as they are. Written numbers in place of spots: seeing how many is not practised.',
     );
   });
 });

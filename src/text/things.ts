@@ -5,7 +5,7 @@ const percent = (share: number): string => (share * 100).toFixed(1);
 
 /** What changes when something stands in for something else. */
 export function effectSentence({ effect, numerals }: Pick<Substitute, 'effect' | 'numerals'>): string {
-  const spots = numerals ? 'Numerals in place of spots: seeing how many is not practised.' : '';
+  const spots = numerals ? 'Written numbers in place of spots: seeing how many is not practised.' : '';
   if (effect.sort === 'practice') return effect.say;
   if (effect.sort === 'none') return spots || 'Nothing changes.';
   const changed = drawEffect(effect);

@@ -318,6 +318,11 @@ describe('a catalogue', () => {
     expect(juggling.drafts[0]).toMatchObject({ declared: [], notes: 'loud\nPractises: juggling; making ten 7' });
     expect(juggling.remarks.map((r) => r.message).join(' ')).toContain('“juggling” is no step by that name');
   });
+  it('takes a thing by its id before one that is called so, too', () => {
+    const kinds = (materials: string) => read({ materials }).drafts[0]!.materials.map((m) => m.kind);
+    expect(kinds('1 number-cards')).toEqual(['number-cards']);
+    expect(kinds('number cards')).toEqual(['number-deck-1-10']);
+  });
   it('takes twelve lines of rules and no more, and says where the thirteenth begins', () => {
     const lines = (n: number): string => Array.from({ length: n }, (_, i) => `Line ${i + 1}.`).join('\n');
     expect(read({ rules: lines(12) }).drafts[0]!.rules).toHaveLength(12);

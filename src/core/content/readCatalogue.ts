@@ -75,6 +75,8 @@ export interface CatalogueContext {
   readonly skills: readonly { readonly id: string; readonly title: string }[];
   readonly checkParameters: (mechanism: string, parameters: object) => Result<object>;
   readonly seatsOf: (mechanism: string) => { readonly min: number; readonly max: number } | null;
+  /** Why a version cannot be played with the kinds of thing listed; null when it can. */
+  readonly thingsProblem?: (mechanism: string, parameters: object, kinds: readonly string[]) => string | null;
   /** Columns of the file that are none of ours, as they are headed; what they say is kept in the notes. */
   readonly unread?: readonly string[];
 }
@@ -214,6 +216,15 @@ class RowReader {
       parameters,
       declared,
     };
+    const cannot =
+      mechanism &&
+      this.faults === 0 &&
+      this.context.thingsProblem?.(
+        mechanism,
+        parameters,
+        draft.materials.map((m) => m.kind),
+      );
+    if (cannot) this.fault('materials', 'impossible-parameters', cannot);
     return this.faults === 0 ? draft : null;
   }
 
@@ -390,24 +401,29 @@ class RowReader {
     return [...wanted].map(([kind, quantity]) => ({ kind, quantity }));
   }
 
+  /** Written as its id, a kind is that one and no other that is called so, too. */
+  private knownKind(name: string): string | undefined {
+    return this.context.kinds.some((k) => k.id === name) ? name : this.words.kinds.get(plainWords(name));
+  }
+
   /** So many cards of a kind that is kept by the set: one set of them. */
   private setOf({ name, quantity }: NamedQuantity): MaterialKind | null {
-    const known = this.words.kinds.get(plainWords(name));
+    const known = this.knownKind(name);
     const kind = known === undefined ? undefined : this.context.kinds.find((k) => k.id === known);
     return kind && quantity > mostPacks && inPacks.has(kind.unit) && plainWords(name) !== 'card' ? kind : null;
   }
 
   /** More packs than anybody lays on a table are the game's own cards. */
   private isOwn({ name, quantity }: NamedQuantity): boolean {
-    const known = this.words.kinds.get(plainWords(name));
+    const known = this.knownKind(name);
     const kind = known === undefined ? undefined : this.context.kinds.find((k) => k.id === known);
     return kind ? quantity > mostPacks && inPacks.has(kind.unit) : isOwnPieces(name, quantity);
   }
 
   private kindOf(name: string): string {
-    const words = plainWords(name);
-    const known = this.words.kinds.get(words);
+    const known = this.knownKind(name);
     if (known) return known;
+    const words = plainWords(name);
     const before = this.proposed.get(words);
     if (before) {
       if (before.rows.at(-1) !== this.row.row) before.rows.push(this.row.row);

@@ -100,8 +100,7 @@ describe('what a game must allow for', () => {
   });
   it('takes the game where practice would do as much, and never gives practice for a treat', () => {
     const wheel = offer('wheel', { mechanism: 'fact-wheel' });
-    const order = (likings: string[]): string[] =>
-      recommend(graph, [wheel, cards], [wren({ likings })], options).items.map((s) => s.game);
+    const order = (likings: string[]): string[] => recommend(graph, [wheel, cards], [wren({ likings })], options).items.map((s) => s.game);
     expect(order([])).toEqual(['cards', 'wheel']);
     expect(order(['wheel'])).toEqual(['cards', 'wheel']);
     // What practises clearly more is still taken.

@@ -44,6 +44,9 @@ describe('the plan', () => {
       .on('POST /plans', new Refusal(422, { code: 'no-tables', message: 'There is no table to sit at.', field: 'tables' }));
     show(<PlanView date="2026-11-10" />);
     const plan = await screen.findByRole('button', { name: 'Work it out', hidden: true });
+    // Pressed before the children are known, it would plan for nobody.
+    await waitFor(() => expect(plan).toHaveProperty('disabled', false));
+    expect(screen.getByLabelText(/Wren/)).toBeTruthy();
     await userEvent.click(plan);
     expect(await screen.findByText('There is no table to sit at.')).toBeTruthy();
     await userEvent.click(plan);
@@ -71,6 +74,7 @@ describe('the plan', () => {
           : { id: 'j-1', status: 'running', progress: 0.3 },
       );
     show(<PlanView date="2026-11-10" />);
+    await screen.findByLabelText(/Wren/);
     await userEvent.click(await screen.findByRole('button', { name: 'Work it out', hidden: true }));
     const enough = await screen.findByRole('button', { name: 'Take the best so far', hidden: true });
     await waitFor(() => expect(enough).toHaveProperty('disabled', false));

@@ -110,7 +110,8 @@ export function SessionDialog({ date, meeting, onClose }: { date: string; meetin
             </>
           )}
           <Button onClick={onClose}>Leave it</Button>
-          <Button kind="main" type="submit" disabled={running !== null}>
+          {/* Until it is known who there is, nobody would be present. */}
+          <Button kind="main" type="submit" disabled={running !== null || !learners.data}>
             Work it out
           </Button>
         </div>

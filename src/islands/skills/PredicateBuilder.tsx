@@ -16,7 +16,7 @@ const ranges = [
   ['larger', 'The larger number'],
 ] as const;
 const flags = [
-  ['regroups', 'with a trade'],
+  ['regroups', 'carrying or exchanging a ten'],
   ['double', 'a double'],
   ['nearDouble', 'next to a double'],
   ['crossesHundred', 'crosses a hundred'],

@@ -15,7 +15,7 @@ import { ProblemError } from '../http/problemError';
 import { binFor, gameRow } from './shelfStore';
 import { dosesInWords, rowWords, toldAges } from '../recognise/rowWords';
 import { bringChanges, type ChangedRow, changesOf, knownVersions } from './importChanges';
-import { type VariantInput, variantRow } from './variantStore';
+import { thingsProblem, type VariantInput, variantRow } from './variantStore';
 import { type ReadingWishes, sheetsOf, type TableShown } from '../shared/sheetsOf';
 import { idGiver } from '../shared/freeId';
 import { recordChange } from '../undo/undo';
@@ -83,6 +83,7 @@ export function importTables(db: Db, raw: readonly RawTable[], wishes: ImportWis
       skills: graphOf(db).skills,
       checkParameters,
       seatsOf: (id) => mechanismById(id)?.seats ?? null,
+      thingsProblem: (id, parameters, listed) => thingsProblem(db, mechanismById(id)!, parameters, listed),
     });
     for (const p of reading.problems) {
       const cells = rows.find((r) => r.row === p.row)?.cells ?? {};

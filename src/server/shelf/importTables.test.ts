@@ -20,6 +20,24 @@ const text = (csv: string, wishes: ImportWishes = {}) => {
 };
 const list = 'Game,Grade,Players,Time,Where\nDot flash,K,2,5,Blue\nTen pairs,1,2-4,15,Blue\n';
 
+describe('things in a file', () => {
+  const row = (materials: string, parameters = 'dice=2; highestFace=12'): string =>
+    `Game,Mechanism,Parameters,Materials\nLong Branch,track-race,${parameters},${materials}\n`;
+  it('that cannot play the version are told by row and field, and nothing comes in', () => {
+    const found = text(row('2 pip dice; track board'));
+    expect(found.rows).toEqual([]);
+    expect(found.problems[0]).toMatchObject({ code: 'impossible-parameters', row: 2, field: 'materials' });
+    expect(found.problems[0]!.message).toMatch(/Row 2, materials: This version needs .*, and nothing on its list has them\. .* would do\./);
+    expect(problemOf(() => text(row('2 pip dice; track board'), { commit: true }))).toMatchObject({ row: 2, field: 'materials' });
+    expect(place.db.select().from(games).all()).toEqual([]);
+  });
+  it('that can play it, and things of the owner’s own, are taken', () => {
+    expect(text(row('2 twelve-sided dice; track board')).problems).toEqual([]);
+    expect(text(row('number spinner of ours')).problems).toEqual([]);
+    expect(text(row('2 pip dice; track board', 'dice=2')).problems).toEqual([]);
+  });
+});
+
 describe('a workbook as its owner keeps it', () => {
   it('comes in whole at the first try: two sheets, titles, blanks as above, ranges that became days', async () => {
     const raw = await readTables(readFileSync('examples/curriculum-as-kept.xlsx'));

@@ -89,7 +89,21 @@ export function variantRow(
 
 /** A list that names dice or cards must name some that have this version's numbers. */
 function checkThings(tx: Tx, m: Mechanism, parameters: object, materials: VariantInput['materials']): void {
-  if (!materials || materials.length === 0) return;
+  const problem = thingsProblem(
+    tx,
+    m,
+    parameters,
+    (materials ?? []).map((x) => x.kind),
+  );
+  if (problem) throw refuse('impossible-parameters', problem, 'materials');
+}
+
+/**
+ * Why a version cannot be played with the things on its list, and what would do; null when it can, or when none are listed.
+ * What the owner named may have any numbers.
+ */
+export function thingsProblem(tx: Tx | Db, m: Mechanism, parameters: object, listed: readonly string[]): string | null {
+  if (listed.length === 0) return null;
   const known = new Map(
     tx
       .select()
@@ -97,18 +111,10 @@ function checkThings(tx: Tx, m: Mechanism, parameters: object, materials: Varian
       .all()
       .map((k) => [k.id, k] as const),
   );
-  const need = unmet(
-    m.needs({ ...m.defaults, ...parameters }, usualTable),
-    materials.map((x) => x.kind),
-    (kind) => known.get(kind)?.shipped ?? true,
-  );
-  if (!need || 'kind' in need) return;
+  const need = unmet(m.needs({ ...m.defaults, ...parameters }, usualTable), listed, (kind) => known.get(kind)?.shipped ?? false);
+  if (!need || 'kind' in need) return null;
   const title = (kind: string): string => known.get(kind)?.title ?? kind;
-  throw refuse(
-    'impossible-parameters',
-    `This version needs ${numbersText(need)}, and nothing on its list has them. ${title(kindsFor(need)[0]!.kind)} would do.`,
-    'materials',
-  );
+  return `This version needs ${numbersText(need)}, and nothing on its list has them. ${title(kindsFor(need)[0]!.kind)} would do.`;
 }
 
 /** Players at a table when nobody says how many. */

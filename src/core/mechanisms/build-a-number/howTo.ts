@@ -31,7 +31,7 @@ export function howTo(p: BuildParameters): HowTo {
         : p.form === 'expanded-form'
           ? `Lay it as a sum of its parts: ${n} is ${parts.join(' + ')}.`
           : `Build it with ${pieces}, then lay it as a sum: ${n} is ${parts.join(' + ')}.`,
-      ...(p.another ? ['Trade a ten for ten ones and show it another way.'] : []),
+      ...(p.another ? ['Exchange a ten for ten ones and show it another way.'] : []),
       ...(p.compare ? ['When all have built, compare with your neighbour: whose is more?'] : []),
     ],
     scoring: ['A number built right is a point.'],

@@ -16,7 +16,7 @@ export const buildANumber: Mechanism<BuildParameters> = {
     'Draw a number card and read it.',
     'Build it with hundreds, tens and ones, or lay it out as a sum of its parts.',
     'Say it: four tens and six.',
-    'Trade a ten for ten ones and show it another way, if agreed.',
+    'Exchange a ten for ten ones and show it another way, if agreed.',
     'Compare with your neighbour: whose is more?',
   ],
   played: { with: ['things', 'cards'], does: ['places-digits'], moves: ['builds'], who: ['all-at-once'], ends: ['rounds'] },

@@ -5,7 +5,7 @@ export const { SCHEMA, DEFAULTS } = parameters({
   highest: whole('Highest number', 12, 1000000, 99),
   form: oneOf('Built with', ['pieces', 'expanded-form', 'both'], 'pieces'),
   asked: oneOf('The card shows', ['numeral', 'pieces', 'words'], 'numeral'),
-  another: yesNo('Builds it a second way, with a ten or hundred traded', false),
+  another: yesNo('Builds it a second way, with a ten or hundred exchanged', false),
   compare: yesNo('Compares with the neighbour', true),
   rounds: whole('Numbers each', 1, 20, 6),
 });

@@ -6,7 +6,7 @@ const shown: Readonly<Record<CollectParameters['shows'], string>> = {
   dots: 'dots',
   pips: 'pips',
   'ten-frame': 'ten frames',
-  numerals: 'numerals',
+  numerals: 'written numbers',
   tally: 'tally marks',
   words: 'number words',
 };

@@ -72,7 +72,7 @@ export const compareCards: Mechanism<CompareParameters> = {
       p.join === 'taken-from' && p.highest >= p.by && impossible('by', `A card of ${p.highest} cannot be taken from ${p.by}.`),
       p.join === 'so-much-less' &&
         p.lowest * p.worth < p.by &&
-        impossible('by', `${p.by} less than a card of ${p.lowest * p.worth} is below nought.`),
+        impossible('by', `${p.by} less than a card of ${p.lowest * p.worth} is below zero.`),
       isWithOne(p) && p.highest * p.by > 100_000 && impossible('by', 'Such numbers are too large for a card game.'),
       p.worth > 1 &&
         p.join !== 'up-to-the-next' &&
@@ -81,7 +81,7 @@ export const compareCards: Mechanism<CompareParameters> = {
         p.join !== 'sum' &&
         p.join !== 'difference' &&
         impossible('worth', 'Tens, hundreds and thousands can be added, subtracted or compared here, nothing else.'),
-      p.lowest < 0 && p.join !== 'sum' && impossible('lowest', 'Numbers below nought can be compared or added here, nothing else.'),
+      p.lowest < 0 && p.join !== 'sum' && impossible('lowest', 'Numbers below zero can be compared or added here, nothing else.'),
       p.join === 'number' && p.highest > 9 && impossible('highest', 'Digits side by side go up to 9.'),
       p.join === 'product' && largest(p) > 10_000 && impossible('highest', 'Such products are too large for a card game.'),
       leftOf(numberCards(p.lowest, p.highest, p.copies), p.missing).length < p.cards &&

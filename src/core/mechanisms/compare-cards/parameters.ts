@@ -16,7 +16,7 @@ export const { SCHEMA, DEFAULTS } = parameters({
   cards: whole('Cards each turns', 1, 3, 2),
   join: oneOf('They are joined by', ['sum', 'difference', 'product', 'number', 'fraction', ...withOne], 'sum'),
   by: whole('The agreed number', 2, 1000, 10),
-  bottom: whole('Bottom number of the fraction, nought for the larger card', 0, 12, 0),
+  bottom: whole('Bottom number of the fraction, 0 for the larger card', 0, 12, 0),
   sayHalf: yesNo('Say first whether it is more than a half', false),
   onLine: yesNo('Each is laid on a number line', false),
   lowest: whole('Lowest card', -20, 20, 1),

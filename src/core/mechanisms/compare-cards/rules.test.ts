@@ -65,7 +65,7 @@ describe('comparing cards', () => {
     expect(less.filter((i) => i.op === 'subtract').every((i) => i.b === 10 && i.result === i.a - 10)).toBe(true);
     expect(less.filter((i) => i.op === 'compare').every((i) => i.a >= 10 && i.a <= 19)).toBe(true);
     expect(checkTable('compare-cards', { cards: 1, lowest: 5, join: 'so-much-less', by: 6 }, 2)).toMatchObject({
-      problem: { field: 'parameters.by', message: '6 less than a card of 5 is below nought.' },
+      problem: { field: 'parameters.by', message: '6 less than a card of 5 is below zero.' },
     });
     expect(checkTable('compare-cards', { cards: 1, lowest: 5, join: 'so-much-less', by: 5 }, 2).ok).toBe(true);
   });

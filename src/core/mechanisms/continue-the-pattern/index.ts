@@ -17,7 +17,7 @@ export const continueThePattern: Mechanism<PatternParameters> = {
   ],
   played: { with: ['things', 'paper'], does: ['goes-on'], moves: ['builds'], who: ['all-at-once'], ends: ['rounds'] },
   earlyEnding: 'Everyone claps one pattern; the others continue it.',
-  told: ['finds a core of {x} and what stands at place {y}', 'finds steps of {x} and the number {y}'],
+  told: ['finds the part of {x} that repeats, and what stands at place {y}', 'finds steps of {x} and the number {y}'],
   howTo,
   parametersSchema: SCHEMA,
   defaults: DEFAULTS,

@@ -50,7 +50,7 @@ const words: Readonly<Record<MatchParameters['halves'], Words>> = {
     smaller: upTo,
   },
   'numeral-and-dots': {
-    both: (p) => `a numeral on one half, as many dots on the other (${fromTo(p.lowest, p.highest)})`,
+    both: (p) => `a written number on one half, as many dots on the other (${fromTo(p.lowest, p.highest)})`,
     pair: (p) => [Math.min(p.highest, 6), '⠿'],
     tool: 'Put a finger on each dot.',
     smaller: upTo,

@@ -3,7 +3,7 @@ import { fromTo, smallerThan } from '../../play/say';
 import type { PairMemoryParameters } from './parameters';
 
 const looks: Readonly<Record<string, string>> = {
-  numerals: 'numerals',
+  numerals: 'written numbers',
   dots: 'dots',
   'ten-frame': 'ten frames',
   pips: 'pips',
