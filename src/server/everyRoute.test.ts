@@ -284,7 +284,10 @@ it('every route answers as described', async () => {
   expect((await inLibrary('plank-and-rule')).variants.find((v: any) => v.id === 'centimetres').profile.games).toBeGreaterThan(0);
   const market = { mechanism: 'money-race', parameters: {}, ages: [8, 9] };
   expect(JSON.stringify(await go('POST', '/how-to', { body: market }))).toContain('$10.00');
+  const family = async (id: string) => (await go('GET', '/mechanisms', { query: { limit: '100' } })).items.find((m: any) => m.id === id);
+  expect((await family('part-whole-dice')).told[0]).toContain('and colors it');
   await go('PUT', '/country', { body: { country: 'euro' } });
+  expect((await family('part-whole-dice')).told[0]).toContain('and colours it');
   expect(JSON.stringify(await go('POST', '/how-to', { body: market }))).toContain('10,00 €');
   await go('PUT', '/country', { body: { country: 'uk' } });
   await go('GET', '/coverage.csv');

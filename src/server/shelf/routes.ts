@@ -4,8 +4,10 @@ import type { Kept } from '../../contract/wire/route';
 import { graphOf } from '../db/graphOf';
 import { mechanisms } from '../../core/mechanisms/registry';
 import { policies } from '../../core/mechanisms/mechanism';
+import { saidIn } from '../../core/play/country';
 import { bins, changes, games, variants } from '../db/schema';
 import { page, Reply, serve } from '../http/route';
+import { countryOf } from '../shared/country';
 import { profileOf } from '../simulations/profileOf';
 import { usualSeats } from '../simulations/profileStore';
 import type { SkillGraph } from '../../core/skills/skillGraph';
@@ -55,22 +57,25 @@ function shortProfile(o: Offer, { skills }: SkillGraph, breadth: Float64Array): 
 }
 
 export const shelfRoutes = serve(shelfWire, {
-  'GET /mechanisms': ({ query }) =>
-    page(
+  'GET /mechanisms': ({ db, query }) => {
+    const country = countryOf(db);
+    const say = (line: string): string => saidIn(country, line);
+    return page(
       mechanisms.map((m) => ({
         id: m.id,
         family: m.id,
         title: m.title,
-        words: m.words,
-        earlyEnding: m.earlyEnding,
-        told: m.told,
+        words: m.words.map(say),
+        earlyEnding: say(m.earlyEnding),
+        told: m.told.map(say),
         parametersSchema: m.parametersSchema,
         policies,
         example: { ...m.defaults },
         seats: m.seats,
       })),
       query,
-    ),
+    );
+  },
   'GET /skills': ({ db, query }) => ({ ...page(graphOf(db).skills, query), strands: graphOf(db).strands }),
   'GET /games': ({ db, query }) =>
     page(

@@ -65,8 +65,9 @@ const shelfOf = (db: Db) => {
     }))
     .sort((x, y) => (`${x.game}${x.title}` < `${y.game}${y.title}` ? -1 : 1));
 };
-const fill = (): void => {
-  for (const g of shippedLibrary) takeFromLibrary(here.db, g.id, now);
+/** The library, or every so many of its games, and one game of the owner's own. */
+const fill = (every = 1): void => {
+  for (const [i, g] of shippedLibrary.entries()) if (i % every === 0) takeFromLibrary(here.db, g.id, now);
   const game = createGame(
     here.db,
     {
@@ -102,7 +103,7 @@ describe('taking the shelf out', () => {
   });
 
   it('as a file per game brings back each game as it was', () => {
-    fill();
+    fill(3);
     for (const g of here.db.select().from(games).all()) expect([g.title, bring(gameFile(here.db, g.id)).problems]).toEqual([g.title, []]);
     expect(shelfOf(there.db)).toEqual(shelfOf(here.db));
   });
