@@ -94,7 +94,7 @@ const skills = { items: graph.skills, total: graph.skills.length, strands: graph
 const unasked: Readonly<Record<string, unknown>> = {
   '/skills': skills,
   '/skills/own': { skills: [], edges: [] },
-  '/term': { term: null, meetings: [], today: '2026-11-10', door: null, country: 'uk' },
+  '/term': { term: null, meetings: [], today: '2026-11-10', door: null },
   '/countries': {
     items: [
       { id: 'uk', title: 'United Kingdom', paper: 'a4' },

@@ -278,7 +278,7 @@ it('every route answers as described', async () => {
   expect(await go('GET', '/countries')).toMatchObject({ country: 'uk' });
   await go('PUT', '/country', { body: { country: 'moon' }, status: 422 });
   await go('PUT', '/country', { body: { country: 'us' } });
-  expect((await go('GET', '/term')).country).toBe('us');
+  expect((await go('GET', '/countries')).country).toBe('us');
   const inLibrary = async (id: string) => (await go('GET', '/library', { query: { limit: '1000' } })).items.find((g: any) => g.id === id);
   expect((await inLibrary('row-of-sleepers')).title).toBe('Row of Ties');
   expect((await inLibrary('plank-and-rule')).variants.find((v: any) => v.id === 'centimetres').profile.games).toBeGreaterThan(0);

@@ -39,8 +39,6 @@ const term = obj({
   today: str,
   /** By which door the owner came in: a kitchen table sees no files, helpers or terms until it asks. */
   door: nullable(oneOf('kitchen')),
-  /** Whose coins, rulers, paper, dates and words are used. */
-  country: str,
 });
 
 export type TermWire = Static<typeof term>;

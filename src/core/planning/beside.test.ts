@@ -59,7 +59,9 @@ const wayOf = (game: string, beside: boolean, of: ReturnType<typeof buildSession
 
 describe('practice that is no game', () => {
   it('fills a seat, but a game that does as much is planned first, asked for or not', () => {
+    // A little more practice does not outweigh that it is no game.
     const wheel = { ...offer('wheel', 'add-in-5'), mechanism: 'fact-wheel' };
+    wheel.doses.forEach((d, k) => (wheel.doses[k] = d * 1.03));
     const two = [child('a', 6, false), { ...child('b', 6, false), likings: ['wheel'] }];
     const played = (some: readonly Offer[]): string[] => {
       const built = buildSession(graph, some, two, settings());

@@ -100,6 +100,8 @@ describe('what a game must allow for', () => {
   });
   it('takes the game where practice would do as much, and never gives practice for a treat', () => {
     const wheel = offer('wheel', { mechanism: 'fact-wheel' });
+    // A little more practice does not outweigh that it is no game.
+    wheel.doses[k] = cards.doses[k]! * 1.03;
     const order = (likings: string[]): string[] => recommend(graph, [wheel, cards], [wren({ likings })], options).items.map((s) => s.game);
     expect(order([])).toEqual(['cards', 'wheel']);
     expect(order(['wheel'])).toEqual(['cards', 'wheel']);

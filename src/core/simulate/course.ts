@@ -3,6 +3,7 @@ import { bestOf } from '../play/bestOf';
 import { createRng } from '../shared/rng';
 import { GameLog } from './gameLog';
 import { tallyShape } from './itemChannel';
+import { errorOfShare } from './ratio';
 import type { Estimate } from './simulationResult';
 import { DEFAULT_TIME } from './timeModel';
 
@@ -196,8 +197,8 @@ export function courseOf(mechanism: Mechanism, seats: readonly Seat<object>[], s
     games: 2 * half,
     leadChanges: meanOf(changes),
     known: known.sort((x, y) => x - y)[Math.floor(known.length / 2)]!,
-    level: { mean: level, standardError: errorOf(level, 2 * half) },
-    weakest: { mean: part * count, standardError: count * errorOf(part, won) },
+    level: { mean: level, standardError: errorOfShare(level, 2 * half) },
+    weakest: { mean: part * count, standardError: count * errorOfShare(part, won) },
   };
 }
 
@@ -214,9 +215,6 @@ function leadChangesOf(log: CourseLog): number {
   }
   return changes;
 }
-
-/** Standard error of a share of n games; never nought, however few they were. */
-const errorOf = (share: number, n: number): number => Math.sqrt(Math.max(share * (1 - share), 0.25 / n) / n);
 
 function meanOf(values: readonly number[]): Estimate {
   const mean = values.reduce((a, b) => a + b, 0) / values.length;

@@ -1,5 +1,6 @@
 import type { Mechanism, Seat } from '../mechanisms/mechanism';
 import { type Course, courseOf } from './course';
+import { errorOfShare } from './ratio';
 import { Simulation } from './simulation';
 import type { Estimate } from './simulationResult';
 
@@ -69,7 +70,7 @@ export function winsOf(mechanism: Mechanism, seats: readonly Seat<object>[], see
   while (!sim.advance());
   return seats.map((_, s) => {
     const mean = sim.winsOf(s).reduce((a, b) => a + b, 0) / sim.games;
-    return { mean, standardError: Math.sqrt(Math.max(mean * (1 - mean), 0.25 / sim.games) / sim.games) };
+    return { mean, standardError: errorOfShare(mean, sim.games) };
   });
 }
 

@@ -26,3 +26,6 @@ export function ratioOf(y: ArrayLike<number>, x: ArrayLike<number>): { value: nu
   const standardError = Math.sqrt((squares * batches) / (batches - 1)) / sumX;
   return { value, standardError: standardError > roundingShare * Math.abs(value) ? standardError : 0 };
 }
+
+/** Standard error of a share of n games; never nought, however few they were. */
+export const errorOfShare = (share: number, n: number): number => Math.sqrt(Math.max(share * (1 - share), 0.25 / n) / n);

@@ -90,7 +90,7 @@ export default function CommandPalette({ onClose }: { onClose: () => void }) {
           {shownPlaces.length > 0 && (
             <Command.Group heading="Places">
               {shownPlaces.map((p) => (
-                <Command.Item key={p.path} value={`place ${p.path}`} onSelect={() => go(p.path)}>
+                <Command.Item key={p.label} value={`place ${p.label}`} onSelect={() => go(p.path)}>
                   {p.label}
                   {p.key && <kbd>{p.key}</kbd>}
                 </Command.Item>

@@ -18,7 +18,6 @@ import { measureMissing } from '../shelf/measure';
 import { allLearners } from '../learners/learnerStore';
 import { planningInput } from '../planning/planningInput';
 import { storePlan } from '../planning/storePlan';
-import { countryOf } from '../shared/country';
 import { doorOf } from './door';
 import { currentTerm } from './termNow';
 
@@ -124,14 +123,12 @@ export function planFor(all: readonly (typeof plans.$inferSelect)[], date: strin
 export function termView(db: Db, today: string): Kept<TermWire> {
   const term = currentTerm(db, today);
   const door = doorOf(db);
-  const country = countryOf(db).id;
-  if (!term) return { term: null, meetings: [], today, door, country };
+  if (!term) return { term: null, meetings: [], today, door };
   const all = db.select().from(plans).all();
   return {
     term,
     today,
     door,
-    country,
     meetings: meetingsOf(db, term.id).map((m) => {
       const p = planFor(all, m.date);
       return {

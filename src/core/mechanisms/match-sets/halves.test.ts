@@ -5,6 +5,9 @@ import { resultOf } from '../../items/item';
 import { checkTable } from '../../../contract/parameters';
 import { run } from '../playing.testing';
 import { DEFAULTS } from './parameters';
+import { seatsFor } from '../../simulate/seats';
+import { tellGame } from '../../simulate/storyLog';
+import { mechanismById } from '../registry';
 import { fewestCoins, fractionHalves, halves, type Match } from './halves';
 
 describe('halves that belong together', () => {
@@ -34,6 +37,20 @@ describe('halves that belong together', () => {
       }
     // Where the largest first goes wrong: three tens, not a twenty-five and five ones.
     expect(fewestCoins(30, [1, 10, 25])).toBe(3);
+  });
+  it('go back as they are when they do not fit, and are matched later', () => {
+    const mechanism = mechanismById('match-sets')!;
+    const seats = seatsFor(mechanism, { sets: 8, highest: 30 }, [{ errorRate: 0.4 }, { errorRate: 0.4 }]);
+    let wrong = 0;
+    for (let game = 0; game < 60; game++) {
+      const told = tellGame(mechanism, seats, 7, game).events.flatMap((e) => (e.kind === 'told' ? [e] : []));
+      const matched = told.filter((e) => e.sentence === 0).map((e) => `${e.x} + ${e.y}`);
+      const back = told.filter((e) => e.sentence === 1).map((e) => `${e.x} + ${e.y}`);
+      wrong += back.length;
+      expect(new Set(matched).size).toBe(8);
+      expect(back.filter((pair) => !matched.includes(pair))).toEqual([]);
+    }
+    expect(wrong).toBeGreaterThan(100);
   });
   it('are matched before the timer more often with more time', () => {
     const done = (timer: number) => run('match-sets', { timer, sets: 14, highest: 30 }, 2, 400).measures['beforeTimer']!;
