@@ -12,7 +12,7 @@ test('a game of the library is taken onto the shelf, taken back, and taken again
   await page.goto('/shelf');
   await page.getByRole('link', { name: 'Look through the library' }).click();
   await page.waitForURL(/\/shelf\/library/);
-  await expect(page.getByRole('status').filter({ hasText: /\d+ of \d+ fit, \d+ versions/ })).toBeVisible();
+  await expect(page.getByRole('status').filter({ hasText: /\d+ of \d+ games fit, \d+ versions/ })).toBeVisible();
   await page.getByLabel('Search the library').fill('signal frame');
   await page.getByRole('button', { name: 'grade 3' }).click();
   const row = page.getByRole('article', { name: game });

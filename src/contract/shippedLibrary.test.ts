@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { gradesOfSkill } from '../core/skills/gradesOfSkill';
 import { mechanismById, mechanisms } from '../core/mechanisms/registry';
 import { sortOf } from '../core/mechanisms/character';
 import { materialsOf, preparationOf } from '../core/mechanisms/versionFacts';
@@ -37,10 +38,29 @@ describe('the shipped library', () => {
     expect(new Set(shippedLibrary.map((g) => g.id)).size).toBe(shippedLibrary.length);
   });
 
-  it('has sixty versions and more for nine to twelve years, forty for shapes, measures and data', () => {
-    expect(all.filter(({ variant }) => variant.ages[1] >= 11 || variant.ages[0] >= 9).length).toBeGreaterThanOrEqual(60);
+  it('has sixty versions and more that practise what grades four to six ask, forty for shapes, measures and data', () => {
+    const graph = shippedGraph();
+    const ofGrades = all.filter(({ game, variant }) =>
+      (shippedProfile(game.id, variant.id)?.doses ?? []).some(
+        ([skill, dose]) => dose >= doseOfIdeas && gradesOfSkill(graph.skills[graph.indexOf.get(skill)!]!).some((grade) => grade >= 4),
+      ),
+    );
+    expect(ofGrades.length).toBeGreaterThanOrEqual(60);
     const shapesAndMeasures = ['Shapes and patterns', 'Measuring, time and money'];
     expect(all.filter(({ game }) => shapesAndMeasures.includes(game.bin)).length).toBeGreaterThanOrEqual(40);
+  });
+
+  it('is for the ages of what it practises: nobody is sent to what was wanted more than three years before', () => {
+    // What is thought out in these is far ahead of the numbers in them.
+    const thoughtOut = ['deal-order-puzzle', 'take-away-piles'];
+    const graph = shippedGraph();
+    for (const { game, variant, name } of all) {
+      const wanted = (shippedProfile(game.id, variant.id)?.doses ?? [])
+        .filter(([, dose]) => dose >= 0.5)
+        .map(([skill]) => graph.skills[graph.indexOf.get(skill)!]!.wantedAt.us);
+      if (wanted.length === 0 || thoughtOut.includes(game.mechanism)) continue;
+      expect([name, variant.ages[1] <= Math.max(...wanted) + 3.01]).toEqual([name, true]);
+    }
   });
 
   it('has two versions at least for every step that a game can aim at', () => {

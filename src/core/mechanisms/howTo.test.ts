@@ -122,7 +122,10 @@ describe('how a version is played', () => {
     expect([h.setUp.length, h.turn.length, h.scoring.length].every((n, i) => n <= [3, 4, 2][i]! && (i === 2 || n >= 1))).toBe(true);
     // What is needed and how it ends early take a line each.
     expect(ruleLines(h).length + 2).toBeLessThanOrEqual(mostLines);
+    // The card keeps every rule in its order, in five lines that can be read at a table.
     expect(cardLines(h).length).toBeLessThanOrEqual(mostCardLines);
+    expect(cardLines(h).join(' ')).toBe(ruleLines(h).join(' '));
+    expect(Math.max(...cardLines(h).map((line) => line.length))).toBeLessThanOrEqual(210);
     expect(h.pictures).toHaveLength(3);
     for (const line of [...ruleLines(h), h.tool, h.smaller, ...h.pictures.map((p) => p.say)]) {
       expect(line).toMatch(/^[A-Z0-9].*[.?!…]$/);

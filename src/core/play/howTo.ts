@@ -8,9 +8,9 @@ export type Presence = 'alone' | 'nearby' | 'needed';
  * Lines are whole sentences of one idea each.
  */
 export interface HowTo {
-  /** At most three lines; the first stands on the table card. */
+  /** At most three lines. */
   readonly setUp: readonly string[];
-  /** At most four lines; three of them on the table card. */
+  /** At most four lines. */
   readonly turn: readonly string[];
   /** At most two lines; empty where nobody scores. */
   readonly scoring: readonly string[];
@@ -41,8 +41,16 @@ export const tooManyLines = (lines: readonly string[]): string | null =>
     ? null
     : `${lines.length} lines; ${mostLines} are enough for a helper. Line ${mostLines + 1} begins “${lines[mostLines]!.slice(0, 40)}”: put what goes beyond into the notes.`;
 
-/** The five lines of the table card: what to lay out, the turn, the end. */
-export const cardLines = (h: HowTo): string[] => [h.setUp[0]!, ...h.turn.slice(0, mostCardLines - 2), h.end];
+/** The five lines of the table card in the order of play: every rule, the shortest neighbours of one section sharing a line. */
+export function cardLines(h: HowTo): string[] {
+  const sections: string[][] = [[...h.setUp], [...h.turn], [...h.scoring, h.end]];
+  while (sections.flat().length > mostCardLines) {
+    const pairs = sections.flatMap((lines) => lines.slice(1).map((line, i) => ({ lines, i, long: lines[i]!.length + line.length })));
+    const { lines, i } = pairs.reduce((best, p) => (best.long <= p.long ? best : p));
+    lines.splice(i, 2, `${lines[i]!} ${lines[i + 1]!}`);
+  }
+  return sections.flat();
+}
 
 /** Younger children need somebody in sight, the youngest somebody at the table (common practice, no source). */
 export function presenceFor(h: Pick<HowTo, 'presence'>, ages: readonly [number, number]): HowTo['presence'] {

@@ -183,8 +183,9 @@ function Game({ id, version }: { id: string; version: string | null }) {
       <div className={panel.head}>
         <h1>{g.title}</h1>
         {g.retired && <span className={styles.away}>put away</span>}
-        <span className={panel.soft}>{[binTitle, sourceWords[g.source], ...g.tags, g.condition, g.notes].filter(Boolean).join(' · ')}</span>
-        <span className={panel.spring} />
+        <span className={`${panel.soft} ${styles.facts}`}>
+          {[binTitle, sourceWords[g.source], ...g.tags, g.condition, g.notes].filter(Boolean).join(' · ')}
+        </span>
         <Button onClick={() => change.mutate({ what: g.retired ? 'POST /games/{id}/restore' : 'POST /games/{id}/retire', of: id })}>
           {g.retired ? 'Bring back' : 'Put away'}
         </Button>

@@ -104,6 +104,34 @@ describe('the library', () => {
     await userEvent.click(screen.getByRole('button', { name: 'grade 1' }));
     expect(await screen.findByText(/Nothing in the library fits/)).toBeTruthy();
   });
+  it('finds by grade what is practised there, not who may play it, shows the version that has most of it, and counts what fits', async () => {
+    const two = entry('a', 'Two Lamps', { mood: 'calm' });
+    const at = (id: string, ages: number[], doses: [string, number, number][]) => ({
+      ...two.variants[0]!,
+      id,
+      title: id,
+      ages,
+      first: false,
+      profile: { ...two.variants[0]!.profile, doses },
+    });
+    const version = [
+      at('ones', [9, 12], [['add-in-5', 9, 0.1]]),
+      at('few', [5, 8], [['decimal-compare', 2, 0.1]]),
+      at('many', [5, 8], [['decimal-compare', 6, 0.1]]),
+      at('hardly', [5, 8], [['decimal-compare', 0.4, 0.1]]),
+    ];
+    api().on('GET /library', page([{ ...two, variants: version }]));
+    show(<LibraryView text={null} />);
+    const found = (await screen.findByText(/games fit/)).closest('p')!;
+    expect(found.textContent).toContain('1 of 1 games fit, 4 versions.');
+    await userEvent.click(screen.getByRole('button', { name: 'grade 4' }));
+    await waitFor(() => expect(found.textContent).toContain('1 of 1 games fit, 2 versions.'));
+    expect(within(screen.getByRole('article')).getByText('many')).toBeTruthy();
+    await userEvent.click(screen.getByRole('button', { name: 'grade 4' }));
+    await userEvent.click(screen.getByRole('button', { name: 'grade K' }));
+    await waitFor(() => expect(found.textContent).toContain('1 of 1 games fit, 1 version.'));
+    expect(within(screen.getByRole('article')).getByText('ones')).toBeTruthy();
+  });
   it('lets a turn be tried before a game is taken, version by version', async () => {
     const two = entry('a', 'Two Lamps', { mechanism: 'pair-memory' });
     const nines = { ...two.variants[0]!, id: 'nines', title: 'nines', parameters: { sum: 9 } };

@@ -13,7 +13,8 @@ import panel from '../shared/panel.module.css';
 import { useSkills } from '../shared/useSkills';
 import { useWindowRows } from '../shared/useWindowRows';
 import { AskThings, type Needed, untold } from '../things/AskThings';
-import { type Asking, chosenVersion, everything, grades, minuteChoices, playerChoices, searched } from './choosing';
+import { gradesOfSkill } from '../../core/skills/gradesOfSkill';
+import { type Asking, everything, fittingVersions, grades, minuteChoices, playerChoices, searched, type StepPlaces } from './choosing';
 import { GameCell } from './GameCell';
 import styles from './library.module.css';
 import { TryATurn } from './TryATurn';
@@ -69,20 +70,24 @@ function Library({ first }: { first: string | null }) {
     [all, skills],
   );
   const wanted = useDeferredValue(asked);
+  const places = useMemo((): StepPlaces => {
+    const grades = new Map([...(skills?.byId ?? [])].map(([id, s]) => [id, gradesOfSkill(s)]));
+    return { strand: (id) => skills?.byId.get(id)?.strand ?? '', grades: (id) => grades.get(id) ?? [] };
+  }, [skills]);
   const shown = useMemo(
     () =>
       all.flatMap((game) => {
-        const version = chosenVersion(game, wanted, words.get(game.id) ?? [], (id) => skills?.byId.get(id)?.strand ?? '');
-        return version ? [{ game, version }] : [];
+        const fits = fittingVersions(game, wanted, words.get(game.id) ?? [], places);
+        return fits[0] ? [{ game, version: fits[0], fits: fits.length }] : [];
       }),
-    [all, wanted, words, skills],
+    [all, wanted, words, places],
   );
   // Two games stand side by side, so a row of the list is two of them.
   const rows = Math.ceil(shown.length / 2);
   const list = useWindowRows<HTMLUListElement>(rows, rowHeight, true);
   if (library.error) return <Failure message={messageOf(library.error)} />;
   if (!library.data || !skills) return <Loading what="Unrolling the catalogue …" />;
-  const versions = shown.reduce((n, { game }) => n + game.variants.length, 0);
+  const versions = shown.reduce((n, x) => n + x.fits, 0);
   return (
     <>
       <div className={panel.head}>
@@ -172,7 +177,7 @@ function Library({ first }: { first: string | null }) {
       </div>
       <div className={styles.foundRow}>
         <p className={styles.found} role="status">
-          <b>{shown.length}</b> of {all.length} fit, {versions} versions.{' '}
+          <b>{shown.length}</b> of {all.length} games fit, {versions} {versions === 1 ? 'version' : 'versions'}.{' '}
           <span className={panel.soft}>Numbers: chances a child gets in ten minutes, calculated from the rules.</span>
           {changed(asked) && (
             <Button kind="plain" onClick={() => setAsked(everything)}>

@@ -34,8 +34,15 @@ export const grades = ['K', '1', '2', '3', '4', '5', '6'] as const;
 export const playerChoices = [1, 2, 3, 4, 5, 6] as const;
 export const minuteChoices = [8, 10, 12, 15] as const;
 
-/** Grade n is for children of n + 5 to n + 6 years (common practice in the United States, from memory). */
-const inGrade = (v: LibraryVersion, grade: number): boolean => v.ages[0] <= grade + 6 && v.ages[1] >= grade + 5;
+/** What a choice asks of the steps a version is practice of. */
+export interface StepPlaces {
+  readonly strand: (skill: string) => string;
+  readonly grades: (skill: string) => readonly number[];
+}
+
+/** Chances in ten minutes at steps of these grades, counting steps by which a version would be found. */
+const inGrades = (v: LibraryVersion, wanted: readonly number[], places: StepPlaces): number =>
+  topDoses(v, Infinity).reduce((sum, [id, dose]) => sum + (places.grades(id).some((g) => wanted.includes(g)) ? dose : 0), 0);
 
 /** Chances in ten minutes from which a version is found by a step. */
 const leastDose = 1;
@@ -56,31 +63,25 @@ export const searched = (g: LibraryGameWire, skill: (id: string) => string, op: 
     ].join(' '),
   );
 
-/** The version of a game that suits best what is looked for; null where none does. */
-export function chosenVersion(
-  g: LibraryGameWire,
-  a: Asking,
-  words: readonly string[],
-  strandOf: (skill: string) => string,
-): LibraryVersion | null {
-  if (a.sort !== 'any' && g.sort !== a.sort) return null;
-  if (a.mood !== 'any' && g.mood !== 'between' && g.mood !== a.mood) return null;
+/** The versions of a game that suit what is looked for, the best of them first. */
+export function fittingVersions(g: LibraryGameWire, a: Asking, words: readonly string[], places: StepPlaces): LibraryVersion[] {
+  if (a.sort !== 'any' && g.sort !== a.sort) return [];
+  if (a.mood !== 'any' && g.mood !== 'between' && g.mood !== a.mood) return [];
   const wanted = wordsOf(a.text);
-  if (!wanted.every((w) => words.some((x) => x.startsWith(w)))) return null;
+  if (!wanted.every((w) => words.some((x) => x.startsWith(w)))) return [];
   const fits = g.variants.filter(
     (v) =>
-      (a.grades.length === 0 || a.grades.some((grade) => inGrade(v, grade))) &&
+      (a.grades.length === 0 || inGrades(v, a.grades, places) > 0) &&
       (a.players === 0 || (v.players.min <= a.players && v.players.max >= a.players)) &&
       (a.minutes === 0 || (v.profile ? v.profile.minutes[2] : v.minutes) <= a.minutes) &&
       (!a.here || v.missing.length === 0) &&
       (!a.first || v.first) &&
-      (a.strand === '' || topDoses(v, 3).some(([id]) => strandOf(id) === a.strand)),
+      (a.strand === '' || topDoses(v, 3).some(([id]) => places.strand(id) === a.strand)),
   );
-  if (fits.length === 0) return null;
-  // Whose own name or steps have the words looked for stands before the others.
+  // Whose own name has the words looked for stands before the others, then what practises most of the grades.
   const own = (v: LibraryVersion): number =>
     wanted.length > 0 && wanted.every((w) => wordsOf(v.title).some((x) => x.startsWith(w))) ? 1 : 0;
-  return [...fits].sort((x, y) => own(y) - own(x))[0]!;
+  return fits.sort((x, y) => own(y) - own(x) || inGrades(y, a.grades, places) - inGrades(x, a.grades, places));
 }
 
 /** The steps met most. */
