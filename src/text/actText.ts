@@ -1,6 +1,7 @@
 import type { ActName } from '../core/items/acts';
 import { firstOf, secondOf } from '../core/items/acts/act';
-import { families, questions, shapeAt, type ShapeQuestion } from '../core/items/acts/shapes';
+import { families, questions, type ShapeQuestion } from '../core/items/acts/shapes';
+import { shapeText } from '../core/items/acts/shapeWords';
 import { fractionText } from '../core/items/fraction';
 
 /** How an act is named, said with its answer in brackets, and asked on paper; null where only things can ask it. */
@@ -18,34 +19,6 @@ const time24 = (m: number): string => `${String(Math.floor(m / 60)).padStart(2, 
 const time12 = (m: number): string => `${Math.floor(m / 60) || 12}:${String(m % 60).padStart(2, '0')}`;
 export const dayNames = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'] as const;
 const day = (n: number): string => dayNames[((n % 7) + 7) % 7]!;
-
-const shapeWords: Readonly<Record<string, string>> = {
-  circle: 'a circle',
-  oval: 'an oval',
-  'triangle-equal': 'a triangle with equal sides',
-  'triangle-two-equal': 'a triangle with two equal sides',
-  'triangle-right': 'a triangle with a right angle',
-  'triangle-uneven': 'an uneven triangle',
-  square: 'a square',
-  rectangle: 'a rectangle',
-  rhombus: 'a rhombus',
-  parallelogram: 'a parallelogram',
-  'one-pair-parallel': 'a shape with one pair of parallel sides',
-  kite: 'a kite',
-  pentagon: 'a pentagon',
-  hexagon: 'a hexagon',
-  octagon: 'an octagon',
-  'arrow-head': 'an arrow head',
-  cube: 'a cube',
-  box: 'a box',
-  pyramid: 'a pyramid',
-  prism: 'a prism',
-  ball: 'a ball',
-  can: 'a can',
-  cone: 'a cone',
-};
-/** A shape in words, with its article. */
-export const shapeText = (index: number): string => shapeWords[shapeAt(index).id] ?? 'a shape';
 
 const asked: Readonly<Record<ShapeQuestion, string>> = {
   sides: 'How many sides has',

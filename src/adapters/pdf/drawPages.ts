@@ -1,4 +1,3 @@
-import { join } from 'node:path';
 import fontkit from '@pdf-lib/fontkit';
 import { degrees, PDFDocument, type PDFPage, rgb } from 'pdf-lib';
 import type { Mark, Page } from '../../core/group/groupPages';
@@ -19,11 +18,10 @@ type Text = Extract<Mark, { kind: 'text' }>;
 export async function drawPages(title: string, pages: readonly Page[], root: string): Promise<Uint8Array> {
   const pdf = await PDFDocument.create();
   pdf.registerFontkit(fontkit);
-  const files = join(root, 'node_modules/@fontsource/andika/files');
   const textsOf = (bold: boolean): string[] =>
     pages.flatMap((p) => p.marks.flatMap((m) => (m.kind === 'text' && (m.bold ?? false) === bold ? [m.text] : [])));
-  const plain = await Face.of(pdf, files, 400, textsOf(false));
-  const bold = await Face.of(pdf, files, 700, textsOf(true));
+  const plain = await Face.of(pdf, root, 400, textsOf(false));
+  const bold = await Face.of(pdf, root, 700, textsOf(true));
   pdf.setTitle(title);
   pdf.setLanguage('en');
   pdf.setCreationDate(noDate);

@@ -2,21 +2,28 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { PDFDocument, PDFFont } from 'pdf-lib';
 
-/** Parts of one face, in the order in which a letter is looked for. */
-const parts = ['latin', 'latin-ext', 'cyrillic', 'cyrillic-ext', 'vietnamese'] as const;
 type Weight = 400 | 700;
+/** Parts of one face in the order in which a letter is looked for; signs that it has not come from a face for mathematics. */
+const parts: readonly ((weight: Weight) => string)[] = [
+  ...['latin', 'latin-ext', 'cyrillic', 'cyrillic-ext', 'vietnamese'].map(
+    (part) => (weight: Weight) => `andika/files/andika-${part}-${weight}-normal.woff`,
+  ),
+  () => 'noto-sans-math/files/noto-sans-math-latin-400-normal.woff',
+];
+/** Where the faces are installed, below the directory of packages. */
+const faces = 'node_modules/@fontsource';
 
 /** A face that embeds only the parts a document needs. */
 export class Face {
   private constructor(private readonly fonts: readonly { readonly font: PDFFont; readonly letters: ReadonlySet<number> }[]) {}
 
-  /** Embeds the parts that the texts need; the first always, for digits and signs. */
-  static async of(pdf: PDFDocument, directory: string, weight: Weight, texts: readonly string[]): Promise<Face> {
+  /** Embeds the parts that the texts need; the first always, for digits and signs. `root` holds the installed packages. */
+  static async of(pdf: PDFDocument, root: string, weight: Weight, texts: readonly string[]): Promise<Face> {
     const fonts: { font: PDFFont; letters: Set<number> }[] = [];
     const missing = new Set(texts.flatMap((t) => [...t].map((c) => c.codePointAt(0)!)));
     for (const part of parts) {
       if (fonts.length > 0 && missing.size === 0) break;
-      const font = await pdf.embedFont(readFileSync(join(directory, `andika-${part}-${weight}-normal.woff`)), { subset: true });
+      const font = await pdf.embedFont(readFileSync(join(root, faces, part(weight))), { subset: true });
       const letters = new Set(font.getCharacterSet());
       const useful = [...missing].filter((c) => letters.has(c));
       if (fonts.length > 0 && useful.length === 0) continue;

@@ -40,7 +40,7 @@ describe('a group map as PDF', () => {
     const runs = async (texts: string[]) => {
       const pdf = await PDFDocument.create();
       pdf.registerFontkit(fontkit);
-      const face = await Face.of(pdf, 'node_modules/@fontsource/andika/files', 400, texts);
+      const face = await Face.of(pdf, '.', 400, texts);
       return texts.map((t) =>
         face
           .runs(t)

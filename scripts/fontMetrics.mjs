@@ -1,0 +1,43 @@
+import { readFileSync, writeFileSync } from 'node:fs';
+import { createRequire } from 'node:module';
+
+/** Writes `src/core/print/fontMetrics.ts` from the bundled faces; a test holds the two together. */
+const fontkit = createRequire(import.meta.url)('@pdf-lib/fontkit');
+const andika = (part, weight) => `node_modules/@fontsource/andika/files/andika-${part}-${weight}-normal.woff`;
+const parts = ['latin', 'latin-ext', 'cyrillic', 'cyrillic-ext', 'vietnamese'];
+const math = 'node_modules/@fontsource/noto-sans-math/files/noto-sans-math-latin-400-normal.woff';
+const open = (file) => fontkit.create(readFileSync(file));
+
+/** Thousandths of an em by letter. */
+function widthsOf(files) {
+  const widths = new Map();
+  for (const font of files.map(open))
+    for (const c of font.characterSet)
+      if (!widths.has(c)) widths.set(c, Math.round((font.glyphForCodePoint(c).advanceWidth / font.unitsPerEm) * 1000));
+  return widths;
+}
+const plain = widthsOf([...parts.map((p) => andika(p, 400)), math]);
+const bold = widthsOf([...parts.map((p) => andika(p, 700)), math]);
+
+/** Letters in runs without a gap: where each begins, then the widths. */
+function runs(widths) {
+  const codes = [...widths.keys()].filter((c) => c >= 32 && c <= 0x2fff).sort((a, b) => a - b);
+  const found = [];
+  for (const c of codes) {
+    const last = found.at(-1);
+    if (last && last[0] + last.length - 1 === c) last.push(widths.get(c));
+    else found.push([c, widths.get(c)]);
+  }
+  return found;
+}
+writeFileSync(
+  'src/core/print/fontMetrics.ts',
+  `/**
+ * Widths of letters in thousandths of an em, in runs of [first letter, widths …]: Andika, and the mathematical face for what it
+ * has not. Made by scripts/fontMetrics.mjs from the bundled files; do not edit.
+ */
+export const plainWidths: readonly (readonly number[])[] = ${JSON.stringify(runs(plain))};
+
+export const boldWidths: readonly (readonly number[])[] = ${JSON.stringify(runs(bold))};
+`,
+);

@@ -1,0 +1,74 @@
+import { fractionCode, denominatorOf, numeratorOf } from '../../../items/fraction';
+import { oneOf, parameters, someOf, whole } from '../../../play/parameters';
+import { type Box } from '../../box';
+import { bar, fractionText, pie } from '../../pictures/fraction';
+import { cardSizes, sheetKind } from '../../sheetKind';
+
+const bottoms = [2, 3, 4, 5, 6, 8, 10, 12] as const;
+const { SCHEMA, DEFAULTS } = parameters({
+  bottoms: someOf('Parts of a whole', bottoms, [2, 4, 8]),
+  tops: oneOf('Fractions', ['one-part', 'below-one', 'up-to-two'], 'below-one'),
+  shows: someOf('Shown as', ['numerals', 'circle', 'bar'], ['numerals']),
+  copies: whole('Of each', 1, 12, 2),
+});
+type P = typeof DEFAULTS;
+interface Card {
+  readonly code: number;
+  readonly shows: P['shows'][number];
+}
+const topsOf = (p: P, of: number): number[] =>
+  Array.from({ length: p.tops === 'one-part' ? 1 : p.tops === 'below-one' ? of - 1 : 2 * of }, (_, i) => i + 1);
+
+export default sheetKind<P, readonly Card[]>({
+  id: 'fraction-cards',
+  title: 'Fraction cards',
+  about: 'Fractions as numerals, circles or bars.',
+  group: 'cards',
+  forFamilies: ['ask-for-cards', 'fill-the-whole'],
+  parametersSchema: SCHEMA,
+  example: DEFAULTS,
+  check: (p) =>
+    p.tops === 'up-to-two' && p.shows.some((s) => s !== 'numerals')
+      ? {
+          code: 'impossible-parameters',
+          field: 'shows',
+          message: 'A circle or a bar shows one whole at most; take fractions below one, or numerals.',
+        }
+      : null,
+  make: (p) =>
+    p.shows.flatMap((shows) =>
+      p.bottoms.flatMap((of) =>
+        topsOf(p, of).flatMap((n) => Array.from({ length: p.copies }, () => ({ code: fractionCode(n, of), shows }))),
+      ),
+    ),
+  verify: (made, p) => {
+    const faults: string[] = [];
+    for (const shows of p.shows)
+      for (const of of p.bottoms)
+        for (const n of topsOf(p, of))
+          if (made.filter((c) => c.shows === shows && c.code === fractionCode(n, of)).length !== p.copies)
+            faults.push(`${n}/${of} is not there ${p.copies} times.`);
+    for (const c of made)
+      if (filledShare(c) !== null && Math.abs(filledShare(c)! - numeratorOf(c.code) / denominatorOf(c.code)) > 1e-9)
+        faults.push(`${c.code} is drawn wrong.`);
+    return faults;
+  },
+  checked: (made) => `${made.length} cards; parts that are coloured were counted anew.`,
+  draw: (made) => ({
+    pieces: [{ ...cardSizes.small, count: made.length, marked: true, face: (n, { w, h }) => face(made[n]!, w, h), back: () => [] }],
+  }),
+});
+
+function face(c: Card, w: number, h: number): Box[] {
+  const [n, of] = [numeratorOf(c.code), denominatorOf(c.code)];
+  if (c.shows === 'circle') return pie(n, of, w / 2, h / 2, Math.min(w, h) * 0.4);
+  if (c.shows === 'bar') return bar(n, of, 4, h * 0.35, w - 8, h * 0.3);
+  return fractionText(n, of, 6, 10, w - 12, h - 20);
+}
+
+/** The share that is coloured, counted on the drawing; null for numerals. */
+function filledShare(c: Card): number | null {
+  if (c.shows === 'numerals') return null;
+  const parts = face(c, cardSizes.small.w, cardSizes.small.h);
+  return parts.filter((b) => b.fill !== 'white').length / parts.length;
+}

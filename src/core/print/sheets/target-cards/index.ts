@@ -1,0 +1,131 @@
+import { targetCombine } from '../../../mechanisms/target-combine';
+import { DEFAULTS as FAMILY, SCHEMA as FAMILY_SCHEMA } from '../../../mechanisms/target-combine/parameters';
+import { deal, drawDecoy, newDealer, scaleOf, solveHand } from '../../../mechanisms/target-combine/rules';
+import type { Step } from '../../../mechanisms/target-combine/solver';
+import { operationSigns } from '../../../play/arithmetic';
+import { parameters, whole } from '../../../play/parameters';
+import { type Box, circle, line, rect, text } from '../../box';
+import { fitted, paragraph } from '../../letters';
+import { numeral, written } from '../../pictures/numeral';
+import { sheetKind } from '../../sheetKind';
+
+const own = parameters({ count: whole('Cards', 1, 60, 12) });
+const DEFAULTS = { ...FAMILY, ...own.DEFAULTS };
+type P = typeof DEFAULTS;
+interface Side {
+  readonly numbers: readonly number[];
+  readonly works: boolean;
+}
+interface Card {
+  readonly sides: readonly Side[];
+  readonly stars: number;
+  readonly ways: number;
+  readonly steps: readonly Step[];
+}
+const size = { w: 60, h: 84 } as const;
+const dealTries = 60;
+
+export default sheetKind<P, readonly Card[]>({
+  id: 'target-cards',
+  title: 'Target cards',
+  about: 'Numbers that make a target, with stars for how hard it is and a way on the back; or two on a card, of which one works.',
+  group: 'to solve',
+  forFamilies: ['target-combine'],
+  parametersSchema: { ...FAMILY_SCHEMA, properties: { ...FAMILY_SCHEMA.properties, ...own.SCHEMA.properties } },
+  example: DEFAULTS,
+  check: (p) => targetCombine.check(p),
+  make: (p, { rng }) => {
+    const dealer = newDealer(p);
+    const scale = scaleOf(p);
+    const made: Card[] = [];
+    for (let tries = 0; made.length < p.count && tries < p.count * dealTries; tries++) {
+      const hand = deal(dealer, p, rng);
+      if (hand.stars < p.leastStars || hand.stars > p.mostStars) continue;
+      const right: Side = { numbers: [...dealer.numbers].map((n) => n / scale), works: true };
+      if (made.some((c) => c.sides.some((s) => s.numbers.join() === right.numbers.join()))) continue;
+      const sides = [right];
+      if (p.twoOnACard) {
+        if (!drawDecoy(dealer, p, rng)) continue;
+        const wrong: Side = { numbers: [...dealer.decoy].map((n) => n / scale), works: false };
+        if (tries % 2 === 0) sides.push(wrong);
+        else sides.unshift(wrong);
+      }
+      made.push({ sides, stars: hand.stars, ways: hand.ways, steps: hand.easiest });
+    }
+    return made;
+  },
+  verify: (made, p) => {
+    const faults: string[] = [];
+    if (made.length !== p.count) faults.push(`Only ${made.length} such cards were found; ask for fewer, or for other stars.`);
+    made.forEach((c, i) => {
+      for (const s of c.sides) {
+        const solved =
+          solveHand(
+            s.numbers.map((n) => Math.round(n * scaleOf(p))),
+            p,
+          ).stars > 0;
+        if (solved !== s.works) faults.push(`Card ${i + 1}: ${s.numbers.join(', ')} ${solved ? 'makes' : 'does not make'} ${p.target}.`);
+      }
+      if (p.twoOnACard && c.sides.filter((s) => s.works).length !== 1) faults.push(`Card ${i + 1}: not exactly one of the two works.`);
+      if (c.stars < p.leastStars || c.stars > p.mostStars) faults.push(`Card ${i + 1} has ${c.stars} stars.`);
+      const last = c.steps.at(-1);
+      if (!last || Math.abs(last.result - p.target) > 1e-9 || c.steps.some((s) => !isTrue(s)))
+        faults.push(`Card ${i + 1}: the way on its back is wrong.`);
+    });
+    return faults;
+  },
+  checked: (made, p) =>
+    `${made.length} cards, every one solved by going through all ways${p.twoOnACard ? '; of the two on a card exactly one works' : ''}; stars ${p.leastStars} to ${p.mostStars}.`,
+  draw: (made, p) => ({
+    pieces: [
+      {
+        ...size,
+        count: made.length,
+        face: (n, { w, h }) => [
+          ...stars(made[n]!.stars, w),
+          ...(made[n]!.sides.length === 1
+            ? square(made[n]!.sides[0]!.numbers, 8, 12, w - 16, 42)
+            : made[n]!.sides.flatMap((s, i) => square(s.numbers, 8, 10 + i * 30, w - 16, 28))),
+          line(8, h - 15, w - 8, h - 15, { line: 'pale', width: 0.3, frame: true }),
+          text(6, h - 13, 20, 8, 'makes', 11, { align: 'start', fill: 'soft' }),
+          fitted(w / 2 - 4, h - 13.5, w / 2 - 4, 9, written(p.target), { bold: true, most: 24, align: 'middle' }),
+        ],
+        back: (n, { w, h }) => [
+          text(0, 5, w, 6, `${made[n]!.ways} ${made[n]!.ways === 1 ? 'way' : 'ways'}; one is`, 10, { fill: 'soft' }),
+          ...made[n]!.steps.flatMap((s, i) => paragraph(4, h * 0.26 + i * 9, w - 8, sayStep(s), 15, { align: 'middle' }).boxes),
+          ...(made[n]!.sides.length === 2
+            ? [text(0, h - 14, w, 6, made[n]!.sides[0]!.works ? 'the upper one works' : 'the lower one works', 10, { fill: 'soft' })]
+            : []),
+        ],
+      },
+    ],
+  }),
+  key: (made) => made.map((c, i) => `${i + 1}: ${c.steps.map(sayStep).join(', ')}`),
+});
+
+const round = (n: number): string => written(Number(n.toFixed(4)));
+const sayStep = (s: Step): string => `${round(s.a)} ${operationSigns[s.op]} ${round(s.b)} = ${round(s.result)}`;
+function isTrue(s: Step): boolean {
+  const value = { add: s.a + s.b, subtract: s.a - s.b, multiply: s.a * s.b, divide: s.a / s.b }[s.op];
+  return Math.abs(value - s.result) < 1e-6;
+}
+
+const stars = (n: number, w: number): Box[] =>
+  Array.from({ length: n }, (_, i) => text(w - 8 - i * 6, 3, 6, 6, '★', 11, { fill: 'ochre' }));
+
+/** Numbers in the quarters of a square, so that no order suggests itself. */
+function square(numbers: readonly number[], x: number, y: number, w: number, h: number): Box[] {
+  const s = Math.min(w, h);
+  const left = x + (w - s) / 2;
+  const cells = numbers.length <= 4 ? 2 : 3;
+  const cell = s / cells;
+  return [
+    rect(left, y, s, s, { line: 'ink', width: 0.5, frame: true }),
+    ...numbers.flatMap((n, i) =>
+      numeral(left + (i % cells) * cell + 1.5, y + Math.floor(i / cells) * cell + cell * 0.22, cell - 3, cell * 0.56, written(n), {
+        most: 34,
+      }),
+    ),
+    circle(left + s / 2, y + s / 2, 0.9, { fill: 'soft', frame: true }),
+  ];
+}
