@@ -6,6 +6,7 @@ import { ensureInstalled, stop } from './ensureInstalled.mjs';
 /** Type-check, lint, unit, build, end-to-end; the last line sums all of them. */
 ensureInstalled();
 ensureChromium();
+ensurePoppler();
 mkdirSync('test-results', { recursive: true });
 rmSync('test-results/unit.json', { force: true });
 rmSync('test-results/e2e.json', { force: true });
@@ -81,19 +82,27 @@ function read(file) {
   return existsSync(file) ? JSON.parse(readFileSync(file, 'utf8')) : null;
 }
 
-function ensureChromium() {
-  const path = process.env.CHROMIUM_PATH ?? '/usr/bin/chromium';
-  if (existsSync(path)) return;
+/** What Debian has is installed where that may be; whatever is missing then is told by name, or fails by name. */
+function install(name) {
   const mayInstall =
     process.platform === 'linux' && process.getuid?.() === 0 && spawnSync('apt-get', ['--version'], { stdio: 'ignore' }).status === 0;
-  if (mayInstall) {
-    console.log('Installing Chromium for the end-to-end tests …');
-    spawnSync('apt-get', ['update', '-qq'], { stdio: 'ignore' });
-    spawnSync('apt-get', ['install', '-y', '-qq', 'chromium'], {
-      stdio: ['ignore', 'ignore', 'inherit'],
-      env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' },
-    });
-  }
+  if (!mayInstall) return;
+  console.log(`Installing ${name} for the tests …`);
+  spawnSync('apt-get', ['update', '-qq'], { stdio: 'ignore' });
+  spawnSync('apt-get', ['install', '-y', '-qq', name], {
+    stdio: ['ignore', 'ignore', 'inherit'],
+    env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' },
+  });
+}
+
+function ensureChromium() {
+  const path = process.env.CHROMIUM_PATH ?? '/usr/bin/chromium';
+  if (!existsSync(path)) install('chromium');
   if (!existsSync(path))
     stop('Chromium is missing for the end-to-end tests. Install your system’s chromium package, or set CHROMIUM_PATH to its executable.');
+}
+
+/** Reads printed sheets back; without it those checks fail by its name. */
+function ensurePoppler() {
+  if (spawnSync('pdftoppm', ['-v'], { stdio: 'ignore' }).error) install('poppler-utils');
 }

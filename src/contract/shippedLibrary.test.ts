@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { asWritten } from './countries';
 import { gradesOfSkill } from '../core/skills/gradesOfSkill';
 import { mechanismById, mechanisms } from '../core/mechanisms/registry';
 import { sortOf } from '../core/mechanisms/character';
@@ -181,7 +182,7 @@ describe('the shipped library', () => {
         expect([name, need.kind, simple.test(need.kind)]).toEqual([name, need.kind, true]);
       expect([name, variant.ages[0] <= 9]).toEqual([name, true]);
       // A page to write on at most: nothing to cut out before the first evening.
-      const work = preparationOf(m, variant.parameters, 3).map((step) => step.sort);
+      const work = preparationOf(m, variant.parameters, 3, asWritten).map((step) => step.sort);
       expect([name, work.filter((sort) => sort !== 'print')]).toEqual([name, []]);
       expect(sortOf(game.mechanism)).toBe('game');
     }

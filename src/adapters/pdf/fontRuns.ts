@@ -13,6 +13,18 @@ const parts: readonly ((weight: Weight) => string)[] = [
 /** Where the faces are installed, below the directory of packages. */
 const faces = 'node_modules/@fontsource';
 
+/** Six capitals that say a face is embedded in part (ISO 32000-1, 9.6.4); the same letters give the same ones. */
+function tagOf(letters: readonly number[]): string {
+  let hash = 2166136261;
+  for (const c of letters) hash = Math.imul(hash ^ c, 16777619) >>> 0;
+  return Array.from({ length: 6 }, () => {
+    const letter = String.fromCharCode(65 + (hash % 26));
+    hash = Math.floor(hash / 26) ^ (hash << 3);
+    hash >>>= 0;
+    return letter;
+  }).join('');
+}
+
 /** A face that embeds only the parts a document needs. */
 export class Face {
   private constructor(private readonly fonts: readonly { readonly font: PDFFont; readonly letters: ReadonlySet<number> }[]) {}
@@ -21,9 +33,12 @@ export class Face {
   static async of(pdf: PDFDocument, root: string, weight: Weight, texts: readonly string[]): Promise<Face> {
     const fonts: { font: PDFFont; letters: Set<number> }[] = [];
     const missing = new Set(texts.flatMap((t) => [...t].map((c) => c.codePointAt(0)!)));
-    for (const part of parts) {
+    const used = [...missing].sort((a, b) => a - b);
+    for (const [i, part] of parts.entries()) {
       if (fonts.length > 0 && missing.size === 0) break;
-      const font = await pdf.embedFont(readFileSync(join(root, faces, part(weight))), { subset: true });
+      const file = part(weight);
+      const customName = `${tagOf([i, weight, ...used])}+${file.startsWith('andika') ? 'Andika' : 'NotoSansMath'}-${weight === 400 ? 'Regular' : 'Bold'}`;
+      const font = await pdf.embedFont(readFileSync(join(root, faces, file)), { subset: true, customName });
       const letters = new Set(font.getCharacterSet());
       const useful = [...missing].filter((c) => letters.has(c));
       if (fonts.length > 0 && useful.length === 0) continue;

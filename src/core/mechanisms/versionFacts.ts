@@ -1,7 +1,7 @@
 import type { Country } from '../play/country';
 import type { PrepStep } from '../materials/gettingReady';
 import { minutesOfSteps } from '../materials/gettingReady';
-import { preparationFor } from '../materials/sheetWork';
+import { preparationFor } from '../print/sheetWork';
 import { type HowTo, presenceFor } from '../play/howTo';
 import { materialsFor, type MaterialNeed, numberCards } from '../play/needs';
 import type { Mechanism } from './mechanism';
@@ -20,10 +20,13 @@ export const materialsOf = (m: Mechanism, parameters: object, seats: number): Ma
   materialsFor(m.needs({ ...m.defaults, ...parameters }, seats));
 
 /** What has to be made once; cards that a usual deck has are not printed. */
-export function preparationOf(m: Mechanism, parameters: object, seats: number): PrepStep[] {
+export function preparationOf(m: Mechanism, parameters: object, seats: number, country: Country): PrepStep[] {
   const full = { ...m.defaults, ...parameters };
   const printsNumbers = materialsFor(m.needs(full, seats)).some((n) => n.kind === numberCards);
-  return preparationFor(m.sheets(full, seats).filter((s) => s.sheet !== numberCards || printsNumbers));
+  return preparationFor(
+    m.sheets(full, seats).filter((s) => s.sheet !== numberCards || printsNumbers),
+    country,
+  );
 }
 
 /** Everything that follows from the rules for a usual table of these players at these ages. */
@@ -35,7 +38,7 @@ export function versionFacts(
   country: Country,
 ): VersionFacts {
   const howTo = m.howTo({ ...m.defaults, ...parameters }, country);
-  const steps = preparationOf(m, parameters, seats);
+  const steps = preparationOf(m, parameters, seats, country);
   return {
     howTo,
     materials: materialsOf(m, parameters, seats),

@@ -157,6 +157,26 @@ const drawingOf = (asked: SheetRequest, w: number, h: number): Drawing => ({
   h,
 });
 
+/** Sheets, pieces to cut apart and cuts of what would be drawn; pages that stay whole have no pieces. */
+export function pagesOf(
+  drawn: Drawn,
+  asked: Pick<SheetRequest, 'paper' | 'copies' | 'form' | 'gutter'>,
+): { readonly sheets: number; readonly pieces: number; readonly cuts: number } {
+  let [sheets, pieces, cuts] = [0, 0, 0];
+  for (const set of drawn.pieces ?? []) {
+    const grid = gridOf(set, asked);
+    if (!grid) continue;
+    const count = set.count * asked.copies;
+    const aPage = grid.columns * grid.rows;
+    pieces += count;
+    for (let first = 0; first < count; first += aPage) {
+      sheets++;
+      cuts += cutsOf(grid, Math.ceil(Math.min(aPage, count - first) / grid.columns));
+    }
+  }
+  return { sheets: sheets + (drawn.whole?.count ?? 0) * asked.copies, pieces, cuts };
+}
+
 interface Grid {
   readonly columns: number;
   readonly rows: number;
@@ -170,7 +190,7 @@ interface Grid {
 /** How much larger pieces are in the large form. */
 const largeBy = 1.45;
 
-function gridOf(set: Pieces, asked: SheetRequest): Grid | null {
+function gridOf(set: Pick<Pieces, 'w' | 'h'>, asked: Pick<SheetRequest, 'paper' | 'form' | 'gutter'>): Grid | null {
   const { w: width, h: height } = papers[asked.paper];
   const side = blankEdge + markLength + markGap;
   const roomW = width - 2 * side;
@@ -213,7 +233,7 @@ function pieceSheet(set: Pieces, g: Grid, asked: SheetRequest, first: number, he
       boxes.push(...shift(long ? face : upsideDown(face, g.w, g.h), bx, by));
     }
   }
-  if (side === 'front') boxes.push(...cutMarks(xs, ys, g));
+  if (side === 'front') boxes.push(...cutMarks(xs, ys));
   return { width, height, side, boxes };
 }
 
@@ -235,7 +255,7 @@ function backOf(set: Pieces, n: number, asked: SheetRequest, at: Drawing, g: Gri
   ];
 }
 
-function cutMarks(xs: ReadonlySet<number>, ys: ReadonlySet<number>, g: Grid): Box[] {
+function cutMarks(xs: ReadonlySet<number>, ys: ReadonlySet<number>): Box[] {
   const [left, right] = [Math.min(...xs), Math.max(...xs)];
   const [top, bottom] = [Math.min(...ys), Math.max(...ys)];
   const style = { line: 'soft', width: 0.2, frame: true } as const;
@@ -249,7 +269,6 @@ function cutMarks(xs: ReadonlySet<number>, ys: ReadonlySet<number>, g: Grid): Bo
       cut(left - markGap - markLength, y, left - markGap, y),
       cut(right + markGap, y, right + markGap + markLength, y),
     ]),
-    ...(g.gutter > 0 ? [] : []),
   ];
 }
 

@@ -51,5 +51,5 @@ export const angleAim: Mechanism<AngleParameters> = {
     { kind: 'paper', quantity: seats },
     { kind: 'pencils', quantity: seats },
   ],
-  sheets: (p) => [{ sheet: 'number-cards', copies: 1, data: { low: 1, high: p.most / p.step - 1, copies: 1, times: p.step } }],
+  sheets: (p) => [{ sheet: 'number-cards', copies: 1, data: { low: p.step, high: p.most - p.step, by: p.step, copies: 1 } }],
 };

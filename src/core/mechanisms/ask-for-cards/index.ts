@@ -81,10 +81,8 @@ export const askForCards: Mechanism<AskParameters> = {
     { kind: 'card-stand', quantity: seats },
   ],
   sheets: (p) => [
-    {
-      sheet: p.relation === 'are-equal-fractions' ? 'fraction-cards' : 'number-cards',
-      copies: 1,
-      data: { low: p.lowest, high: p.highest, copies: p.copies },
-    },
+    p.relation === 'are-equal-fractions'
+      ? { sheet: 'fraction-cards', copies: 1, data: { fractions: 'equal-ones', copies: 1, forms: p.copies } }
+      : { sheet: 'number-cards', copies: 1, data: { low: p.lowest, high: p.highest, by: p.by, copies: p.copies } },
   ],
 };

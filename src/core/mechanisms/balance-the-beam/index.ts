@@ -46,5 +46,5 @@ export const balanceTheBeam: Mechanism<BeamParameters> = {
   simultaneous: () => false,
   createTable,
   needs: () => [{ kind: 'balance-beam', quantity: 1 }],
-  sheets: (p, seats) => [{ sheet: 'beam-tasks', copies: seats, data: { pegs: p.pegs, left: p.left, right: p.right, tasks: p.tasks } }],
+  sheets: (p, seats) => [{ sheet: 'beam-tasks', copies: 1, data: { ...p, count: Math.min(60, p.tasks * seats) } }],
 };

@@ -57,5 +57,5 @@ export const boundGuess: Mechanism<BoundGuessParameters> = {
     { kind: 'pegs', quantity: 2 },
     { kind: 'two-colour-counters', quantity: p.points },
   ],
-  sheets: (p) => [{ sheet: 'number-line', copies: 1, data: { low: p.low, high: p.high } }],
+  sheets: (p) => [{ sheet: 'number-line', copies: 1, data: { low: p.low, high: p.high, lines: 1 } }],
 };

@@ -50,10 +50,14 @@ export const boxesAndNets: Mechanism<BoxesParameters> = {
           ]
         : [{ kind: 'tangram-pieces', quantity: 1 }],
   sheets: (p) => [
-    {
-      sheet: p.task === 'which-face-opposite' ? 'net-sheet' : 'figure-cards',
-      copies: 1,
-      data: { task: p.task, count: 12, longest: p.longest, pieces: p.pieces },
-    },
+    p.task === 'which-face-opposite'
+      ? { sheet: 'net-sheet', copies: 1, data: {} }
+      : p.task === 'how-many-cubes'
+        ? {
+            sheet: 'figure-cards',
+            copies: 1,
+            data: { figure: 'boxes-of-cubes', longest: p.longest, count: Math.min(12, (p.longest - 1) ** 3) },
+          }
+        : { sheet: 'figure-cards', copies: 1, data: { figure: 'joined-squares', pieces: p.pieces, count: 12 } },
   ],
 };

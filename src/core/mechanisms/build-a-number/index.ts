@@ -52,5 +52,5 @@ export const buildANumber: Mechanism<BuildParameters> = {
           { kind: 'linking-cubes', quantity: 19 * seats },
           ...(p.highest >= 100 ? [{ kind: 'hundred-squares', quantity: 9 * seats }] : []),
         ],
-  sheets: (p) => [{ sheet: 'number-cards', copies: 1, data: { low: p.lowest, high: p.highest, asked: p.asked } }],
+  sheets: (p) => [{ sheet: 'number-cards', copies: 1, data: { low: p.lowest, high: p.highest, copies: 1, some: 60 } }],
 };

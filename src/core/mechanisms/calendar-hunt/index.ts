@@ -45,6 +45,6 @@ export const calendarHunt: Mechanism<CalendarParameters> = {
   sheets: (p) => [
     p.cards === 'days-later'
       ? { sheet: 'number-cards', copies: 1, data: { low: 1, high: p.most, copies: 2 } }
-      : { sheet: 'time-cards', copies: 1, data: { cards: p.cards, step: p.step, longest: p.longest } },
+      : { sheet: 'time-cards', copies: 1, data: { cards: p.cards, step: p.step, longest: p.longest, count: 24 } },
   ],
 };

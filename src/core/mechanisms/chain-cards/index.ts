@@ -48,7 +48,5 @@ export const chainCards: Mechanism<ChainParameters> = {
   simultaneous: (p) => p.everyone,
   createTable,
   needs: () => [{ kind: 'chain-card-set', quantity: 1 }],
-  sheets: (p) => [
-    { sheet: 'chain-cards', copies: 1, data: { cards: p.cards, operation: p.operation, highest: p.highest, shows: p.shows } },
-  ],
+  sheets: (p) => [{ sheet: 'chain-cards', copies: 1, data: { ...p } }],
 };

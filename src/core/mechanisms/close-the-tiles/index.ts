@@ -62,5 +62,5 @@ export const closeTheTiles: Mechanism<CloseParameters> = {
     { cards: [1, p.tiles], each: seats },
   ],
   // Cards 1 to 10 of a usual deck lie for the tiles.
-  sheets: (p, seats) => (p.tiles <= 10 ? [] : [{ sheet: 'tile-strip', copies: seats, data: { tiles: p.tiles } }]),
+  sheets: (p, seats) => (p.tiles <= 10 ? [] : [{ sheet: 'tile-strip', copies: 1, data: { tiles: p.tiles, strips: seats } }]),
 };

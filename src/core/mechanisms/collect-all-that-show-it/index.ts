@@ -49,5 +49,11 @@ export const collectAll: Mechanism<CollectParameters> = {
         ? { cards: [p.lowest, p.highest], each: p.each }
         : { kind: 'dot-cards', quantity: 1 },
   ],
-  sheets: (p) => [{ sheet: 'show-cards', copies: 1, data: { low: p.lowest, high: p.highest, each: p.each, shows: p.shows } }],
+  sheets: (p) => [
+    {
+      sheet: 'amount-cards',
+      copies: 1,
+      data: { low: p.lowest, high: p.highest, each: p.each, looks: [p.shows === 'pips' ? 'like-a-die' : p.shows] },
+    },
+  ],
 };

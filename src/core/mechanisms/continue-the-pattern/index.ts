@@ -45,11 +45,5 @@ export const continueThePattern: Mechanism<PatternParameters> = {
   simultaneous: () => true,
   createTable,
   needs: (_p, seats) => [{ kind: 'two-colour-counters', quantity: 12 * seats }],
-  sheets: (p, seats) => [
-    {
-      sheet: 'pattern-strips',
-      copies: seats,
-      data: { kind: p.kind, shortest: p.shortest, longest: p.longest, shown: p.shown, step: p.step, count: p.tasks },
-    },
-  ],
+  sheets: (p, seats) => [{ sheet: 'pattern-strips', copies: 1, data: { ...p, count: Math.min(60, p.tasks * seats) } }],
 };

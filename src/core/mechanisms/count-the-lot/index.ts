@@ -44,5 +44,5 @@ export const countTheLot: Mechanism<LotParameters> = {
   createTable,
   needs: (p, seats) => [p.pieces === 'coins' ? { kind: 'coins', quantity: 1 } : { kind: 'two-colour-counters', quantity: p.most * seats }],
   sheets: (p) =>
-    p.pieces === 'coins' ? [{ sheet: 'coin-cards', copies: 1, data: { coins: p.coins, fewest: p.fewest, most: p.most } }] : [],
+    p.pieces === 'coins' ? [{ sheet: 'coin-cards', copies: 1, data: { coins: p.coins, fewest: p.fewest, most: p.most, count: 12 } }] : [],
 };

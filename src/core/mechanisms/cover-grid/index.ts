@@ -5,7 +5,7 @@ import type { Mechanism } from '../mechanism';
 import { type CoverParameters, DEFAULTS, SCHEMA } from './parameters';
 import { howTo } from './howTo';
 import { createTable } from './playOut';
-import { answersOf, cellsOf, factsFor, linesOf, poolOf } from './rules';
+import { cellsOf, factsFor, linesOf, poolOf } from './rules';
 
 const operationOf: Readonly<Record<Exclude<CoverParameters['relation'], ActHalf>, Operation>> = {
   number: 'read-numeral',
@@ -68,12 +68,5 @@ export const coverGrid: Mechanism<CoverParameters> = {
     isActHalf(p.relation) ? { kind: 'paper', quantity: seats } : { kind: 'grid-cards', quantity: seats },
     { kind: 'two-colour-counters', quantity: 10 * seats },
   ],
-  sheets: (p, seats) => [
-    {
-      sheet: 'grid-cards',
-      copies: isActHalf(p.relation) ? 0 : seats,
-      data: { size: p.size, freeCentre: p.freeCentre, numbers: isActHalf(p.relation) ? answersOf(p) : poolOf(p) },
-    },
-    { sheet: 'call-cards', copies: 1, data: { relation: p.relation, numbers: poolOf(p) } },
-  ],
+  sheets: (p, seats) => [{ sheet: 'grid-cards', copies: 1, data: { ...p, cards: isActHalf(p.relation) ? 0 : seats } }],
 };

@@ -44,7 +44,5 @@ export const dealOrderPuzzle: Mechanism<DealOrderParameters> = {
   simultaneous: () => true,
   createTable,
   needs: (p, seats) => [p.step === 1 ? { cards: [1, p.cards], each: seats } : { kind: numberCards, quantity: seats }],
-  sheets: (p, seats) => [
-    { sheet: 'slot-row', copies: p.help === 'row-of-slots' ? seats : 0, data: { cards: p.cards, arrangement: arrangement(p) } },
-  ],
+  sheets: (p, seats) => [{ sheet: 'slot-row', copies: p.help === 'row-of-slots' ? seats : 0, data: { ...p } }],
 };

@@ -61,5 +61,5 @@ export const edgeTiles: Mechanism<EdgeTileParameters> = {
     { kind: 'edge-tiles', quantity: 1 },
     { kind: 'recording-sheet', quantity: seats },
   ],
-  sheets: (p) => [{ sheet: 'edge-tiles', copies: 1, data: { tiles: p.tiles, colours: p.colours, low: p.lowest, high: p.highest } }],
+  sheets: (p) => [{ sheet: 'edge-tiles', copies: 1, data: { ...p } }],
 };

@@ -45,5 +45,11 @@ export const factWheel: Mechanism<WheelParameters> = {
     { kind: 'fact-wheel', quantity: 1 },
     { kind: 'recording-sheet', quantity: seats },
   ],
-  sheets: (p, seats) => [{ sheet: 'fact-wheel', copies: seats, data: { operation: p.operation, fixed: p.fixed, from: p.from, to: p.to } }],
+  sheets: (p, seats) => [
+    {
+      sheet: 'fact-wheel',
+      copies: 1,
+      data: { operation: p.operation, fixed: p.fixed, from: p.from, to: p.to, wheels: Math.min(6, seats) },
+    },
+  ],
 };

@@ -7,6 +7,19 @@ import { dieOf } from './rules';
 
 const offGrid = { a: [0, 0], b: [0, 0] } as const;
 
+/** Parts of a whole that the name of a set of pieces tells. */
+const bottoms: Readonly<Record<string, number>> = {
+  halves: 2,
+  thirds: 3,
+  quarters: 4,
+  fifths: 5,
+  sixths: 6,
+  eighths: 8,
+  tenths: 10,
+  twelfths: 12,
+};
+const bottomsOf = (pieces: string): number[] => pieces.split('-').map((name) => bottoms[name]!);
+
 export const fillTheWhole: Mechanism<FillParameters> = {
   id: 'fill-the-whole',
   title: 'Fill the whole',
@@ -42,6 +55,6 @@ export const fillTheWhole: Mechanism<FillParameters> = {
   ],
   sheets: (p, seats) => [
     { sheet: 'fraction-pieces', copies: seats, data: { pieces: p.pieces, wholes: p.wholes } },
-    { sheet: 'fraction-cards', copies: 1, data: { pieces: p.pieces } },
+    { sheet: 'fraction-cards', copies: 1, data: { bottoms: bottomsOf(p.pieces), tops: 'one-part', copies: 4 } },
   ],
 };

@@ -43,11 +43,5 @@ export const matchSets: Mechanism<MatchParameters> = {
     { kind: 'match-halves', quantity: 1 },
     { kind: 'sand-timer', quantity: 1 },
   ],
-  sheets: (p) => [
-    {
-      sheet: 'match-halves',
-      copies: 1,
-      data: { halves: p.halves, sets: p.sets, low: p.lowest, high: p.highest, clockStep: p.clockStep, roundTo: p.roundTo, coins: p.coins },
-    },
-  ],
+  sheets: (p) => [{ sheet: 'match-halves', copies: 1, data: { ...p } }],
 };

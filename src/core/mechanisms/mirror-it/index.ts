@@ -42,7 +42,5 @@ export const mirrorIt: Mechanism<MirrorParameters> = {
     { kind: 'pencils', quantity: seats },
     { kind: 'mirror-tile', quantity: Math.ceil(seats / 2) },
   ],
-  sheets: (p, seats) => [
-    { sheet: 'mirror-cards', copies: seats, data: { line: p.line, grid: p.grid, rows: p.rows, filled: p.filled, count: p.tasks } },
-  ],
+  sheets: (p, seats) => [{ sheet: 'mirror-cards', copies: seats, data: { ...p, count: p.tasks } }],
 };

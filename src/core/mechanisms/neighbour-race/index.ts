@@ -53,7 +53,5 @@ export const neighbourRace: Mechanism<NeighbourParameters> = {
     { kind: 'pegs', quantity: seats },
     { chances: [1, p.faces], count: p.choose },
   ],
-  sheets: (p) => [
-    { sheet: 'hex-board', copies: 1, data: { rows: p.rows, width: p.width, ways: p.ways, faces: p.faces, board: p.board, rule: p.rule } },
-  ],
+  sheets: (p) => [{ sheet: 'hex-board', copies: 1, data: { ...p } }],
 };

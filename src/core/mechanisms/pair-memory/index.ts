@@ -78,14 +78,5 @@ export const pairMemory: Mechanism<PairMemoryParameters> = {
       : { kind: 'pair-cards', quantity: 1 },
   ],
   // Pairs of plain numbers come out of any deck that reaches so far.
-  sheets: (p) =>
-    isOfNumbers(p) && p.by === 1 && p.highestCard <= 10
-      ? []
-      : [
-          {
-            sheet: 'pair-cards',
-            copies: 1,
-            data: { pairs: pairsOf(p).slice(0, (p.rows * p.columns) / 2), firstLook: p.firstLook, secondLook: p.secondLook },
-          },
-        ],
+  sheets: (p) => (isOfNumbers(p) && p.by === 1 && p.highestCard <= 10 ? [] : [{ sheet: 'pair-cards', copies: 1, data: { ...p } }]),
 };

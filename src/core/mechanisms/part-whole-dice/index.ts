@@ -41,5 +41,7 @@ export const partWholeDice: Mechanism<PartWholeParameters> = {
     { kind: 'recording-sheet', quantity: seats },
     { kind: 'pencils', quantity: seats },
   ],
-  sheets: (p, seats) => [{ sheet: 'colour-grid', copies: seats, data: { rows: p.faces - p.lowestFace + 1, cells: p.cells } }],
+  sheets: (p, seats) => [
+    { sheet: 'colour-grid', copies: Math.ceil(seats / 2), data: { rows: p.faces - p.lowestFace + 1, cells: p.cells } },
+  ],
 };

@@ -46,5 +46,5 @@ export const productBoard: Mechanism<ProductBoardParameters> = {
     { kind: 'product-board', quantity: 1 },
     { kind: 'two-colour-counters', quantity: 18 * Math.max(1, seats - 1) + (p.highest > 0 ? 2 : 0) },
   ],
-  sheets: (p) => [{ sheet: 'product-board', copies: 1, data: { low: p.lowest, high: p.highest, board: p.board, operation: p.operation } }],
+  sheets: (p) => [{ sheet: 'product-board', copies: 1, data: { ...p } }],
 };

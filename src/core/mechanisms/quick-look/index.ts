@@ -4,6 +4,9 @@ import { DEFAULTS, type QuickLookParameters, SCHEMA } from './parameters';
 import { howTo } from './howTo';
 import { createTable } from './playOut';
 
+/** How the cards of a version are drawn. */
+const looks = { 'like-a-die': 'like-a-die', 'in-two-groups': 'two-groups', 'in-a-ten-frame': 'ten-frame', anyhow: 'scattered' } as const;
+
 export const quickLook: Mechanism<QuickLookParameters> = {
   id: 'quick-look',
   title: 'Quick look',
@@ -44,5 +47,5 @@ export const quickLook: Mechanism<QuickLookParameters> = {
   simultaneous: () => true,
   createTable,
   needs: (p) => [{ kind: p.layout === 'in-a-ten-frame' ? 'ten-frame-cards' : 'dot-cards', quantity: 1 }],
-  sheets: (p) => [{ sheet: 'dot-cards', copies: 1, data: { low: p.lowest, high: p.highest, layout: p.layout } }],
+  sheets: (p) => [{ sheet: 'amount-cards', copies: 1, data: { low: p.lowest, high: p.highest, each: 3, looks: [looks[p.layout]] } }],
 };

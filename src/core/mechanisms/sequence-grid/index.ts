@@ -56,8 +56,8 @@ export const sequenceGrid: Mechanism<SequenceParameters> = {
   sheets: (p, seats) => [
     {
       sheet: 'sequence-grid',
-      copies: p.form === 'each-own-grid' ? seats : 1,
-      data: { start: p.start, step: p.direction === 'forward' ? p.step : -p.step, rows: p.rows, columns: p.columns, blanks: p.blanks },
+      copies: p.form === 'each-own-grid' ? Math.ceil(seats / 2) : 1,
+      data: { ...p, grids: p.form === 'each-own-grid' ? 2 : 1 },
     },
   ],
 };

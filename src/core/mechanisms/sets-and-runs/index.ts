@@ -58,5 +58,5 @@ export const setsAndRuns: Mechanism<SetsParameters> = {
     { kind: 'pair-cards', quantity: 1 },
     { kind: 'card-stand', quantity: seats },
   ],
-  sheets: (p) => [{ sheet: 'set-cards', copies: 1, data: { cards: p.cards, groups: groupsOf(p), step: p.step } }],
+  sheets: (p) => [{ sheet: 'set-cards', copies: 1, data: { ...p } }],
 };

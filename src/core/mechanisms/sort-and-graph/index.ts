@@ -61,6 +61,10 @@ export const sortAndGraph: Mechanism<GraphParameters> = {
     { kind: 'recording-sheet', quantity: p.together ? 1 : seats },
   ],
   sheets: (p, seats) => [
-    { sheet: 'graph-sheet', copies: p.together ? 1 : seats, data: { trays: p.trays, record: p.record, scale: p.scale, pieces: p.pieces } },
+    {
+      sheet: 'graph-sheet',
+      copies: p.together ? 1 : seats,
+      data: { trays: p.trays, record: p.record, scale: p.scale, most: Math.min(100, Math.ceil((2 * p.pieces) / p.trays)) },
+    },
   ],
 };

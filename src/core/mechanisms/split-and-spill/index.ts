@@ -67,5 +67,6 @@ export const splitAndSpill: Mechanism<SplitParameters> = {
         ]),
     ...(p.record ? [{ kind: 'recording-sheet', quantity: seats }] : []),
   ],
-  sheets: (p, seats) => (p.record ? [{ sheet: 'recording-sheet', copies: seats, data: { counters: p.counters, lines: p.rounds } }] : []),
+  sheets: (p, seats) =>
+    p.record ? [{ sheet: 'recording-sheet', copies: seats, data: { records: 'splits', counters: p.counters, lines: p.rounds } }] : [],
 };

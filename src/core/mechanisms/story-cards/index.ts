@@ -38,7 +38,5 @@ export const storyCards: Mechanism<StoryParameters> = {
     { kind: 'story-card-set', quantity: 1 },
     { kind: 'two-colour-counters', quantity: Math.min(20, p.highest) },
   ],
-  sheets: (p) => [
-    { sheet: 'story-cards', copies: 1, data: { situations: p.situations, unknowns: p.unknowns, low: p.lowest, high: p.highest } },
-  ],
+  sheets: (p, seats) => [{ sheet: 'story-cards', copies: 1, data: { ...p, count: Math.min(120, Math.max(12, p.cards * seats)) } }],
 };

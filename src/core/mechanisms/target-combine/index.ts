@@ -80,19 +80,5 @@ export const targetCombine: Mechanism<TargetCombineParameters> = {
     { kind: 'target-cards', quantity: 1 },
     { kind: 'paper', quantity: 1 },
   ],
-  sheets: (p) => [
-    {
-      sheet: 'target-cards',
-      copies: 1,
-      data: {
-        numbers: p.numbers,
-        target: p.target,
-        leastStars: p.leastStars,
-        mostStars: p.mostStars,
-        count: p.hands,
-        cards: p.cards,
-        twoOnACard: p.twoOnACard,
-      },
-    },
-  ],
+  sheets: (p) => [{ sheet: 'target-cards', copies: 1, data: { ...p, count: Math.max(12, 2 * p.hands) } }],
 };

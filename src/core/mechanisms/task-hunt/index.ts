@@ -59,12 +59,5 @@ export const taskHunt: Mechanism<HuntParameters> = {
     { kind: 'recording-sheet', quantity: seats },
     { kind: 'pencils', quantity: seats },
   ],
-  sheets: (p, seats) => [
-    {
-      sheet: 'task-cards',
-      copies: 1,
-      data: { tasks: p.tasks, labels: p.labels, operations: p.operations, low: p.lowest, high: p.highest },
-    },
-    { sheet: 'recording-sheet', copies: seats, data: { boxes: p.tasks, labels: p.labels } },
-  ],
+  sheets: (p, seats) => [{ sheet: 'task-cards', copies: 1, data: { ...p, sheets: seats } }],
 };

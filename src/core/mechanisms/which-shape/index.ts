@@ -40,5 +40,5 @@ export const whichShape: Mechanism<WhichShapeParameters> = {
   simultaneous: () => false,
   createTable,
   needs: (p) => [p.shapes === 'solids' ? { kind: 'solid-shapes', quantity: 1 } : { kind: 'shape-cards', quantity: 1 }],
-  sheets: (p) => (p.shapes === 'solids' ? [] : [{ sheet: 'shape-cards', copies: 1, data: { shapes: p.shapes, laid: p.laid } }]),
+  sheets: (p) => (p.shapes === 'solids' ? [] : [{ sheet: 'shape-cards', copies: 1, data: { shapes: p.shapes, copies: 1 } }]),
 };

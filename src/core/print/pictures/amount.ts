@@ -13,6 +13,7 @@ export const amountLooks = [
   'two-rows',
   'ring',
   'scattered',
+  'two-groups',
   'tally',
   'words',
   'beads',
@@ -30,6 +31,7 @@ export const mostShown: Readonly<Record<AmountLook, number>> = {
   'two-rows': 20,
   ring: 12,
   scattered: 12,
+  'two-groups': 12,
   tally: 30,
   words: 100,
   beads: 100,
@@ -269,6 +271,11 @@ export function amount(look: AmountLook, n: number, x: number, y: number, w: num
       return ring(n, x, y, w, h);
     case 'scattered':
       return scattered(n, x, y, w, h, rng);
+    case 'two-groups': {
+      const s = Math.min(w / 2 - 2, h);
+      const first = Math.ceil(n / 2);
+      return [...diePips(first, x + w / 4 - s / 2, y + (h - s) / 2, s), ...diePips(n - first, x + (3 * w) / 4 - s / 2, y + (h - s) / 2, s)];
+    }
     case 'tally':
       return tally(n, x, y, w, h);
     case 'beads':

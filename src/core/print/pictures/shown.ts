@@ -127,8 +127,8 @@ export function drawShown(s: Shown, x: number, y: number, w: number, h: number, 
 
 const facings = ['upright', 'turned a quarter', 'turned half round', 'turned three quarters'];
 
-/** The same in words, for keys and for finding what is twice the same. */
-export function sayShown(s: Shown, country: Country): string {
+/** The same in words, for keys and for telling what is wrong; money is told in hundredths. */
+export function sayShown(s: Shown): string {
   switch (s.as) {
     case 'words':
       return s.words;
@@ -143,9 +143,9 @@ export function sayShown(s: Shown, country: Country): string {
     case 'clock':
       return `a clock at ${clockText(s.minutes)}`;
     case 'coins':
-      return s.coins.map((c) => worthText(c, country)).join(' + ');
+      return s.coins.join(' + ');
     case 'worth':
-      return worthText(s.hundredths, country);
+      return String(s.hundredths);
     case 'shape':
       return shapeText(s.index);
     case 'letter':

@@ -1,6 +1,7 @@
 import { oppositeFace } from '../../../items/acts/shapes';
 import { parameters, whole } from '../../../play/parameters';
-import { type Box, line, polygon, rect, text } from '../../box';
+import { type Box, line, polygon, rect } from '../../box';
+import { fitted } from '../../letters';
 import { numeral } from '../../pictures/numeral';
 import { sheetKind } from '../../sheetKind';
 import { oneOf } from '../../../play/parameters';
@@ -168,7 +169,10 @@ function net(made: readonly string[], p: P): Box[] {
   return [
     ...flaps,
     ...squares,
-    text(x0 + 2.1 * s, y0 + 2.3 * s, 36, 5, 'fold the dashed lines, glue the flaps', 7, { align: 'start', fill: 'soft', frame: true }),
+    {
+      ...fitted(x0 + 2.3 * s, y0 + 2.3 * s, 34, 4, 'fold the dashed lines, glue the flaps', { most: 7, fill: 'soft', align: 'start' }),
+      frame: true,
+    },
   ];
 }
 const flapStyle = { line: 'soft', width: 0.3, frame: true } as const;

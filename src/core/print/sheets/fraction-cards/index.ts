@@ -1,3 +1,4 @@
+import { equalFractions } from '../../../mechanisms/ask-for-cards/rules';
 import { fractionCode, denominatorOf, numeratorOf } from '../../../items/fraction';
 import { oneOf, parameters, someOf, whole } from '../../../play/parameters';
 import { type Box } from '../../box';
@@ -6,6 +7,8 @@ import { cardSizes, sheetKind } from '../../sheetKind';
 
 const bottoms = [2, 3, 4, 5, 6, 8, 10, 12] as const;
 const { SCHEMA, DEFAULTS } = parameters({
+  fractions: oneOf('Cards', ['every-fraction', 'equal-ones'], 'every-fraction'),
+  forms: whole('Forms of each equal one', 2, 4, 4),
   bottoms: someOf('Parts of a whole', bottoms, [2, 4, 8]),
   tops: oneOf('Fractions', ['one-part', 'below-one', 'up-to-two'], 'below-one'),
   shows: someOf('Shown as', ['numerals', 'circle', 'bar'], ['numerals']),
@@ -16,8 +19,12 @@ interface Card {
   readonly code: number;
   readonly shows: P['shows'][number];
 }
-const topsOf = (p: P, of: number): number[] =>
-  Array.from({ length: p.tops === 'one-part' ? 1 : p.tops === 'below-one' ? of - 1 : 2 * of }, (_, i) => i + 1);
+/** The fractions a set is made of, each once. */
+function codesOf(p: P): number[] {
+  if (p.fractions === 'equal-ones') return equalFractions.flatMap((forms) => forms.slice(0, p.forms).map(([n, of]) => fractionCode(n, of)));
+  const tops = (of: number): number => (p.tops === 'one-part' ? 1 : p.tops === 'below-one' ? of - 1 : 2 * of);
+  return p.bottoms.flatMap((of) => Array.from({ length: tops(of) }, (_, i) => fractionCode(i + 1, of)));
+}
 
 export default sheetKind<P, readonly Card[]>({
   id: 'fraction-cards',
@@ -28,26 +35,20 @@ export default sheetKind<P, readonly Card[]>({
   parametersSchema: SCHEMA,
   example: DEFAULTS,
   check: (p) =>
-    p.tops === 'up-to-two' && p.shows.some((s) => s !== 'numerals')
+    p.fractions === 'every-fraction' && p.tops === 'up-to-two' && p.shows.some((s) => s !== 'numerals')
       ? {
           code: 'impossible-parameters',
           field: 'shows',
           message: 'A circle or a bar shows one whole at most; take fractions below one, or numerals.',
         }
       : null,
-  make: (p) =>
-    p.shows.flatMap((shows) =>
-      p.bottoms.flatMap((of) =>
-        topsOf(p, of).flatMap((n) => Array.from({ length: p.copies }, () => ({ code: fractionCode(n, of), shows }))),
-      ),
-    ),
+  make: (p) => p.shows.flatMap((shows) => codesOf(p).flatMap((code) => Array.from({ length: p.copies }, () => ({ code, shows })))),
   verify: (made, p) => {
     const faults: string[] = [];
     for (const shows of p.shows)
-      for (const of of p.bottoms)
-        for (const n of topsOf(p, of))
-          if (made.filter((c) => c.shows === shows && c.code === fractionCode(n, of)).length !== p.copies)
-            faults.push(`${n}/${of} is not there ${p.copies} times.`);
+      for (const code of codesOf(p))
+        if (made.filter((c) => c.shows === shows && c.code === code).length !== p.copies)
+          faults.push(`${numeratorOf(code)}/${denominatorOf(code)} is not there ${p.copies} times.`);
     for (const c of made)
       if (filledShare(c) !== null && Math.abs(filledShare(c)! - numeratorOf(c.code) / denominatorOf(c.code)) > 1e-9)
         faults.push(`${c.code} is drawn wrong.`);

@@ -1,46 +1,54 @@
 import { coverGrid } from '../../../mechanisms/cover-grid';
-import { DEFAULTS as FAMILY, SCHEMA as FAMILY_SCHEMA, type CoverParameters } from '../../../mechanisms/cover-grid/parameters';
-import { answersOf, cellsOf, factsFor, hasFreeCentre, linesOf, poolOf, tasksOf } from '../../../mechanisms/cover-grid/rules';
-import { actHalves, isActHalf } from '../../../play/actHalves';
+import { type CoverParameters, DEFAULTS as FAMILY, SCHEMA as FAMILY_SCHEMA } from '../../../mechanisms/cover-grid/parameters';
+import { cellsOf, factsFor, hasFreeCentre, linesOf, poolOf, tasksOf } from '../../../mechanisms/cover-grid/rules';
+import { isActHalf } from '../../../play/actHalves';
 import { parameters, whole, yesNo } from '../../../play/parameters';
-import { below, shuffle } from '../../../shared/rng';
+import { below, type Rng, shuffle } from '../../../shared/rng';
 import { type Box, circle, rect } from '../../box';
-import { boxedParagraph } from '../../letters';
-import { canBeTurned, numeral } from '../../pictures/numeral';
-import { cardSizes, sheetKind } from '../../sheetKind';
+import { actShown, both } from '../../pictures/actShown';
+import { drawShown, sayShown, type Shown } from '../../pictures/shown';
+import { cardSizes, type Drawing, sheetKind } from '../../sheetKind';
 
-const own = parameters({ cards: whole('Cards to play on', 1, 60, 6), caller: yesNo('With the caller’s cards', true) });
+const own = parameters({
+  cards: whole('Cards to play on (0: the caller’s only)', 0, 60, 6),
+  caller: yesNo('With the caller’s cards', true),
+});
 const DEFAULTS = { ...FAMILY, ...own.DEFAULTS };
 type P = typeof DEFAULTS;
 interface Call {
-  readonly words: string;
-  readonly covers: string;
+  readonly asks: Shown;
+  readonly covers: Shown;
+  /** What the answer is worth: two calls of one worth would cover the same. */
+  readonly worth: string;
 }
 interface Made {
-  /** What stands in the cells of each card, row by row; a free middle is empty. */
-  readonly cards: readonly (readonly string[])[];
+  /** Calls whose answers stand in the cells of each card, row by row; −1 is a free middle. */
+  readonly cards: readonly (readonly number[])[];
   readonly calls: readonly Call[];
 }
 const signs: Readonly<Record<string, string>> = { sum: '+', difference: '−', product: '×' };
-const seedTries = 200;
+const free = -1;
+/** Shuffles that are tried for each card before there are no more different ones. */
+const cardTries = 200;
 
 /** What the caller may call for each thing that can be covered. */
-function callsOf(p: CoverParameters, pick: (n: number) => number): Call[] {
+function callsOf(p: CoverParameters, rng: Rng): Call[] {
   const { relation } = p;
-  if (isActHalf(relation)) {
-    const answers = answersOf(p);
-    return tasksOf(p).map(([a, b], i) => ({ words: actHalves[relation].pair(a, b)[0], covers: answers[i]! }));
-  }
+  if (isActHalf(relation))
+    return tasksOf(p).map(([a, b], n) => {
+      const [asks, covers] = actShown(relation, a, b, n);
+      return { asks: asks.shown, covers: covers.shown, worth: covers.worth };
+    });
   return poolOf(p).map((n) => {
     const facts = factsFor(p, n);
-    const i = pick(facts.length / 2) * 2;
+    const i = below(rng, facts.length / 2) * 2;
     const [a, b] = [facts[i]!, facts[i + 1]!];
-    return {
-      words: relation === 'number' ? String(n) : relation === 'round' ? `${a} to the nearest ten` : `${a} ${signs[relation]!} ${b}`,
-      covers: String(n),
-    };
+    const words = relation === 'number' ? String(n) : relation === 'round' ? `${a} to the nearest ten` : `${a} ${signs[relation]!} ${b}`;
+    const [asks, covers] = both({ as: 'words', words }, { as: 'number', n }, n);
+    return { asks: asks.shown, covers: covers.shown, worth: covers.worth };
   });
 }
+const keyOf = (card: readonly number[]): string => [...card].sort((a, b) => a - b).join();
 
 export default sheetKind<P, Made>({
   id: 'grid-cards',
@@ -52,16 +60,17 @@ export default sheetKind<P, Made>({
   example: DEFAULTS,
   check: (p) => coverGrid.check(p),
   make: (p, { rng }) => {
-    const calls = callsOf(p, (n) => below(rng, n));
-    const pool = calls.map((c) => c.covers);
-    const cards: string[][] = [];
-    for (let tries = 0; cards.length < p.cards && tries < seedTries * p.cards; tries++) {
-      const mixed = [...pool];
+    const calls = callsOf(p, rng);
+    const cards: number[][] = [];
+    const seen = new Set<string>();
+    for (let tries = 0; cards.length < p.cards && tries < cardTries * p.cards; tries++) {
+      const mixed = calls.map((_, i) => i);
       shuffle(rng, mixed, mixed.length);
       const cells = mixed.slice(0, cellsOf(p));
-      if (hasFreeCentre(p)) cells.splice(Math.floor(p.size ** 2 / 2), 0, '');
-      const key = [...cells].sort().join('|');
-      if (!cards.some((c) => [...c].sort().join('|') === key)) cards.push(cells);
+      if (hasFreeCentre(p)) cells.splice(Math.floor(p.size ** 2 / 2), 0, free);
+      if (seen.has(keyOf(cells))) continue;
+      seen.add(keyOf(cells));
+      cards.push(cells);
     }
     return { cards, calls };
   },
@@ -69,17 +78,14 @@ export default sheetKind<P, Made>({
     const faults: string[] = [];
     if (cards.length !== p.cards)
       faults.push(`Only ${cards.length} different cards can be made of ${calls.length} numbers; take fewer cards or more numbers.`);
-    const callable = new Set(calls.map((c) => c.covers));
-    const seen = new Set<string>();
     cards.forEach((cells, i) => {
-      if (cells.some((c) => c !== '' && !callable.has(c))) faults.push(`Card ${i + 1} has something that is never called.`);
-      if (new Set(cells.filter(Boolean)).size !== cellsOf(p)) faults.push(`Card ${i + 1} has something twice.`);
+      const filled = cells.filter((c) => c !== free);
+      if (filled.some((c) => !calls[c])) faults.push(`Card ${i + 1} has something that is never called.`);
+      if (new Set(filled).size !== cellsOf(p) || cells.length !== p.size ** 2) faults.push(`Card ${i + 1} has something twice.`);
       if (linesOf(p).length < p.linesToWin) faults.push(`Card ${i + 1} has fewer lines than are wanted.`);
-      const key = [...cells].sort().join('|');
-      if (seen.has(key)) faults.push(`Card ${i + 1} is there twice.`);
-      seen.add(key);
+      if (cards.some((other, k) => k < i && keyOf(other) === keyOf(cells))) faults.push(`Card ${i + 1} is there twice.`);
     });
-    if (callable.size !== calls.length) faults.push('Two calls cover the same.');
+    if (new Set(calls.map((c) => c.worth)).size !== calls.length) faults.push('Two calls cover the same.');
     return faults;
   },
   checked: ({ cards, calls }) =>
@@ -89,38 +95,30 @@ export default sheetKind<P, Made>({
       {
         ...(p.size >= 4 ? { w: 118, h: 118 } : { w: 88, h: 88 }),
         count: cards.length,
-        face: (n, { w, h }) => grid(cards[n]!, p.size, w, h),
+        face: (n, at) => grid(cards[n]!, calls, p.size, at),
       },
       ...(p.caller
         ? [
             {
               ...cardSizes.small,
-              h: 44,
               count: calls.length,
               marked: true,
-              face: (n: number, { w, h }: { w: number; h: number }) =>
-                boxedParagraph(4, 10, w - 8, h - 20, calls[n]!.words, 22, 11, { bold: true }),
-              back: (n: number, { w, h }: { w: number; h: number }) => boxedParagraph(4, 10, w - 8, h - 20, calls[n]!.covers, 22, 11),
+              face: (n: number, { w, h, country }: Drawing) => drawShown(calls[n]!.asks, 4, 11, w - 8, h - 22, country),
+              back: (n: number, { w, h, country }: Drawing) => drawShown(calls[n]!.covers, 6, 15, w - 12, h - 30, country),
             },
           ]
         : []),
     ],
   }),
-  key: ({ calls }) => calls.map((c) => `${c.words} covers ${c.covers}`),
+  key: ({ calls }) => calls.map((c) => `${sayShown(c.asks)} covers ${sayShown(c.covers)}`),
 });
 
-function grid(cells: readonly string[], k: number, w: number, h: number): Box[] {
+function grid(cells: readonly number[], calls: readonly Call[], k: number, { w, h, country }: Drawing): Box[] {
   const s = (Math.min(w, h) - 12) / k;
-  return cells.flatMap((words, i) => {
+  return cells.flatMap((call, i) => {
     const [x, y] = [6 + (i % k) * s, 6 + Math.floor(i / k) * s];
     const frame = rect(x, y, s, s, { line: 'ink', width: 0.5, frame: true });
-    if (words === '') return [frame, circle(x + s / 2, y + s / 2, s * 0.3, { line: 'ochre', width: 0.8, fill: 'wash' })];
-    const short = /^[\d.\s]+$/.test(words) || canBeTurned(words);
-    return [
-      frame,
-      ...(short
-        ? numeral(x + s * 0.12, y + s * 0.26, s * 0.76, s * 0.48, words, { most: 48 })
-        : boxedParagraph(x + 1.5, y + 2, s - 3, s - 4, words, 20, 8, { bold: true })),
-    ];
+    if (call === free) return [frame, circle(x + s / 2, y + s / 2, s * 0.3, { line: 'ochre', width: 0.8, fill: 'wash' })];
+    return [frame, ...drawShown(calls[call]!.covers, x + s * 0.1, y + s * 0.14, s * 0.8, s * 0.72, country)];
   });
 }

@@ -6,7 +6,8 @@ import { below, shuffle } from '../../../shared/rng';
 import { type Box, path, type Point } from '../../box';
 import { drawShown, sayShown } from '../../pictures/shown';
 import { sheetKind } from '../../sheetKind';
-import { type Half, halvesShown, someOf } from './halvesShown';
+import type { Half } from '../../pictures/actShown';
+import { halvesShown, someOf } from './halvesShown';
 
 const own = parameters({ fit: oneOf('Halves fit by', ['content', 'shape'], 'content') });
 const DEFAULTS = { ...FAMILY, ...own.DEFAULTS };
@@ -26,12 +27,6 @@ interface Made {
 const teeth = 5;
 const half = { w: 44, h: 60 } as const;
 const joined = { w: 90, h: 46 } as const;
-const uk = {
-  id: '',
-  title: '',
-  coins: [1, 2, 5, 10, 20, 25, 50, 100],
-  money: { sign: '', before: true, parts: 'cents', point: '.' },
-} as never;
 
 export default sheetKind<P, Made>({
   id: 'match-halves',
@@ -59,17 +54,17 @@ export default sheetKind<P, Made>({
     const faults: string[] = [];
     if (sets.length !== p.sets) faults.push(`${sets.length} sets instead of ${p.sets}.`);
     sets.forEach((s, i) => {
-      if (s.halves[0].worth !== s.halves[1].worth) faults.push(`${sayShown(s.halves[0].shown, uk)} and its partner differ.`);
+      if (s.halves[0].worth !== s.halves[1].worth) faults.push(`${sayShown(s.halves[0].shown)} and its partner differ.`);
       sets.forEach((t, k) => {
         if (k <= i) return;
-        if (s.halves[0].worth === t.halves[0].worth) faults.push(`${sayShown(s.halves[0].shown, uk)} has two partners.`);
+        if (s.halves[0].worth === t.halves[0].worth) faults.push(`${sayShown(s.halves[0].shown)} has two partners.`);
         if (s.cut.join() === t.cut.join()) faults.push('Two sets are cut alike.');
       });
       const told = [s.halves[0], s.halves[1]].map((h) =>
         h.shown.as === 'words' ? valueOf(h.shown.words) : h.shown.as === 'number' ? h.shown.n : null,
       );
       if (told[0] !== null && told[1] !== null && p.halves !== 'number-and-rounded' && Math.abs(told[0]! - told[1]!) > 1e-9)
-        faults.push(`${sayShown(s.halves[0].shown, uk)} is not ${sayShown(s.halves[1].shown, uk)}.`);
+        faults.push(`${sayShown(s.halves[0].shown)} is not ${sayShown(s.halves[1].shown)}.`);
     });
     return faults;
   },
@@ -107,7 +102,7 @@ export default sheetKind<P, Made>({
             },
           ],
   }),
-  key: ({ sets }) => sets.map((s) => `${sayShown(s.halves[0].shown, uk)} — ${sayShown(s.halves[1].shown, uk)}`),
+  key: ({ sets }) => sets.map((s) => `${sayShown(s.halves[0].shown)} — ${sayShown(s.halves[1].shown)}`),
 });
 
 /** The line along which two halves are cut apart. */

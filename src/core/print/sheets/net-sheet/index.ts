@@ -20,11 +20,14 @@ export default sheetKind<P, readonly number[]>({
   parametersSchema: SCHEMA,
   example: DEFAULTS,
   make: (p) => Array.from({ length: Math.min(p.nets, cubeNets.length - p.from + 1) }, (_, i) => p.from - 1 + i),
-  verify: (made) =>
-    made.flatMap((n) => {
-      const pairs = [0, 1, 2, 3, 4, 5].map((f) => oppositeFace(n, f));
-      return pairs.every((f, i) => f !== i && pairs[f] === i) ? [] : [`Net ${n + 1} does not close into a cube.`];
+  verify: (made) => [
+    ...(made.length > 0 && new Set(made).size === made.length ? [] : ['A net is there twice, or none at all.']),
+    ...made.flatMap((n) => {
+      if (!cubeNets[n]) return [`There is no net ${n + 1}.`];
+      const across = [0, 1, 2, 3, 4, 5].map((f) => oppositeFace(n, f));
+      return across.every((f, i) => f !== i && across[f] === i) ? [] : [`Net ${n + 1} does not close into a cube.`];
     }),
+  ],
   checked: (made) => `${made.length} nets, each folded in thought: every square has one across from it.`,
   draw: (made, p) => ({ whole: { count: Math.ceil(made.length / 4), page: (n, at) => page(made.slice(4 * n, 4 * n + 4), p, at) } }),
   key: (made) =>

@@ -1,4 +1,5 @@
 import { oneOf, parameters, whole } from '../../../play/parameters';
+import { shuffle } from '../../../shared/rng';
 import { type Box, text } from '../../box';
 import { boxedParagraph, figureHeight } from '../../letters';
 import { canBeTurned, numeral, written } from '../../pictures/numeral';
@@ -8,6 +9,7 @@ const { SCHEMA, DEFAULTS } = parameters({
   low: whole('From', -1000, 1_000_000, 1),
   high: whole('To', -1000, 1_000_000, 10),
   by: whole('In steps of', 1, 100_000, 1),
+  some: whole('Only so many different ones (0: all)', 0, 200, 0),
   copies: whole('Of each', 1, 20, 4),
   wild: whole('Wild cards', 0, 20, 0),
   takeTen: whole('Take-ten cards', 0, 20, 0),
@@ -56,16 +58,20 @@ export default sheetKind<P, readonly Card[]>({
   check: (p) =>
     p.high < p.low
       ? { code: 'impossible-parameters', field: 'high', message: `The range runs backwards: ${p.low} to ${p.high}.` }
-      : (p.high - p.low) / p.by >= mostNumbers
+      : p.some === 0 && (p.high - p.low) / p.by >= mostNumbers
         ? {
             code: 'too-large',
             field: 'high',
             message: `${Math.floor((p.high - p.low) / p.by) + 1} different numbers; ${mostNumbers} are the most of one deck.`,
           }
         : null,
-  make: (p) => {
-    const numbers: number[] = [];
-    for (let n = p.low; n <= p.high; n += p.by) numbers.push(n);
+  make: (p, { rng }) => {
+    const numbers = rangeOf(p);
+    if (p.some > 0 && p.some < numbers.length) {
+      shuffle(rng, numbers, numbers.length);
+      numbers.length = p.some;
+      numbers.sort((a, b) => a - b);
+    }
     return [
       ...Array.from({ length: p.copies }, () => numbers)
         .flat()
@@ -75,25 +81,28 @@ export default sheetKind<P, readonly Card[]>({
   },
   verify: (made, p) => {
     const faults: string[] = [];
-    for (let n = p.low; n <= p.high; n += p.by)
-      if (made.filter((c) => c.number === n).length !== p.copies) faults.push(`${n} is not there ${p.copies} times.`);
+    const range = rangeOf(p);
+    const numbers = new Set(made.flatMap((c) => c.number ?? []));
+    if (numbers.size !== (p.some > 0 ? Math.min(p.some, range.length) : range.length)) faults.push('A number is missing.');
+    for (const n of numbers)
+      if (!range.includes(n) || made.filter((c) => c.number === n).length !== p.copies) faults.push(`${n} is not there ${p.copies} times.`);
     for (const [special] of specials)
       if (made.filter((c) => c.special === special).length !== p[special]) faults.push(`Not ${p[special]} cards of ${special}.`);
-    const size = cardSizes[p.card];
+    const size = sizeOf(p);
     for (const c of made)
-      if (c.number !== null && heightOf(written(c.number), size.w) < Math.min(leastNumeralMm, size.h * 0.12))
+      if (c.number !== null && heightOf(written(c.number), size.w) < (p.card === 'small' ? leastInHandMm : leastNumeralMm))
         faults.push(`${written(c.number)} would be too small on a card of ${size.w} mm.`);
     return faults;
   },
   checked: (made, p) => {
     const turned = [...new Set(made.flatMap((c) => (c.number !== null && canBeTurned(written(c.number)) ? [written(c.number)] : [])))];
-    const least = Math.min(...made.flatMap((c) => (c.number === null ? [] : [heightOf(written(c.number), cardSizes[p.card].w)])));
+    const least = Math.min(...made.flatMap((c) => (c.number === null ? [] : [heightOf(written(c.number), sizeOf(p).w)])));
     return `${made.length} cards, ${p.copies} of each number.${turned.length > 0 ? ` Underlined so that they are not read upside down: ${turned.slice(0, 6).join(', ')}${turned.length > 6 ? ' …' : ''}.` : ''} Numerals ${Math.round(least)} mm high at least.`;
   },
   draw: (made, p) => ({
     pieces: [
       {
-        ...cardSizes[p.card],
+        ...sizeOf(p),
         count: made.length,
         marked: true,
         face: (n, { w, h }) => face(made[n]!, w, h),
@@ -102,6 +111,24 @@ export default sheetKind<P, readonly Card[]>({
     ],
   }),
 });
+
+/** Numerals that a player holds in hand (common practice, no source). */
+const leastInHandMm = 6;
+/** Digits that still stand large on an upright card; longer numbers get a wide one. */
+const mostUpright = 4;
+const sizeOf = (p: P): { readonly w: number; readonly h: number } =>
+  p.card === 'small'
+    ? cardSizes.small
+    : String(Math.max(Math.abs(p.low), Math.abs(p.high))).length > mostUpright
+      ? cardSizes.wide
+      : cardSizes.usual;
+
+/** Every number that may stand on a card. */
+function rangeOf(p: P): number[] {
+  const numbers: number[] = [];
+  for (let n = p.low; n <= p.high; n += p.by) numbers.push(n);
+  return numbers;
+}
 
 const heightOf = (words: string, w: number): number => {
   const [box] = numeral(0, 0, w - 10, 34, words);

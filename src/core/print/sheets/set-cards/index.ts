@@ -71,7 +71,7 @@ export default sheetKind<SetsParameters, readonly Card[]>({
     ],
   }),
   key: (made) => {
-    const say = (c: Card): string => sayShown(c.shown, { coins: [] } as never);
+    const say = (c: Card): string => sayShown(c.shown);
     return [...new Set(made.map((c) => c.group))].map((g) =>
       made
         .filter((c) => c.group === g)
