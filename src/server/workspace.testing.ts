@@ -47,6 +47,8 @@ export async function ask(method: string, path: string, body?: unknown, headers:
     ...(body === undefined ? {} : { body: typeof body === 'string' ? body : JSON.stringify(body) }),
   });
   const response = await dispatch(request, new URL(address).pathname.replace('/api/v1', ''));
+  if (response.headers.get('content-type') === 'application/pdf')
+    return { status: response.status, body: new Uint8Array(await response.arrayBuffer()) };
   const text = await response.text();
   return { status: response.status, body: response.headers.get('content-type')?.includes('json') ? JSON.parse(text) : text };
 }

@@ -15,6 +15,7 @@ import { thingsWire } from './thingsOwned';
 import { coverageWire } from './coverage';
 import { searchWire } from './search';
 import { recogniseWire } from './recognise';
+import { printWire } from './print';
 
 export const programWire = define({
   'GET /health': { summary: 'Whether the program is well', response: obj({ status: str, version: str, engine: str }) },
@@ -38,6 +39,7 @@ export const apiWire = {
   ...thingsWire,
   ...coverageWire,
   ...recogniseWire,
+  ...printWire,
   ...searchWire,
   ...libraryWire,
   ...howToWire,

@@ -1,5 +1,6 @@
 import type { ParameterSchema } from '../mechanisms/mechanism';
 import type { Country } from '../play/country';
+import type { Hazard } from '../safety/hazards';
 import type { Problem } from '../shared/codes';
 import type { Rng } from '../shared/rng';
 import type { Box } from './box';
@@ -75,8 +76,8 @@ export interface SheetKind<P extends object = object, M = unknown> {
   draw(made: M, parameters: P): Drawn;
   /** Answers by label, where somebody would look them up. */
   key?(made: M, parameters: P): readonly string[];
-  /** What a caller or a helper must know besides. */
-  readonly hazards?: readonly string[];
+  /** What can hurt where it is made or used, beside blades where pieces are cut. */
+  readonly hazards?: readonly Hazard[];
 }
 
 /** Usual sizes of cards in millimetres; nine usual and sixteen small ones fit either paper. */

@@ -131,6 +131,28 @@ export const prepTicks = sqliteTable(
   (t) => [primaryKey({ columns: [t.variantId, t.step] })],
 );
 
+/** Sheets that were printed and made: with their seed a lost one can be printed again. */
+export const madeSets = sqliteTable('made_sets', {
+  id: text().primaryKey(),
+  sheet: text().notNull(),
+  parameters: text({ mode: 'json' }).$type<Record<string, unknown>>().notNull(),
+  seed: integer().notNull(),
+  paper: text().notNull(),
+  form: text().notNull(),
+  mark: text().notNull(),
+  label: text().notNull(),
+  copies: integer().notNull(),
+  pieces: integer().notNull(),
+  /** The version it was made for, while there is one. */
+  variantId: text().references(() => variants.id, { onDelete: 'set null' }),
+  /** The thing it became one more of. */
+  kindId: text().references(() => kinds.id, { onDelete: 'set null' }),
+  madeOn: text().notNull(),
+  /** Minutes it took by the owner's word, and as they were reckoned. */
+  minutes: real(),
+  reckoned: real().notNull(),
+});
+
 /** What is to be met when: a code of a framework in the week that begins on a Monday. */
 export const pacing = sqliteTable(
   'pacing',
@@ -287,7 +309,7 @@ export const changes = sqliteTable('changes', {
   undoneAt: text(),
 });
 type UndoTable =
-  'games' | 'variants' | 'variantMaterials' | 'kinds' | 'ownSkills' | 'ownEdges' | 'frameworks' | 'expectations' | 'crosswalk' | 'pacing';
+  'games' | 'variants' | 'variantMaterials' | 'kinds' | 'madeSets' | 'prepTicks' | 'ownSkills' | 'ownEdges' | 'frameworks' | 'expectations' | 'crosswalk' | 'pacing';
 /**
  * How to take one row back: what was added goes, what was taken away is put again, and of what was changed only
  * the changed columns return (`set`), if they still are what the change made of them (`was`).

@@ -104,7 +104,8 @@ async function answer(request: Request, path: string): Promise<Response> {
   const body = found.checkBody ? checkedBody(parseJson(await readText(request)), found.checkBody) : null;
   const db = openDb();
   readyOnce(db, today);
-  const key = request.method === 'GET' ? null : request.headers.get('idempotency-key');
+  // A file that is asked for changes nothing, so there is no answer to keep.
+  const key = request.method === 'GET' || found.route.media ? null : request.headers.get('idempotency-key');
   const context: Asked = { db, params, query: query as never, body: body as null, today, now: momentOn(today), zone: zoneHere(), key };
   if (!key) return respond(found.route, replyOf(found.route, await run(found.route, context, null)));
   const sent = sentOf(key, `${request.method} ${path}`, url.search, body);

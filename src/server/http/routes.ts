@@ -6,6 +6,7 @@ import { groupRoutes } from '../group/groupRoutes';
 import { learnerRoutes } from '../learners/routes';
 import { recommendRoutes } from '../planning/recommendRoutes';
 import { planningRoutes } from '../planning/routes';
+import { printRoutes } from '../print/routes';
 import { recogniseRoutes } from '../recognise/routes';
 import { searchRoutes } from '../search/routes';
 import { shelfRoutes } from '../shelf/routes';
@@ -33,6 +34,7 @@ export const routes: readonly Route[] = [
   ...thingRoutes,
   ...coverageRoutes,
   ...recogniseRoutes,
+  ...printRoutes,
   ...searchRoutes,
   ...libraryRoutes,
   ...howToRoutes,

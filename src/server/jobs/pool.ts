@@ -32,8 +32,9 @@ interface Entry {
 
 /** Workers at a time: both cores, never the event loop. */
 const poolSize = 2;
-/** A plan never waits for simulations: one more worker may run for it. */
-const placesForPlans = 1;
+/** A plan or a sheet never waits for simulations: somebody looks at the screen, and one more worker may run for it. */
+const extraPlaces = 1;
+const isWaitedFor = (kind: Task['kind']): boolean => kind === 'plan' || kind === 'print';
 const shared = new Map<string, Entry>();
 const waiting: Entry[] = [];
 const idle: Worker[] = [];
@@ -74,8 +75,8 @@ export function startJob<T>(
   const job = attend<T>(entry);
   if (known) return job;
   if (key !== undefined) shared.set(key, entry);
-  // Plans go before simulations, each in the order in which they came.
-  const firstOther = task.kind === 'plan' ? waiting.findIndex((e) => e.kind !== 'plan') : -1;
+  // What is waited for goes before simulations, each in the order in which it came.
+  const firstOther = isWaitedFor(task.kind) ? waiting.findIndex((e) => !isWaitedFor(e.kind)) : -1;
   if (firstOther >= 0) waiting.splice(firstOther, 0, entry);
   else waiting.push(entry);
   pump();
@@ -130,7 +131,7 @@ export async function closePool(): Promise<void> {
 function pump(): void {
   for (;;) {
     const next = waiting[0];
-    if (!next || running >= (next.kind === 'plan' ? poolSize + placesForPlans : poolSize)) return;
+    if (!next || running >= (isWaitedFor(next.kind) ? poolSize + extraPlaces : poolSize)) return;
     waiting.shift();
     run(next);
   }

@@ -39,7 +39,8 @@ export const howToRoutes = serve(wire, {
   },
 });
 
-function forTables(
+/** How versions are played, with what to mind at their things. */
+export function forTables(
   db: Db,
   ids: readonly string[],
 ): { variant: string; title: string; own: string[]; cautions: string[]; howTo: HowToWire | null }[] {

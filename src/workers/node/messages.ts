@@ -3,6 +3,7 @@ import type { PlanInstance, Schedule } from '../../core/planning/instance';
 import type { PlanningInput } from '../../core/planning/planTerm';
 import type { Found } from '../../core/planning/searchFrom';
 import type { Coverable } from '../../core/recommend/mostCovered';
+import type { SheetPage, SheetRequest } from '../../core/print/layOut';
 import type { Problem } from '../../core/shared/codes';
 import type { SeatRequest } from '../../core/simulate/seats';
 import type { Precision } from '../../core/simulate/simulation';
@@ -126,6 +127,16 @@ export interface SheetTask {
   readonly bytes: Uint8Array;
 }
 
+/** Sets and pages to lay out and, when they are wanted on paper, to draw; in their order. */
+export interface PrintTask {
+  readonly kind: 'print';
+  readonly title: string;
+  readonly parts: readonly ({ readonly sheet: string; readonly request: SheetRequest } | { readonly pages: readonly SheetPage[] })[];
+  readonly wants: 'layout' | 'pdf';
+  /** The directory that holds the installed packages, for the faces. */
+  readonly root: string;
+}
+
 /** What to make or buy next, solved exactly. */
 export interface CoverTask extends Coverable {
   readonly kind: 'cover';
@@ -134,6 +145,7 @@ export interface CoverTask extends Coverable {
 
 export type Task =
   | SheetTask
+  | PrintTask
   | CoverTask
   | SimulateTask
   | FairnessTask

@@ -2,6 +2,9 @@ import './inlineMore';
 import { parentPort } from 'node:worker_threads';
 import { loadSolver } from '../../adapters/highs/solveModel';
 import { mostCovered } from '../../core/recommend/mostCovered';
+import { sheetPdf } from '../../adapters/pdf/sheetPdf';
+import { layOut, type SheetLayout, type SheetPage } from '../../core/print/layOut';
+import { sheetKindById } from '../../core/print/registry';
 import { packedTables } from '../../adapters/table/readTables';
 import { checkTable } from '../../contract/parameters';
 import { graphFor, noAdditions, type OwnAdditions } from '../../contract/graphWith';
@@ -23,6 +26,7 @@ import type {
   FromWorker,
   FitTask,
   GapTask,
+  PrintTask,
   SimulateTask,
   StoryTask,
   Task,
@@ -60,9 +64,27 @@ async function run(task: Task): Promise<void> {
   if (task.kind === 'story') return story(task);
   if (task.kind === 'wins') return wins(task);
   if (task.kind === 'sheet') return send({ type: 'done', result: await packedTables(task.bytes) });
+  if (task.kind === 'print') return print(task);
   if (task.kind === 'cover') return send({ type: 'done', result: mostCovered(task, await loadSolver(), task.seconds) });
   if (task.kind === 'search') return send({ type: 'done', result: await searchBeside(task) });
   send({ type: 'done', result: await planInTwo(graphOf(task.own), task, send) });
+}
+
+/** Answers with the layouts, or with the bytes of one PDF that holds all pages. */
+async function print(task: PrintTask): Promise<void> {
+  const layouts: SheetLayout[] = [];
+  const pages: SheetPage[] = [];
+  for (const [i, part] of task.parts.entries()) {
+    if ('pages' in part) pages.push(...part.pages);
+    else {
+      const laid = layOut(sheetKindById(part.sheet)!, part.request);
+      if (!laid.ok) return send({ type: 'failed', problem: laid.problem });
+      layouts.push(laid.value);
+      pages.push(...laid.value.pages);
+    }
+    send({ type: 'progress', share: (0.7 * (i + 1)) / task.parts.length });
+  }
+  send({ type: 'done', result: task.wants === 'layout' ? layouts : await sheetPdf(task.title, pages, task.root) });
 }
 
 function fairness(task: FairnessTask): void {

@@ -1,4 +1,4 @@
-import { oneOf, parameters, whole } from '../../../play/parameters';
+import { missingCards, oneOf, parameters, whole } from '../../../play/parameters';
 import { shuffle } from '../../../shared/rng';
 import { type Box, text } from '../../box';
 import { boxedParagraph, figureHeight } from '../../letters';
@@ -10,6 +10,7 @@ const { SCHEMA, DEFAULTS } = parameters({
   high: whole('To', -1000, 1_000_000, 10),
   by: whole('In steps of', 1, 100_000, 1),
   some: whole('Only so many different ones (0: all)', 0, 200, 0),
+  only: missingCards('Only these cards, each named once for every copy'),
   copies: whole('Of each', 1, 20, 4),
   wild: whole('Wild cards', 0, 20, 0),
   takeTen: whole('Take-ten cards', 0, 20, 0),
@@ -66,6 +67,7 @@ export default sheetKind<P, readonly Card[]>({
           }
         : null,
   make: (p, { rng }) => {
+    if (p.only.length > 0) return p.only.map((number) => ({ number, special: null }));
     const numbers = rangeOf(p);
     if (p.some > 0 && p.some < numbers.length) {
       shuffle(rng, numbers, numbers.length);
@@ -81,6 +83,8 @@ export default sheetKind<P, readonly Card[]>({
   },
   verify: (made, p) => {
     const faults: string[] = [];
+    if (p.only.length > 0)
+      return made.map((c) => c.number).join() === p.only.join() ? [] : ['These are not the cards that were asked for.'];
     const range = rangeOf(p);
     const numbers = new Set(made.flatMap((c) => c.number ?? []));
     if (numbers.size !== (p.some > 0 ? Math.min(p.some, range.length) : range.length)) faults.push('A number is missing.');
@@ -97,7 +101,8 @@ export default sheetKind<P, readonly Card[]>({
   checked: (made, p) => {
     const turned = [...new Set(made.flatMap((c) => (c.number !== null && canBeTurned(written(c.number)) ? [written(c.number)] : [])))];
     const least = Math.min(...made.flatMap((c) => (c.number === null ? [] : [heightOf(written(c.number), sizeOf(p).w)])));
-    return `${made.length} cards, ${p.copies} of each number.${turned.length > 0 ? ` Underlined so that they are not read upside down: ${turned.slice(0, 6).join(', ')}${turned.length > 6 ? ' …' : ''}.` : ''} Numerals ${Math.round(least)} mm high at least.`;
+    const each = p.only.length > 0 ? '' : `, ${p.copies} of each number`;
+    return `${made.length} cards${each}.${turned.length > 0 ? ` Underlined so that they are not read upside down: ${turned.slice(0, 6).join(', ')}${turned.length > 6 ? ' …' : ''}.` : ''} Numerals ${Math.round(least)} mm high at least.`;
   },
   draw: (made, p) => ({
     pieces: [

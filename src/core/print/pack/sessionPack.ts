@@ -1,0 +1,255 @@
+import { type Box, circle, line, polygon, rect, text } from '../box';
+import { fitted, wrapped } from '../letters';
+import type { Paper } from '../paper';
+import type { SheetPage } from '../layOut';
+import { type Block, bookPages, gap, rule, stacked, textHeightOf, textWidthOf, words } from './bookPages';
+
+/** A seat as it stands on a table card. */
+export interface PackSeat {
+  readonly name: string;
+  readonly version: string;
+  /** What to lay beside; empty for nothing. */
+  readonly tool: string;
+  /** The step a note would be about, in few words; empty where the seat is for none. */
+  readonly step: string;
+  /** Looked at first: that note tells most. */
+  readonly first: boolean;
+  readonly partner: string;
+}
+export interface PackTable {
+  readonly round: number;
+  readonly table: number;
+  readonly title: string;
+  readonly presence: string;
+  readonly seats: readonly PackSeat[];
+  /** Five lines for each version played here. */
+  readonly rules: readonly { readonly version: string; readonly lines: readonly string[] }[];
+  readonly ask: string;
+  readonly stuck: string;
+  readonly timeUp: string;
+  readonly cautions: readonly string[];
+  /** What to play on with where a game ends early; empty where it does not. */
+  readonly then: string;
+}
+export interface SessionPack {
+  readonly title: string;
+  readonly day: string;
+  readonly minutes: number;
+  readonly tables: readonly PackTable[];
+  readonly resting: readonly { readonly round: number; readonly say: string }[];
+  readonly gather: readonly {
+    readonly bin: string;
+    readonly items: readonly { readonly say: string; readonly state: 'there' | 'short' | 'missing' }[];
+  }[];
+  readonly cautions: readonly string[];
+  /** Sets that follow in this file, with their sheets. */
+  readonly sets: readonly string[];
+  /** Answers of the sets, for whoever keeps them. */
+  readonly keys: readonly { readonly title: string; readonly lines: readonly string[] }[];
+}
+
+const small = 9.5;
+const body = 11;
+const head = 14;
+
+/** Three signs instead of verdicts: a child who sees the card reads no mark in them. */
+function signs(x: number, y: number): Box[] {
+  const r = 2.2;
+  const at = (i: number): number => x + i * 11;
+  return [
+    circle(at(0), y, r, { line: 'ink', width: 0.4 }),
+    circle(at(1), y, r, { line: 'ink', width: 0.4 }),
+    rect(at(1) - r, y - r * 0.12, 2 * r, r * 0.24, { fill: 'ink' }),
+    circle(at(2), y, r, { line: 'ink', width: 0.4 }),
+    circle(at(2), y, r * 0.42, { fill: 'ink' }),
+  ];
+}
+
+const arrow = (x: number, y: number): Box =>
+  polygon(
+    [
+      [x, y - 1.8],
+      [x + 3, y],
+      [x, y + 1.8],
+    ],
+    { fill: 'vermilion' },
+  );
+
+/** Who sits here with what, and a place for one sign each. */
+function seatRows(seats: readonly PackSeat[], w: number): Block {
+  const step = 7.5;
+  const [name, version, tool, aim, marks] = [4, w * 0.17, w * 0.4, w * 0.58, w - 28];
+  const rows = seats.flatMap((s, i): Box[] => {
+    const y = 5 + i * step;
+    return [
+      ...(s.first ? [arrow(0, y + step / 2)] : []),
+      { ...fitted(name, y, version - name - 2, step * 0.62, s.name, { most: body, bold: true, align: 'start' }), y, h: step },
+      {
+        ...fitted(version, y, tool - version - 2, step * 0.6, s.version + (s.partner ? ` · with ${s.partner}` : ''), {
+          most: small,
+          align: 'start',
+        }),
+        y,
+        h: step,
+      },
+      { ...fitted(tool, y, aim - tool - 2, step * 0.6, s.tool, { most: small, align: 'start' }), y, h: step },
+      { ...fitted(aim, y, marks - aim - 6, step * 0.6, s.step, { most: small, align: 'start' }), y, h: step },
+      ...(s.step ? signs(marks, y + step / 2) : []),
+      line(0, y + step, w, y + step, { line: 'pale', width: 0.2 }),
+    ].filter((b) => b.text !== '');
+  });
+  const heads = (
+    [
+      [name, 'who'],
+      [version, 'version'],
+      [tool, 'lay beside'],
+      [aim, 'look for'],
+    ] as const
+  ).map(([x, say]) => text(x, 0, 40, 4, say, 8, { align: 'start', fill: 'soft' }));
+  return { height: 6 + seats.length * step, boxes: [...heads, ...rows] };
+}
+
+/** A card for one table: who, how, what to ask, how to stop. It is read standing up. */
+export function tableCard(t: PackTable, w: number): Block {
+  const several = t.rules.length > 1;
+  return stacked([
+    {
+      height: 9,
+      boxes: [
+        text(0, 0, w * 0.7, 7, t.title, head, { bold: true, align: 'start' }),
+        text(w * 0.5, 0, w * 0.5, 7, `round ${t.round} · table ${t.table} · ${t.presence}`, small, { align: 'end', fill: 'soft' }),
+      ],
+    },
+    seatRows(t.seats, w),
+    gap(1),
+    ...t.rules.flatMap((r) => [
+      ...(several ? [words(w, r.version, small, { bold: true }, 0.5)] : []),
+      ...r.lines.map((say, i) => numbered(i + 1, say, w)),
+      gap(1),
+    ]),
+    words(w, `Ask: “${t.ask}” Stuck? ${t.stuck}`, small, {}, 0.8),
+    words(w, `When time is up: ${t.timeUp}${t.then ? ` Done early? ${t.then}` : ''}`, small, {}, 0.8),
+    ...(t.cautions.length > 0 ? [words(w, t.cautions.join(' '), small, { bold: true }, 0.8)] : []),
+    gap(2),
+  ]);
+}
+
+function numbered(n: number, say: string, w: number): Block {
+  const p = words(w - 6, say, body, {}, 0.6);
+  return {
+    height: p.height,
+    boxes: [text(0, 0, 5, 5.2, String(n), small, { align: 'start', fill: 'soft' }), ...p.boxes.map((b) => ({ ...b, x: b.x + 6 }))],
+  };
+}
+
+/** The plan on one page: a column a round, who plays what where. */
+function cover(pack: SessionPack, w: number): Block[] {
+  const rounds = [...new Set(pack.tables.map((t) => t.round))];
+  const cw = w / rounds.length;
+  const columns = rounds.map((r, i): Block => {
+    const own = pack.tables.filter((t) => t.round === r);
+    const rest = pack.resting.filter((x) => x.round === r);
+    const inner = stacked([
+      words(cw - 4, `Round ${r}`, head, { bold: true }, 1),
+      ...own.map((t) =>
+        stacked([
+          words(cw - 4, `${t.table}  ${t.title}`, body, { bold: true }, 0),
+          words(cw - 4, t.seats.map((s) => s.name).join(', '), small, {}, 2),
+        ]),
+      ),
+      ...rest.map((x) => words(cw - 4, x.say, small, { fill: 'soft' }, 1)),
+    ]);
+    return { height: inner.height, boxes: inner.boxes.map((b) => ({ ...b, x: b.x + i * cw })) };
+  });
+  return [
+    words(w, pack.title, 20, { bold: true }, 0),
+    words(w, `${pack.day} · ${rounds.length} rounds of ${pack.minutes} minutes`, body, { fill: 'soft' }, 3),
+    { height: Math.max(0, ...columns.map((c) => c.height)) + 3, boxes: columns.flatMap((c) => c.boxes) },
+    ...(pack.cautions.length > 0 ? [words(w, pack.cautions.join(' '), small, { bold: true }, 2)] : []),
+    rule(w),
+  ];
+}
+
+/** What to bring, bin by bin, in two columns, with a box to tick. */
+function gather(pack: SessionPack, w: number): Block[] {
+  const cw = w / 2;
+  const bins = pack.gather.map((b): Block =>
+    stacked([
+      words(cw - 4, b.bin, body, { bold: true }, 0.5),
+      ...b.items.map((it): Block => {
+        const lines = wrapped(it.say, cw - 12, small).length;
+        const p = words(cw - 12, it.say, small, {}, 0.4);
+        const tone = it.state === 'there' ? 'ink' : 'vermilion';
+        return {
+          height: Math.max(5.2, p.height) + (lines > 1 ? 0.5 : 0),
+          boxes: [
+            rect(0, 0.6, 3.4, 3.4, { line: tone, width: 0.4, ...(it.state === 'missing' ? { dashed: true } : {}) }),
+            ...p.boxes.map((x) => ({ ...x, x: x.x + 6 })),
+          ],
+        };
+      }),
+      gap(2),
+    ]),
+  );
+  const rows: Block[] = [words(w, 'Gather', head, { bold: true }, 1)];
+  for (let i = 0; i < bins.length; i += 2) {
+    const [a, b] = [bins[i]!, bins[i + 1]];
+    rows.push({
+      height: Math.max(a.height, b?.height ?? 0),
+      boxes: [
+        ...a.boxes,
+        ...(b?.boxes ?? []).map((x) => ({
+          ...x,
+          x: x.x + cw,
+          ...(x.points ? { points: x.points.map(([px, py]) => [px + cw, py] as const) } : {}),
+        })),
+      ],
+    });
+  }
+  return rows;
+}
+
+/** The pages of a pack that are not sheets to play on: the plan, what to gather, a card for every table. */
+export function packPages(pack: SessionPack, paper: Paper): SheetPage[] {
+  const w = textWidthOf(paper);
+  const half = textHeightOf(paper) / 2 - 3;
+  const cards = pack.tables.map((t): Block => {
+    const card = tableCard(t, w);
+    // Two cards to a page where they are short enough, so that a page is cut once across its middle.
+    return {
+      height: card.height <= half ? half : card.height,
+      boxes: [
+        ...card.boxes,
+        line(0, Math.max(half, card.height) - 2, w, Math.max(half, card.height) - 2, { line: 'pale', width: 0.3, dashed: true }),
+      ],
+    };
+  });
+  const foot = `${pack.title}, ${pack.day}`;
+  return [
+    ...bookPages(
+      [
+        ...cover(pack, w),
+        ...gather(pack, w),
+        ...(pack.sets.length > 0 ? [gap(2), words(w, `Printed with this: ${pack.sets.join('; ')}.`, small)] : []),
+      ],
+      paper,
+      foot,
+    ),
+    ...bookPages(cards, paper, foot),
+  ];
+}
+
+/** Answers, at the very end, where no child looks first. */
+export function keyPages(pack: SessionPack, paper: Paper): SheetPage[] {
+  if (pack.keys.length === 0) return [];
+  const w = textWidthOf(paper);
+  return bookPages(
+    pack.keys.flatMap((k) => [
+      words(w, `Answers: ${k.title}`, head, { bold: true }, 1),
+      ...k.lines.map((say) => words(w, say, small, {}, 0.3)),
+      gap(3),
+    ]),
+    paper,
+    `${pack.title}, answers`,
+  );
+}

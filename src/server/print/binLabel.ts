@@ -1,0 +1,52 @@
+import { eq } from 'drizzle-orm';
+import { codeOf } from '../../adapters/qr/codeOf';
+import { type Label, labelPages } from '../../core/print/pack/binLabel';
+import type { SheetPage } from '../../core/print/layOut';
+import type { Paper } from '../../core/print/paper';
+import { hereOf } from '../../core/materials/onHand';
+import type { Db } from '../db/db';
+import { bins, games, kinds, variants } from '../db/schema';
+import { notFound } from '../http/problemError';
+import { countryOf } from '../shared/country';
+import { titles } from '../shared/titles';
+import { materialsOf } from '../shelf/shelfRows';
+
+/** Labels for a bin and for a bag of each game in it. The code on each opens its page at the address the program was asked at. */
+export function binLabel(
+  db: Db,
+  id: string,
+  asked: { readonly paper?: Paper; readonly address?: string },
+): { title: string; pages: SheetPage[] } {
+  const bin = db.select().from(bins).where(eq(bins.id, id)).get();
+  if (!bin) throw notFound('bin', id);
+  const base = (asked.address ?? '').replace(/\/+$/, '');
+  const title = titles(db);
+  const here = db
+    .select()
+    .from(games)
+    .where(eq(games.binId, id))
+    .all()
+    .filter((g) => g.retiredAt === null);
+  const things = db.select().from(kinds).where(eq(kinds.binId, id)).all();
+  const counted = things.map((k) => (k.told === 'number' ? `${hereOf(k)} × ${k.title.toLowerCase()}` : k.title.toLowerCase()));
+  const bags = here.map((g): Label => {
+    const own = db
+      .select()
+      .from(variants)
+      .where(eq(variants.gameId, g.id))
+      .all()
+      .filter((v) => v.retiredAt === null);
+    const needs = new Map<string, number>();
+    for (const v of own) for (const m of materialsOf(db, v.id)) needs.set(m.kind, Math.max(needs.get(m.kind) ?? 0, m.quantity));
+    const contents = [...needs].map(([kind, n]) => `${n} × ${title.kind(kind).toLowerCase()}`);
+    return { title: g.title, contents: contents.length > 0 ? contents : ['what its box says'], code: codeOf(`${base}/shelf/${g.id}`) };
+  });
+  return {
+    title: bin.title,
+    pages: labelPages(
+      { title: bin.title, contents: [...here.map((g) => g.title), ...counted], code: codeOf(`${base}/shelf?bin=${bin.id}`) },
+      bags,
+      asked.paper ?? countryOf(db).paper,
+    ),
+  };
+}

@@ -1,0 +1,52 @@
+import { type AskedSheet, sheetRequest } from '../../contract/sheetRequest';
+import type { SheetLayout, SheetPage, SheetRequest } from '../../core/print/layOut';
+import type { SheetKind } from '../../core/print/sheetKind';
+import type { PrintTask } from '../../workers/node/messages';
+import type { Db } from '../db/db';
+import { ProblemError } from '../http/problemError';
+import { startJob } from '../jobs/pool';
+import { countryOf } from '../shared/country';
+import { projectPath } from '../shared/projectPath';
+
+/** A set with everything filled in. @throws out-of-range with the field that is wrong */
+export function checkedSheet(db: Db, asked: AskedSheet): { kind: SheetKind; request: SheetRequest } {
+  const checked = sheetRequest(asked, countryOf(db));
+  if (!checked.ok) throw new ProblemError(checked.problem);
+  return checked.value;
+}
+
+type Parts = PrintTask['parts'];
+
+async function work<T>(task: Omit<PrintTask, 'kind' | 'root'>): Promise<T> {
+  const job = startJob<T>({ kind: 'print', root: projectPath(null, '.'), ...task });
+  await job.finished;
+  if (job.status !== 'done') throw new ProblemError(job.problem ?? { code: 'cancelled', message: 'The sheet was not made. Try again.' });
+  return job.result as T;
+}
+
+/** Sets laid out, in a worker. @throws what cannot be made, in words */
+export const layouts = (db: Db, sets: readonly AskedSheet[]): Promise<SheetLayout[]> =>
+  work({
+    title: '',
+    wants: 'layout',
+    parts: sets.map((s) => {
+      const { kind, request } = checkedSheet(db, s);
+      return { sheet: kind.id, request };
+    }),
+  });
+
+/** One PDF of sets and of pages that are laid out already, in a worker. */
+export const pdfOf = (
+  db: Db,
+  title: string,
+  parts: readonly (AskedSheet | { readonly pages: readonly SheetPage[] })[],
+): Promise<Uint8Array> =>
+  work({
+    title,
+    wants: 'pdf',
+    parts: parts.map((part): Parts[number] => {
+      if ('pages' in part) return part;
+      const { kind, request } = checkedSheet(db, part);
+      return { sheet: kind.id, request };
+    }),
+  });

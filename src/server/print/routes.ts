@@ -1,0 +1,70 @@
+import { printWire } from '../../contract/wire/print';
+import { cautionOf, cautionOfWork, cautionsOnce } from '../../core/safety/hazards';
+import { createRng } from '../../core/shared/rng';
+import { asWritten } from '../../contract/countries';
+import { slugOf } from '../../core/content/cells';
+import { sheetKinds } from '../../core/print/registry';
+import type { SheetKind } from '../../core/print/sheetKind';
+import { Commit, page, Reply, serve } from '../http/route';
+import { keepMade, madeList, minutesHere, ownPace, timeMade, unmake } from './madeSets';
+import { binLabel } from './binLabel';
+import { neededSheets, setsFor } from './neededSheets';
+import { checkedSheet, layouts, pdfOf } from './printing';
+import { sessionPack } from './sessionPack';
+
+/** Whether pieces are cut out of it, in its example. */
+function isCut(kind: SheetKind): boolean {
+  const made = kind.make(kind.example, { rng: createRng(1, 17), country: asWritten });
+  return (kind.draw(made, kind.example).pieces ?? []).some((p) => p.count > 1);
+}
+
+const list = sheetKinds.map((k) => ({
+  id: k.id,
+  title: k.title,
+  about: k.about,
+  group: k.group,
+  forFamilies: [...k.forFamilies],
+  parametersSchema: k.parametersSchema as unknown as Record<string, unknown>,
+  example: k.example as unknown as Record<string, unknown>,
+  cautions: cautionsOnce([cautionOf(k.hazards ?? []), isCut(k) ? cautionOfWork('cut') : null].flatMap((c) => c ?? [])),
+}));
+
+const pdf = (title: string, bytes: Uint8Array): Reply<Uint8Array> =>
+  new Reply(200, bytes, { 'content-disposition': `inline; filename="${slugOf(title) || 'sheets'}.pdf"` });
+
+export const printRoutes = serve(printWire, {
+  'GET /sheets': ({ query }) => page(list, { limit: list.length, ...query }),
+  'POST /sheets/{id}/layout': async ({ db, params, body }) => {
+    const [laid] = await layouts(db, [{ ...body, sheet: params.id }]);
+    return { ...laid!, minutes: minutesHere(ownPace(db), laid!) };
+  },
+  'POST /sheets/{id}/pdf': async ({ db, params, body }) => {
+    const { kind } = checkedSheet(db, { ...body, sheet: params.id });
+    return pdf(kind.title, await pdfOf(db, kind.title, [{ ...body, sheet: params.id }]));
+  },
+  'POST /printouts': async ({ db, body }) => {
+    const title = body.title ?? 'Sheets';
+    return pdf(title, await pdfOf(db, title, body.sets));
+  },
+  'GET /variants/{id}/sheets': ({ db, params, query }) => neededSheets(db, params.id, query),
+  'POST /variants/{id}/sheets': async ({ db, params, body }) => {
+    const { title, sets } = setsFor(db, params.id, body);
+    return pdf(title, await pdfOf(db, title, sets));
+  },
+  'POST /bins/{id}/label': async ({ db, params, body }) => {
+    const { title, pages } = await binLabel(db, params.id, body);
+    return pdf(title, await pdfOf(db, title, [{ pages }]));
+  },
+  'POST /plans/{id}/pack': async ({ db, params, body, today }) => {
+    const { title, parts } = await sessionPack(db, params.id, body, today);
+    return pdf(title, await pdfOf(db, title, parts));
+  },
+  'GET /made': ({ db, query }) => page(madeList(db), { limit: 5000, ...query }),
+  'POST /made': async ({ db, body, today, now }) => {
+    const { variant: _variant, minutes: _minutes, ...set } = body;
+    const [laid] = await layouts(db, [set]);
+    return new Commit(() => keepMade(db, body, laid!, today, now));
+  },
+  'PATCH /made/{id}': ({ db, params, body }) => timeMade(db, params.id, body.minutes),
+  'DELETE /made/{id}': ({ db, params }) => unmake(db, params.id),
+});

@@ -1,0 +1,131 @@
+import type { AskedSheet } from '../../contract/sheetRequest';
+import { cautionsOnce } from '../../core/safety/hazards';
+import { type PackTable, packPages, keyPages, type SessionPack } from '../../core/print/pack/sessionPack';
+import type { Ink } from '../../core/print/inks';
+import type { SheetPage } from '../../core/print/layOut';
+import type { Paper } from '../../core/print/paper';
+import { sheetKindById } from '../../core/print/registry';
+import { stepsOf } from '../../core/materials/gettingReady';
+import { mechanismById } from '../../core/mechanisms/registry';
+import type { Db } from '../db/db';
+import { gatherList } from '../prep/gatherList';
+import { stepsDone } from '../prep/prepTicks';
+import { planById } from '../planning/planById';
+import { thenOf } from '../planning/thenOf';
+import { wirePlan } from '../planning/wirePlan';
+import { countryOf } from '../shared/country';
+import { titles } from '../shared/titles';
+import { forTables } from '../shelf/howToRoutes';
+import { variantById } from '../shelf/shelfRows';
+import { helpWords } from '../../text/sentences';
+import { graphOf } from '../db/graphOf';
+import { neededSheets } from './neededSheets';
+import { layouts } from './printing';
+
+const presenceWords = { alone: 'children play alone', nearby: 'a grown-up nearby', needed: 'a grown-up at the table' } as const;
+
+/**
+ * A session on paper: the plan and what to gather, a card for every table, the sheets that are not in the boxes yet (all of them
+ * where `everything` is asked), and their answers at the end.
+ */
+export async function sessionPack(
+  db: Db,
+  id: string,
+  asked: { readonly paper?: Paper; readonly everything?: boolean; readonly ink?: Ink },
+  today: string,
+): Promise<{ title: string; parts: (AskedSheet | { readonly pages: readonly SheetPage[] })[] }> {
+  const row = planById(db, id);
+  const plan = await wirePlan(db, row);
+  const paper = asked.paper ?? countryOf(db).paper;
+  const title = titles(db);
+  const graph = graphOf(db);
+  const seated = [...new Set(plan.rounds.flatMap((r) => r.tables.flatMap((t) => t.seats.map((s) => s.variant))))];
+  const rules = new Map(forTables(db, seated).map((r) => [r.variant, r]));
+  const then = (await thenOf(db, row, today)).items;
+  const tables = plan.rounds.flatMap((r, round) =>
+    r.tables.map((t, table): PackTable => {
+      const played = [...new Set(t.seats.map((s) => s.variant))].map((v) => rules.get(v)!);
+      const told = played.find((p) => p.howTo)?.howTo;
+      const next = then.find((x) => x.round === round && x.table === table)?.then;
+      return {
+        round: round + 1,
+        table: table + 1,
+        title: t.title,
+        presence: t.grownUp ? 'a grown-up plays along' : presenceWords[told?.presence.is ?? (t.helper ? 'needed' : 'nearby')],
+        seats: t.seats.map((s) => ({
+          name: title.learner(s.learner),
+          version: s.variantTitle,
+          tool: s.tool === null ? '' : (helpWords[s.tool] ?? title.kind(s.tool).toLowerCase()),
+          step: s.skill === null ? '' : (graph.skills[graph.indexOf.get(s.skill) ?? -1]?.short ?? ''),
+          first: t.lookFor === s.learner,
+          partner: s.with === null ? '' : title.learner(s.with),
+        })),
+        rules: played.map((p) => ({ version: p.title, lines: p.howTo?.card ?? p.own.slice(0, 5) })),
+        ask: told?.ask ?? 'How do you know?',
+        stuck: told?.tool ?? 'Lay it with things.',
+        timeUp: told?.timeUp ?? 'Finish the turn, and tell what you would do next.',
+        cautions: cautionsOnce(played.flatMap((p) => p.cautions)),
+        then: next ? `Play ${next.title}, ${next.variantTitle}, with the same things.` : '',
+      };
+    }),
+  );
+  const sets = setsOf(
+    db,
+    plan.rounds.flatMap((r) => r.tables),
+    asked,
+    paper,
+  );
+  const laid = await layouts(db, sets);
+  const list = gatherList(db, row);
+  const pack: SessionPack = {
+    title: 'Session',
+    day: plan.date,
+    minutes: plan.request.minutes,
+    tables,
+    resting: plan.rounds.flatMap((r, i) => [
+      ...r.resting.map((l) => ({ round: i + 1, say: `${title.learner(l)} rests` })),
+      ...r.meanwhile.map((m) => ({ round: i + 1, say: `${title.learner(m.learner)}: ${m.text}` })),
+    ]),
+    gather: list.bins.map((b) => ({
+      bin: b.title,
+      items: b.items.map((it) => ({
+        say: `${it.quantity > 1 ? `${it.quantity} × ` : ''}${it.title}${it.state === 'there' ? '' : it.state === 'short' ? ` (only ${it.have ?? 0} there)` : ' (not there)'}`,
+        state: it.state,
+      })),
+    })),
+    cautions: cautionsOnce(list.bins.flatMap((b) => b.items.flatMap((it) => it.caution ?? []))),
+    sets: sets.map((s, i) => `${sheetKindById(s.sheet)!.title.toLowerCase()} for ${s.label} (${laid[i]!.sheets})`),
+    keys: laid.flatMap((l, i) => (l.key && l.key.length > 0 ? [{ title: `${l.title}, ${sets[i]!.label ?? ''}`, lines: l.key }] : [])),
+  };
+  return {
+    title: `session-${plan.date}`,
+    parts: [{ pages: packPages(pack, paper) }, ...sets, { pages: keyPages(pack, paper) }],
+  };
+}
+
+/** Sheets of the versions that are played, once each, for the largest table that plays them. */
+function setsOf(
+  db: Db,
+  tables: readonly { readonly seats: readonly { readonly variant: string }[] }[],
+  asked: { readonly everything?: boolean; readonly ink?: Ink },
+  paper: Paper,
+): AskedSheet[] {
+  const done = stepsDone(db);
+  const players = new Map<string, number>();
+  for (const t of tables)
+    for (const v of new Set(t.seats.map((s) => s.variant))) players.set(v, Math.max(players.get(v) ?? 0, t.seats.length));
+  return [...players].flatMap(([id, seats]) => {
+    const v = variantById(db, id);
+    if (v.mechanism === null || !mechanismById(v.mechanism)) return [];
+    const ready = stepsOf(v).every((s) => s.sort !== 'print' || done.get(id)?.has(s.id));
+    if (ready && !asked.everything) return [];
+    return neededSheets(db, id, { players: seats }).items.map((n): AskedSheet => ({
+      sheet: n.sheet,
+      parameters: n.parameters,
+      copies: n.copies,
+      paper,
+      ink: asked.ink ?? 'colour',
+      label: v.title.slice(0, 80),
+    }));
+  });
+}
