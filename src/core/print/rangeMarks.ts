@@ -25,9 +25,11 @@ export function markBoxes(mark: RangeMark, x: number, y: number, s: number): Box
       points.map(([px, py]) => [x + px * s, y + py * s] as const),
       style,
     );
-  const leaf = Array.from({ length: 25 }, (_, i) => {
-    const t = (i / 24) * 2 * Math.PI;
-    return [0.5 + 0.5 * Math.cos(t), 0.5 + 0.3 * Math.sin(t) * Math.abs(Math.sin(t / 2 + Math.PI / 2) * 0.4 + 0.8)] as const;
+  // Two equal arcs from tip to tip, lying aslant.
+  const leaf = Array.from({ length: 24 }, (_, i) => {
+    const along = i <= 12 ? i / 12 : (24 - i) / 12;
+    const off = (i <= 12 ? 0.3 : -0.3) * Math.sin(Math.PI * along);
+    return [along + off * 0.7, 1 - along + off * 0.7] as const;
   });
   switch (mark) {
     case 'leaf':

@@ -11,6 +11,7 @@ const places: readonly { readonly label: string; readonly path: string; readonly
   ...Object.entries(placeKeys).map(([key, p]) => ({ ...p, key })),
   { label: 'Things: what is in the cupboard', path: '/shelf/things', key: '' },
   { label: 'Only this cupboard: tick what you have', path: '/shelf/things?tick', key: '' },
+  { label: 'Printer’s desk: cards, boards, mats, labels', path: '/prep/print', key: '' },
   { label: 'Stock-take: a bin at a time', path: '/shelf/stocktake', key: '' },
   { label: 'How is each played? Rows nobody has answered', path: '/shelf/recognise', key: '' },
   { label: 'Coverage: which standards have a game', path: '/shelf/coverage', key: '' },

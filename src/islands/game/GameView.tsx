@@ -281,6 +281,7 @@ function Game({ id, version }: { id: string; version: string | null }) {
                 ))}
                 <div className={panel.row}>
                   <Button onClick={() => setEditing('variant')}>Change version</Button>
+                  {variant.mechanism && <LinkButton href={link(`/prep/print?variant=${variant.id}`)}>Print what it needs</LinkButton>}
                   <Button onClick={() => change.mutate({ what: 'POST /variants/{id}/retire', of: variant.id })}>Put away</Button>
                 </div>
               </section>

@@ -54,6 +54,21 @@ export function ParameterInput({
         }
       />
     );
+  if (schema.type === 'array' && schema.items?.type === 'string')
+    return (
+      <input
+        {...props}
+        defaultValue={(value as string[] | undefined)?.join(', ') ?? ''}
+        onBlur={(e) =>
+          onChange(
+            e.target.value
+              .split(',')
+              .map((word) => word.trim())
+              .filter(Boolean),
+          )
+        }
+      />
+    );
   if (schema.type === 'array')
     return (
       <input

@@ -108,6 +108,12 @@ export function Ahead() {
                             {[m.what, m.cost === null ? '' : `costs ${money(m.cost)}`, `first for ${dayWords(m.first)}`]
                               .filter(Boolean)
                               .join('; ')}
+                            {m.batch === 'print' && m.variant !== null && !isDone(m) && (
+                              <>
+                                {' · '}
+                                <a href={link(`/prep/print?variant=${m.variant}`)}>print it</a>
+                              </>
+                            )}
                           </small>
                         </li>
                       );

@@ -6,7 +6,7 @@ import { Button } from '../../ui/Button';
 import { Empty, Failure, Loading } from '../../ui/Empty';
 import { Light } from '../../ui/Light';
 import { LinkButton } from '../../ui/LinkButton';
-import { call, link } from '../shared/api';
+import { call, fileOf, link, saveFile } from '../shared/api';
 import { App, messageOf, useTell } from '../shared/App';
 import panel from '../shared/panel.module.css';
 import { PlanPicker } from '../shared/PlanPicker';
@@ -58,6 +58,11 @@ function GatherList({ plans, chosen }: { plans: PlanShort[]; chosen: PlanShort }
       setOnTheWay((now) => (now[item] === ticked ? Object.fromEntries(Object.entries(now).filter(([i]) => i !== item)) : now));
     },
   });
+  const paper = useMutation({
+    mutationFn: (everything: boolean) => fileOf('POST /plans/{id}/pack', { params: { id: chosen.id }, body: { everything } }),
+    onSuccess: (file) => saveFile(file, `session-${chosen.date}.pdf`),
+    onError: (e) => tell(messageOf(e), { bad: true }),
+  });
   const [back, setBack] = useState(chosen.playedAt !== null);
   const [byTable, setByTable] = useState(false);
   const set = (item: string, ticked: boolean): void => {
@@ -90,7 +95,10 @@ function GatherList({ plans, chosen }: { plans: PlanShort[]; chosen: PlanShort }
         <PlanPicker plans={plans} chosen={chosen} path="/prep" />
         <LinkButton href={link(`/plan/${chosen.id}`)}>The plan</LinkButton>
         <LinkButton href={link('/prep?ahead')}>The days ahead</LinkButton>
-        <Button onClick={() => print()}>Print this list</Button>
+        <LinkButton href={link('/prep/print')}>Printer’s desk</LinkButton>
+        <Button disabled={paper.isPending} onClick={() => paper.mutate(false)}>
+          {paper.isPending ? 'Printing …' : 'Session on paper'}
+        </Button>
         <LinkButton kind="main" href={link(`/play?plan=${chosen.id}`)}>
           Play
         </LinkButton>
@@ -102,6 +110,15 @@ function GatherList({ plans, chosen }: { plans: PlanShort[]; chosen: PlanShort }
           ))}
         </div>
       )}
+      <p className={`${panel.soft} ${panel.small} ${styles.paper}`}>
+        <b>Session on paper</b> is one PDF: the plan, this list, a card for every table, and the sheets that are not ready yet.{' '}
+        <Button kind="plain" disabled={paper.isPending} onClick={() => paper.mutate(true)}>
+          With all its sheets
+        </Button>{' '}
+        <Button kind="plain" onClick={() => print()}>
+          Only this list
+        </Button>
+      </p>
       {byTable && <ByTable tables={g.tables} />}
       <div className={styles.bins} hidden={byTable}>
         {g.bins.map((b) => (

@@ -95,6 +95,35 @@ export async function call<A extends ApiAddress>(address: A, ...[asked]: Wanted<
   return data as Answered<A>;
 }
 
+/** Asks a route that answers with a file. @throws ApiError as `call` does, or `cancelled` when it was stopped */
+export async function fileOf<A extends ApiAddress>(address: A, given: Given<A>, signal?: AbortSignal): Promise<Blob> {
+  const today = askedToday();
+  let response: Response;
+  try {
+    response = await fetch(addressOf(address, given, today ? { today } : {}), {
+      method: address.slice(0, address.indexOf(' ')),
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify(given.body),
+      ...(signal ? { signal } : {}),
+    });
+  } catch {
+    if (signal?.aborted) throw new ApiError({ code: 'cancelled', message: 'Stopped.' }, 0);
+    throw new ApiError({ code: 'offline', message: 'The program does not answer. Is it still running?' }, 0);
+  }
+  if (!response.ok) throw new ApiError(((await response.json()) as { error: ApiProblem }).error, response.status);
+  return response.blob();
+}
+
+/** Hands a file to the browser under a name. */
+export function saveFile(file: Blob, name: string): void {
+  const address = URL.createObjectURL(file);
+  const a = document.createElement('a');
+  a.href = address;
+  a.download = name;
+  a.click();
+  setTimeout(() => URL.revokeObjectURL(address), 60_000);
+}
+
 export async function base64Of(file: Blob): Promise<string> {
   const bytes = new Uint8Array(await file.arrayBuffer());
   let text = '';

@@ -8,7 +8,7 @@ import { numeral } from '../../pictures/numeral';
 import { leastYoungText, sheetKind } from '../../sheetKind';
 
 const own = parameters({ count: whole('Cards', 1, 60, 8) });
-const DEFAULTS = { ...FAMILY, ...own.DEFAULTS };
+const DEFAULTS = { ...own.DEFAULTS, ...FAMILY };
 type P = typeof DEFAULTS;
 /** Pegs with a weight, a peg named again for every further weight on it; one on the right is missing. */
 interface Task {
@@ -45,7 +45,7 @@ export default sheetKind<P, readonly Task[]>({
   about: 'A beam in balance with one weight missing; the answer on the back.',
   group: 'to solve',
   forFamilies: ['balance-the-beam'],
-  parametersSchema: { ...FAMILY_SCHEMA, properties: { ...FAMILY_SCHEMA.properties, ...own.SCHEMA.properties } },
+  parametersSchema: { ...FAMILY_SCHEMA, properties: { ...own.SCHEMA.properties, ...FAMILY_SCHEMA.properties } },
   example: DEFAULTS,
   check: (p) => balanceTheBeam.check(p),
   make: (p, { rng }) => {

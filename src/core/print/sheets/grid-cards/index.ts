@@ -13,7 +13,7 @@ const own = parameters({
   cards: whole('Cards to play on (0: the caller’s only)', 0, 60, 6),
   caller: yesNo('With the caller’s cards', true),
 });
-const DEFAULTS = { ...FAMILY, ...own.DEFAULTS };
+const DEFAULTS = { ...own.DEFAULTS, ...FAMILY };
 type P = typeof DEFAULTS;
 interface Call {
   readonly asks: Shown;
@@ -56,7 +56,7 @@ export default sheetKind<P, Made>({
   about: 'Cards to cover, all different, with the caller’s cards that cover them.',
   group: 'boards',
   forFamilies: ['cover-grid'],
-  parametersSchema: { ...FAMILY_SCHEMA, properties: { ...FAMILY_SCHEMA.properties, ...own.SCHEMA.properties } },
+  parametersSchema: { ...FAMILY_SCHEMA, properties: { ...own.SCHEMA.properties, ...FAMILY_SCHEMA.properties } },
   example: DEFAULTS,
   check: (p) => coverGrid.check(p),
   make: (p, { rng }) => {

@@ -10,7 +10,7 @@ import type { Half } from '../../pictures/actShown';
 import { halvesShown, someOf } from './halvesShown';
 
 const own = parameters({ fit: oneOf('Halves fit by', ['content', 'shape'], 'content') });
-const DEFAULTS = { ...FAMILY, ...own.DEFAULTS };
+const DEFAULTS = { ...own.DEFAULTS, ...FAMILY };
 type P = typeof DEFAULTS;
 interface Set {
   readonly halves: readonly [Half, Half];
@@ -34,7 +34,7 @@ export default sheetKind<P, Made>({
   about: 'Two halves with one worth: facts, clocks, coins, fractions, shapes, scales and more.',
   group: 'cards',
   forFamilies: ['match-sets'],
-  parametersSchema: { ...FAMILY_SCHEMA, properties: { ...FAMILY_SCHEMA.properties, ...own.SCHEMA.properties } },
+  parametersSchema: { ...FAMILY_SCHEMA, properties: { ...own.SCHEMA.properties, ...FAMILY_SCHEMA.properties } },
   example: DEFAULTS,
   check: (p) => matchSets.check(p),
   make: (p, { rng }) => {

@@ -6,7 +6,7 @@ import { type Box, line, rect, text } from '../../box';
 import { sheetKind } from '../../sheetKind';
 
 const own = parameters({ count: whole('Pictures', 1, 40, 4) });
-const DEFAULTS = { ...FAMILY, ...own.DEFAULTS };
+const DEFAULTS = { ...own.DEFAULTS, ...FAMILY };
 type P = typeof DEFAULTS;
 type Line = 'upright' | 'lying' | 'slanting';
 interface Picture {
@@ -43,7 +43,7 @@ export default sheetKind<P, readonly Picture[]>({
   about: 'Half a picture on squares and a line to mirror it in: upright, lying or slanting.',
   group: 'to solve',
   forFamilies: ['mirror-it'],
-  parametersSchema: { ...FAMILY_SCHEMA, properties: { ...FAMILY_SCHEMA.properties, ...own.SCHEMA.properties } },
+  parametersSchema: { ...FAMILY_SCHEMA, properties: { ...own.SCHEMA.properties, ...FAMILY_SCHEMA.properties } },
   example: DEFAULTS,
   check: (p) => mirrorIt.check(p),
   make: (p, { rng }) => Array.from({ length: p.count }, () => picture(p, rng)),

@@ -8,16 +8,16 @@ import { cardSizes, leastNumeralMm, sheetKind } from '../../sheetKind';
 const { SCHEMA, DEFAULTS } = parameters({
   low: whole('From', -1000, 1_000_000, 1),
   high: whole('To', -1000, 1_000_000, 10),
-  by: whole('In steps of', 1, 100_000, 1),
-  some: whole('Only so many different ones (0: all)', 0, 200, 0),
-  only: missingCards('Only these cards, each named once for every copy'),
   copies: whole('Of each', 1, 20, 4),
   wild: whole('Wild cards', 0, 20, 0),
+  by: whole('In steps of', 1, 100_000, 1),
   takeTen: whole('Take-ten cards', 0, 20, 0),
   turnRound: whole('Turn-round cards', 0, 20, 0),
   passOver: whole('Pass-over cards', 0, 20, 0),
   round: whole('Round-it cards', 0, 20, 0),
   card: oneOf('Card', ['usual', 'small'], 'usual'),
+  some: whole('Only so many (0: all)', 0, 200, 0),
+  only: missingCards('Only these cards'),
 });
 type P = typeof DEFAULTS;
 

@@ -8,7 +8,7 @@ import { numeral } from '../../pictures/numeral';
 import { sheetKind } from '../../sheetKind';
 
 const own = parameters({ count: whole('Strips', 1, 60, 8) });
-const DEFAULTS = { ...FAMILY, ...own.DEFAULTS };
+const DEFAULTS = { ...own.DEFAULTS, ...FAMILY };
 type P = typeof DEFAULTS;
 /** Members of a pattern in order: looks by number, or sizes that grow; one place may be empty. */
 interface Strip {
@@ -27,7 +27,7 @@ export default sheetKind<P, readonly Strip[]>({
   about: 'Patterns that repeat or grow, to go on with or with one place missing.',
   group: 'to solve',
   forFamilies: ['continue-the-pattern'],
-  parametersSchema: { ...FAMILY_SCHEMA, properties: { ...FAMILY_SCHEMA.properties, ...own.SCHEMA.properties } },
+  parametersSchema: { ...FAMILY_SCHEMA, properties: { ...own.SCHEMA.properties, ...FAMILY_SCHEMA.properties } },
   example: DEFAULTS,
   check: (p) => continueThePattern.check(p),
   make: (p, { rng }) =>

@@ -8,7 +8,7 @@ import { type Drawing, sheetKind } from '../../sheetKind';
 import { nameLine, nameRoom } from '../writing';
 
 const own = parameters({ grids: whole('Grids on the page', 1, 4, 2) });
-const DEFAULTS = { ...FAMILY, ...own.DEFAULTS };
+const DEFAULTS = { ...own.DEFAULTS, ...FAMILY };
 type P = typeof DEFAULTS;
 interface Cell {
   readonly n: number;
@@ -36,7 +36,7 @@ export default sheetKind<P, readonly Cell[]>({
   about: 'Numbers by a step, forward or back, over tens and hundreds, with cells left blank.',
   group: 'to write on',
   forFamilies: ['sequence-grid'],
-  parametersSchema: { ...FAMILY_SCHEMA, properties: { ...FAMILY_SCHEMA.properties, ...own.SCHEMA.properties } },
+  parametersSchema: { ...FAMILY_SCHEMA, properties: { ...own.SCHEMA.properties, ...FAMILY_SCHEMA.properties } },
   example: DEFAULTS,
   check: (p) => sequenceGrid.check(p),
   make: (p, { rng }) =>

@@ -8,7 +8,7 @@ import { leastYoungText, sheetKind } from '../../sheetKind';
 import { answerOf, giveAways, newStory } from './stories';
 
 const own = parameters({ count: whole('Stories', 1, 120, 12), print: oneOf('Print', ['read-aloud', 'to-read-alone'], 'read-aloud') });
-const DEFAULTS = { ...FAMILY, ...own.DEFAULTS };
+const DEFAULTS = { ...own.DEFAULTS, ...FAMILY };
 type P = typeof DEFAULTS;
 type Made = readonly ReturnType<typeof newStory>[];
 const card = { w: 90, h: 62 } as const;
@@ -22,7 +22,7 @@ export default sheetKind<P, Made>({
   about: 'Every situation and unknown, without words that give the operation away; the answer on the back.',
   group: 'to solve',
   forFamilies: ['story-cards'],
-  parametersSchema: { ...FAMILY_SCHEMA, properties: { ...FAMILY_SCHEMA.properties, ...own.SCHEMA.properties } },
+  parametersSchema: { ...FAMILY_SCHEMA, properties: { ...own.SCHEMA.properties, ...FAMILY_SCHEMA.properties } },
   example: DEFAULTS,
   check: (p) => storyCards.check(p),
   make: (p, { rng }) => {

@@ -10,7 +10,7 @@ import { numeral, written } from '../../pictures/numeral';
 import { sheetKind } from '../../sheetKind';
 
 const own = parameters({ count: whole('Cards', 1, 60, 12) });
-const DEFAULTS = { ...FAMILY, ...own.DEFAULTS };
+const DEFAULTS = { ...own.DEFAULTS, ...FAMILY };
 type P = typeof DEFAULTS;
 interface Side {
   readonly numbers: readonly number[];
@@ -31,7 +31,7 @@ export default sheetKind<P, readonly Card[]>({
   about: 'Numbers that make a target, with stars for how hard it is and a way on the back; or two on a card, of which one works.',
   group: 'to solve',
   forFamilies: ['target-combine'],
-  parametersSchema: { ...FAMILY_SCHEMA, properties: { ...FAMILY_SCHEMA.properties, ...own.SCHEMA.properties } },
+  parametersSchema: { ...FAMILY_SCHEMA, properties: { ...own.SCHEMA.properties, ...FAMILY_SCHEMA.properties } },
   example: DEFAULTS,
   check: (p) => targetCombine.check(p),
   make: (p, { rng }) => {

@@ -9,7 +9,7 @@ import { boxesToWrite } from '../recording-sheet/boxesToWrite';
 import { asked, labelOf, type TaskCard, tasksOf } from './tasks';
 
 const own = parameters({ sheets: whole('Recording sheets', 0, 30, 3), strip: yesNo('Small, to fit a capsule', false) });
-const DEFAULTS = { ...FAMILY, ...own.DEFAULTS };
+const DEFAULTS = { ...own.DEFAULTS, ...FAMILY };
 type P = typeof DEFAULTS;
 
 export default sheetKind<P, readonly TaskCard[]>({
@@ -18,7 +18,7 @@ export default sheetKind<P, readonly TaskCard[]>({
   about: 'Tasks to hide or to pass on, small enough for a capsule, with recording sheets whose boxes carry the same labels.',
   group: 'to solve',
   forFamilies: ['task-hunt'],
-  parametersSchema: { ...FAMILY_SCHEMA, properties: { ...FAMILY_SCHEMA.properties, ...own.SCHEMA.properties } },
+  parametersSchema: { ...FAMILY_SCHEMA, properties: { ...own.SCHEMA.properties, ...FAMILY_SCHEMA.properties } },
   example: DEFAULTS,
   check: (p) => taskHunt.check(p),
   make: (p, { rng }) => tasksOf(p, rng),
