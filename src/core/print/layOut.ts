@@ -3,7 +3,7 @@ import { createRng } from '../shared/rng';
 import type { Country } from '../play/country';
 import { type Box, line, mm, rect, shift, text, upsideDown } from './box';
 import { inInk, type Ink } from './inks';
-import { missingLetters, textWidth } from './letters';
+import { clipped, missingLetters } from './letters';
 import { blankEdge, pageArea, type Paper, papers } from './paper';
 import { hueOf, markBoxes, type RangeMark } from './rangeMarks';
 import type { Drawing, Drawn, Form, Pieces, SheetKind } from './sheetKind';
@@ -290,15 +290,8 @@ function footOf(kind: Pick<SheetKind, 'title'>, asked: SheetRequest, seed: numbe
     ...ticks,
     ...inches,
     text(x + 2 * inchMm + 1.5, y - 2.6, 40, 3, '50 mm · 2 in', size, { align: 'start', fill: 'soft', frame: true }),
-    text(w - 14 - 110, y - 2.6, 110, 3, shortened(words, 108, size), size, { align: 'end', fill: 'soft', frame: true }),
+    text(w - 14 - 110, y - 2.6, 110, 3, clipped(words, 108, size), size, { align: 'end', fill: 'soft', frame: true }),
   ];
-}
-
-function shortened(words: string, w: number, size: number): string {
-  if (textWidth(words, size) <= w) return words;
-  let n = words.length;
-  while (n > 1 && textWidth(`${words.slice(0, n)}…`, size) > w) n--;
-  return `${words.slice(0, n)}…`;
 }
 
 const lettersProblem = (letters: readonly string[]): Problem => ({

@@ -45,6 +45,14 @@ export const fitted = (
   return text(x, y, w, h, words, sizeFor(words, w, h, most, style.bold), rest);
 };
 
+/** Words cut to a width, with three dots where something is left out. */
+export function clipped(words: string, w: number, size: number, heavy = false): string {
+  if (textWidth(words, size, heavy) <= w) return words;
+  let n = words.length;
+  while (n > 1 && textWidth(`${words.slice(0, n).trimEnd()}…`, size, heavy) > w) n--;
+  return `${words.slice(0, n).trimEnd()}…`;
+}
+
 /** Words in lines that are no wider than `w` millimetres; a word that is wider alone is broken. */
 export function wrapped(words: string, w: number, size: number, heavy = false): string[] {
   const lines: string[] = [];

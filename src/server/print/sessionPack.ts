@@ -7,7 +7,12 @@ import type { Paper } from '../../core/print/paper';
 import { sheetKindById } from '../../core/print/registry';
 import { stepsOf } from '../../core/materials/gettingReady';
 import { mechanismById } from '../../core/mechanisms/registry';
+import { eq } from 'drizzle-orm';
+import { stateOf } from '../../core/materials/onHand';
+import type { Country } from '../../core/play/country';
+import { thingOf } from '../../core/print/thingOf';
 import type { Db } from '../db/db';
+import { kinds } from '../db/schema';
 import { gatherList } from '../prep/gatherList';
 import { stepsDone } from '../prep/prepTicks';
 import { planById } from '../planning/planById';
@@ -79,7 +84,7 @@ export async function sessionPack(
   const list = gatherList(db, row);
   const pack: SessionPack = {
     title: 'Session',
-    day: plan.date,
+    day: dayText(plan.date, countryOf(db).dates),
     minutes: plan.request.minutes,
     tables,
     resting: plan.rounds.flatMap((r, i) => [
@@ -103,6 +108,25 @@ export async function sessionPack(
   };
 }
 
+/** A day as it is said in a country, whatever zone the machine stands in. */
+const dayText = (day: string, dates: Country['dates']): string =>
+  new Intl.DateTimeFormat(dates === 'month-first' ? 'en-US' : 'en-GB', {
+    weekday: 'long',
+    day: 'numeric',
+    month: 'long',
+    timeZone: 'UTC',
+  }).format(new Date(`${day}T12:00:00Z`));
+
+/** What is written on is used up each time. */
+const isUsedUp = (sheet: string): boolean => sheetKindById(sheet)!.group === 'to write on';
+
+/** Whether one of the thing lies in the cupboard, or nobody says that it does not. */
+function isThere(db: Db, sheet: string, parameters: Readonly<Record<string, unknown>>): boolean {
+  const thing = thingOf(sheet, { ...sheetKindById(sheet)!.example, ...parameters });
+  const row = thing === null ? undefined : db.select().from(kinds).where(eq(kinds.id, thing)).get();
+  return row !== undefined && stateOf(row) !== 'none';
+}
+
 /** Sheets of the versions that are played, once each, for the largest table that plays them. */
 function setsOf(
   db: Db,
@@ -118,14 +142,15 @@ function setsOf(
     const v = variantById(db, id);
     if (v.mechanism === null || !mechanismById(v.mechanism)) return [];
     const ready = stepsOf(v).every((s) => s.sort !== 'print' || done.get(id)?.has(s.id));
-    if (ready && !asked.everything) return [];
-    return neededSheets(db, id, { players: seats }).items.map((n): AskedSheet => ({
-      sheet: n.sheet,
-      parameters: n.parameters,
-      copies: n.copies,
-      paper,
-      ink: asked.ink ?? 'colour',
-      label: v.title.slice(0, 80),
-    }));
+    return neededSheets(db, id, { players: seats })
+      .items.filter((n) => asked.everything || isUsedUp(n.sheet) || (!ready && !isThere(db, n.sheet, n.parameters)))
+      .map((n): AskedSheet => ({
+        sheet: n.sheet,
+        parameters: n.parameters,
+        copies: n.copies,
+        paper,
+        ink: asked.ink ?? 'colour',
+        label: v.title.slice(0, 80),
+      }));
   });
 }

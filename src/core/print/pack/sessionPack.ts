@@ -1,5 +1,5 @@
 import { type Box, circle, line, polygon, rect, text } from '../box';
-import { fitted, wrapped } from '../letters';
+import { clipped, wrapped } from '../letters';
 import type { Paper } from '../paper';
 import type { SheetPage } from '../layOut';
 import { type Block, bookPages, gap, rule, stacked, textHeightOf, textWidthOf, words } from './bookPages';
@@ -51,6 +51,8 @@ export interface SessionPack {
 const small = 9.5;
 const body = 11;
 const head = 14;
+/** Letters of a table card grow as far as half a page allows: it is read standing up. */
+const scales = [1.35, 1.2, 1.1, 1];
 
 /** Three signs instead of verdicts: a child who sees the card reads no mark in them. */
 function signs(x: number, y: number): Box[] {
@@ -76,27 +78,24 @@ const arrow = (x: number, y: number): Box =>
   );
 
 /** Who sits here with what, and a place for one sign each. */
-function seatRows(seats: readonly PackSeat[], w: number): Block {
+function seatRows(seats: readonly PackSeat[], w: number, k: number): Block {
   const step = 7.5;
-  const [name, version, tool, aim, marks] = [4, w * 0.17, w * 0.4, w * 0.58, w - 28];
+  const [name, version, tool, aim, marks] = [4, w * 0.17, w * 0.47, w * 0.63, w - 28];
   const rows = seats.flatMap((s, i): Box[] => {
     const y = 5 + i * step;
+    const cell = (x: number, to: number, say: string, size: number, bold = false): Box[] =>
+      say === ''
+        ? []
+        : [text(x, y, to - x - 2, step, clipped(say, to - x - 2, size, bold), size, { align: 'start', ...(bold ? { bold } : {}) })];
     return [
       ...(s.first ? [arrow(0, y + step / 2)] : []),
-      { ...fitted(name, y, version - name - 2, step * 0.62, s.name, { most: body, bold: true, align: 'start' }), y, h: step },
-      {
-        ...fitted(version, y, tool - version - 2, step * 0.6, s.version + (s.partner ? ` · with ${s.partner}` : ''), {
-          most: small,
-          align: 'start',
-        }),
-        y,
-        h: step,
-      },
-      { ...fitted(tool, y, aim - tool - 2, step * 0.6, s.tool, { most: small, align: 'start' }), y, h: step },
-      { ...fitted(aim, y, marks - aim - 6, step * 0.6, s.step, { most: small, align: 'start' }), y, h: step },
+      ...cell(name, version, s.name, Math.min(13, body * k), true),
+      ...cell(version, tool, s.version + (s.partner ? ` · with ${s.partner}` : ''), small * Math.min(k, 1.1)),
+      ...cell(tool, aim, s.tool, small * Math.min(k, 1.1)),
+      ...cell(aim, marks - 4, s.step, small * Math.min(k, 1.1)),
       ...(s.step ? signs(marks, y + step / 2) : []),
       line(0, y + step, w, y + step, { line: 'pale', width: 0.2 }),
-    ].filter((b) => b.text !== '');
+    ];
   });
   const heads = (
     [
@@ -109,33 +108,33 @@ function seatRows(seats: readonly PackSeat[], w: number): Block {
   return { height: 6 + seats.length * step, boxes: [...heads, ...rows] };
 }
 
-/** A card for one table: who, how, what to ask, how to stop. It is read standing up. */
-export function tableCard(t: PackTable, w: number): Block {
+/** A card for one table: who, how, what to ask, how to stop; its letters `k` times as large as they must be. */
+export function tableCard(t: PackTable, w: number, k = 1): Block {
   const several = t.rules.length > 1;
   return stacked([
     {
       height: 9,
       boxes: [
-        text(0, 0, w * 0.7, 7, t.title, head, { bold: true, align: 'start' }),
+        text(0, 0, w * 0.6, 7, clipped(t.title, w * 0.58, head, true), head, { bold: true, align: 'start' }),
         text(w * 0.5, 0, w * 0.5, 7, `round ${t.round} · table ${t.table} · ${t.presence}`, small, { align: 'end', fill: 'soft' }),
       ],
     },
-    seatRows(t.seats, w),
+    seatRows(t.seats, w, k),
     gap(1),
     ...t.rules.flatMap((r) => [
-      ...(several ? [words(w, r.version, small, { bold: true }, 0.5)] : []),
-      ...r.lines.map((say, i) => numbered(i + 1, say, w)),
+      ...(several ? [words(w, r.version, small * k, { bold: true }, 0.5)] : []),
+      ...r.lines.map((say, i) => numbered(i + 1, say, w, k)),
       gap(1),
     ]),
-    words(w, `Ask: “${t.ask}” Stuck? ${t.stuck}`, small, {}, 0.8),
-    words(w, `When time is up: ${t.timeUp}${t.then ? ` Done early? ${t.then}` : ''}`, small, {}, 0.8),
+    words(w, `Ask: “${t.ask}” Stuck? ${t.stuck}`, small * k, {}, 0.8),
+    words(w, `When time is up: ${t.timeUp}${t.then ? ` Done early? ${t.then}` : ''}`, small * k, {}, 0.8),
     ...(t.cautions.length > 0 ? [words(w, t.cautions.join(' '), small, { bold: true }, 0.8)] : []),
     gap(2),
   ]);
 }
 
-function numbered(n: number, say: string, w: number): Block {
-  const p = words(w - 6, say, body, {}, 0.6);
+function numbered(n: number, say: string, w: number, k: number): Block {
+  const p = words(w - 6, say, body * k, {}, 0.6);
   return {
     height: p.height,
     boxes: [text(0, 0, 5, 5.2, String(n), small, { align: 'start', fill: 'soft' }), ...p.boxes.map((b) => ({ ...b, x: b.x + 6 }))],
@@ -214,7 +213,7 @@ export function packPages(pack: SessionPack, paper: Paper): SheetPage[] {
   const w = textWidthOf(paper);
   const half = textHeightOf(paper) / 2 - 3;
   const cards = pack.tables.map((t): Block => {
-    const card = tableCard(t, w);
+    const card = scales.map((k) => tableCard(t, w, k)).find((c, i) => c.height <= half || i === scales.length - 1)!;
     // Two cards to a page where they are short enough, so that a page is cut once across its middle.
     return {
       height: card.height <= half ? half : card.height,
