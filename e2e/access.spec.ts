@@ -77,6 +77,7 @@ const pages = (): [string, string][] => [
   ['session', `/plan/${session}`],
   ['prep', '/prep'],
   ['the days ahead', '/prep?ahead'],
+  ['the printer’s desk', '/prep/print'],
   ['play', '/play'],
   ['review', '/review'],
   ['not there', '/learners/nobody-of-that-name'],

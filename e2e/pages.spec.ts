@@ -17,6 +17,7 @@ const places = [
   '/learners/frameworks',
   '/plan',
   '/prep',
+  '/prep/print',
   '/play',
   '/review',
 ];

@@ -328,6 +328,22 @@ it('every route answers as described', async () => {
   });
   const atOnce = await go('POST', '/sessions/now', { query: { wait: '60' }, body: { present: present.slice(0, 3), rounds: 1 } });
   await go('GET', '/plans/{id}', { path: `/plans/${atOnce.plan}` });
+  const printable = (await go('GET', '/sheets')).items[0].id;
+  await go('POST', '/sheets/{id}/layout', { path: `/sheets/${printable}/layout`, body: { seed: 3 } });
+  for (const [address, path, body] of [
+    ['/sheets/{id}/pdf', `/sheets/${printable}/pdf`, { ink: 'thin' }],
+    ['/printouts', '/printouts', { sets: [{ sheet: printable }], title: 'One set' }],
+    ['/bins/{id}/label', `/bins/${(await go('GET', '/bins')).items[0].id}/label`, { address: 'http://127.0.0.1' }],
+    ['/plans/{id}/pack', `/plans/${plan.id}/pack`, {}],
+  ] as const)
+    expect(await go('POST', address, { path, body })).toMatch(/^%PDF-/);
+  const onPaper = (await go('GET', '/variants', { query: { limit: '500' } })).items.find((v: any) => v.mechanism === 'sum-columns').id;
+  await go('GET', '/variants/{id}/sheets', { path: `/variants/${onPaper}/sheets`, query: { players: '3' } });
+  expect(await go('POST', '/variants/{id}/sheets', { path: `/variants/${onPaper}/sheets`, body: { players: 3 } })).toMatch(/^%PDF-/);
+  const madeSet = await go('POST', '/made', { body: { sheet: printable, variant: onPaper } });
+  await go('PATCH', '/made/{id}', { path: `/made/${madeSet.id}`, body: { minutes: 12 } });
+  expect((await go('GET', '/made')).total).toBe(1);
+  await go('DELETE', '/made/{id}', { path: `/made/${madeSet.id}` });
   await go('DELETE', '/plans/{id}', { path: `/plans/${atOnce.plan}` });
   const price = await go('POST', '/plans/{id}/price', { path: `/plans/${plan.id}/price`, query: { wait: '60' }, body: { aim: 'games' } });
   expect(price).toMatchObject({ aim: 'games', games: expect.any(Number), gamesWithout: expect.any(Number) });

@@ -1,6 +1,6 @@
 import '@fontsource/andika/400.css';
 import '@fontsource/andika/700.css';
-import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useDeferredValue, useRef, useState } from 'react';
 import { cautionsOnce } from '../../core/safety/hazards';
 import { Failure, Loading } from '../../ui/Empty';
@@ -10,6 +10,7 @@ import { Tabs } from '../../ui/Tabs';
 import { ApiError, call, fileOf, link, saveFile } from '../shared/api';
 import { App, messageOf, useTell } from '../shared/App';
 import panel from '../shared/panel.module.css';
+import { useLast } from '../shared/useLast';
 import { useTellUndo } from '../shared/useTellUndo';
 import { BinLabels } from './BinLabels';
 import { GameNeeds } from './GameNeeds';
@@ -81,21 +82,21 @@ function Desk({ first, variant: asked }: { first: string; variant: string | null
       const [id, request] = JSON.parse(wanted) as [string, typeof body];
       return call('POST /sheets/{id}/layout', { params: { id }, body: request });
     },
-    placeholderData: keepPreviousData,
     retry: false,
     staleTime: Infinity,
   });
+  const sheetNow = useLast(laid.data);
   const setOf = (id: number): QueuedSet => ({
     id,
     sheet: open.sheet,
-    title: laid.data?.title ?? open.sheet,
-    asked: { ...body, paper: how.paper ?? home, seed: laid.data?.seed ?? open.seed },
+    title: sheetNow?.title ?? open.sheet,
+    asked: { ...body, paper: how.paper ?? home, seed: sheetNow?.seed ?? open.seed },
     variant: open.variant,
-    sheets: laid.data?.sheets ?? 0,
-    cuts: laid.data?.cuts ?? 0,
-    minutes: laid.data?.minutes ?? 0,
+    sheets: sheetNow?.sheets ?? 0,
+    cuts: sheetNow?.cuts ?? 0,
+    minutes: sheetNow?.minutes ?? 0,
   });
-  const now: readonly QueuedSet[] = queue.length > 0 ? queue : laid.data && !laid.error ? [setOf(0)] : [];
+  const now: readonly QueuedSet[] = queue.length > 0 ? queue : sheetNow && !laid.error ? [setOf(0)] : [];
   const print = useMutation({
     mutationFn: async (together: boolean) => {
       stop.current = new AbortController();
@@ -245,8 +246,8 @@ function Desk({ first, variant: asked }: { first: string; variant: string | null
                   how={how}
                   paper={how.paper ?? home}
                   mark={open.mark}
-                  seed={laid.data?.seed ?? open.seed}
-                  cut={(laid.data?.cuts ?? 0) > 0}
+                  seed={sheetNow?.seed ?? open.seed}
+                  cut={(sheetNow?.cuts ?? 0) > 0}
                   onHow={turnHow}
                   onMark={(mark) => setOpen({ ...open, mark })}
                   onSeed={(seed) => setOpen({ ...open, seed })}
@@ -254,10 +255,10 @@ function Desk({ first, variant: asked }: { first: string; variant: string | null
               </>
             )}
           </Tabs>
-          {way === 'kind' && <Checked error={laid.error} checked={laid.data?.checked ?? null} kind={kind} />}
+          {way !== 'labels' && <Checked error={laid.error} checked={sheetNow?.checked ?? null} kind={kind} />}
         </section>
-        {laid.data ? (
-          <SheetStage key={`${open.sheet} ${how.paper ?? home}`} laid={laid.data} busy={laid.isFetching} />
+        {sheetNow ? (
+          <SheetStage key={`${open.sheet} ${how.paper ?? home}`} laid={sheetNow} busy={laid.isFetching} />
         ) : (
           <div className={styles.stage}>{laid.error ? null : <Loading what="Laying it out …" />}</div>
         )}
@@ -287,7 +288,7 @@ function Desk({ first, variant: asked }: { first: string; variant: string | null
           onStop={() => stop.current?.abort()}
           onMade={() => made.mutate(printed)}
           onAdd={
-            way === 'kind' && laid.data && !laid.error
+            way === 'kind' && sheetNow && !laid.error
               ? () => {
                   const id = next.current++;
                   setQueue([...queue, setOf(id)]);

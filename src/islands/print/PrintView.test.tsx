@@ -1,0 +1,210 @@
+// @vitest-environment jsdom
+import { fireEvent, screen, waitFor, within } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { asWritten } from '../../contract/countries';
+import { type AskedSheet, sheetRequest } from '../../contract/sheetRequest';
+import { layOut } from '../../core/print/layOut';
+import { sheetKinds } from '../../core/print/registry';
+import { islandTest, page, Refusal } from '../island.testing';
+import PrintView from './PrintView';
+
+const { api, show, gone } = islandTest();
+const saved: string[] = [];
+beforeEach(() => {
+  localStorage.clear();
+  saved.length = 0;
+  URL.createObjectURL = () => 'blob:sheet';
+  URL.revokeObjectURL = () => undefined;
+  vi.spyOn(HTMLAnchorElement.prototype, 'click').mockImplementation(function (this: HTMLAnchorElement) {
+    saved.push(this.download);
+  });
+});
+afterEach(() => vi.restoreAllMocks());
+
+/** Lays out as the program does, so that the desk shows true sheets. */
+const laid =
+  (sheet: string) =>
+  (body: object): unknown => {
+    const checked = sheetRequest({ ...body, sheet } as AskedSheet, asWritten);
+    if (!checked.ok) return new Refusal(422, checked.problem);
+    const result = layOut(checked.value.kind, checked.value.request);
+    return result.ok ? { ...result.value, minutes: 11 } : new Refusal(422, result.problem);
+  };
+const wire = sheetKinds
+  .filter((k) => ['number-cards', 'score-sheet', 'grid-cards'].includes(k.id))
+  .map((k) => ({
+    id: k.id,
+    title: k.title,
+    about: k.about,
+    group: k.group,
+    forFamilies: [...k.forFamilies],
+    parametersSchema: k.parametersSchema,
+    example: k.example,
+    cautions: ['Craft knives are for grown-ups only.'],
+  }));
+function desk(): void {
+  api()
+    .on('GET /sheets', page(wire))
+    .on('GET /countries', { items: [{ id: 'uk', title: 'United Kingdom', paper: 'a4' }], country: 'uk' });
+  for (const k of wire) api().on(`POST /sheets/${k.id}/layout`, laid(k.id));
+}
+const asked = (path: string): Record<string, unknown>[] =>
+  api()
+    .asked.filter((a) => a.path === path && a.method !== 'GET')
+    .map((a) => a.body as Record<string, unknown>);
+
+describe('the printer’s desk', () => {
+  it('shows the first sheet at once, in millimetres, with what was checked, sheets, cuts and minutes', async () => {
+    desk();
+    show(<PrintView sheet={null} variant={null} />);
+    const sheet = await screen.findByRole('img', { name: 'Number cards, sheet 1, front' });
+    expect(sheet.getAttribute('viewBox')).toBe('-12 -12 222 309');
+    expect(within(sheet).getByText('210')).toBeTruthy();
+    expect(screen.getByText(/40 cards, 4 of each number/)).toBeTruthy();
+    const sums = screen.getByLabelText('To print').querySelector('dl')!;
+    expect(sums.textContent).toBe('5sheets39cuts11minutes, about');
+    expect(screen.getByText(/^Craft knives are for grown-ups only\. The maker’s age label/)).toBeTruthy();
+    await userEvent.click(screen.getByRole('button', { name: 'Next sheet' }));
+    expect(screen.getByRole('img', { name: 'Number cards, sheet 2, front' })).toBeTruthy();
+  });
+  it('turns settings, shows the backs, and keeps how it is printed for the next time', async () => {
+    desk();
+    show(<PrintView sheet="number-cards" variant={null} />);
+    await screen.findByRole('img', { name: /Number cards/ });
+    await userEvent.click(screen.getByRole('button', { name: 'To: more' }));
+    await screen.findByText(/44 cards/);
+    await userEvent.click(screen.getByRole('button', { name: 'long edge' }));
+    await userEvent.click(screen.getByRole('button', { name: 'kite' }));
+    await userEvent.click(await screen.findByRole('button', { name: 'back' }));
+    expect(await screen.findByRole('img', { name: 'Number cards, sheet 1, back' })).toBeTruthy();
+    await userEvent.click(screen.getByRole('button', { name: 'thin' }));
+    await waitFor(() =>
+      expect(asked('/sheets/number-cards/layout').at(-1)).toMatchObject({
+        ink: 'thin',
+        duplex: 'long',
+        mark: 'kite',
+        parameters: { high: 11 },
+      }),
+    );
+    expect(JSON.parse(localStorage.getItem('zeitgeber.print')!)).toMatchObject({ ink: 'thin', duplex: 'long' });
+    await userEvent.click(screen.getByRole('button', { name: 'Others of the same sort' }));
+    await waitFor(() => expect(asked('/sheets/number-cards/layout').at(-1)).toMatchObject({ seed: 2 }));
+  });
+  it('says what is wrong with a sheet and goes on showing the last one', async () => {
+    desk();
+    show(<PrintView sheet="number-cards" variant={null} />);
+    await screen.findByRole('img', { name: /Number cards/ });
+    fireEvent.change(screen.getByLabelText('To'), { target: { value: '-5' } });
+    expect((await screen.findByRole('alert')).textContent).toContain('The range runs backwards: 1 to -5.');
+    expect(screen.getByRole('img', { name: /Number cards/ })).toBeTruthy();
+    expect(screen.queryByRole('button', { name: /on a list/ })).toBeNull();
+    fireEvent.change(screen.getByLabelText('To'), { target: { value: '3' } });
+    await screen.findByText(/12 cards/);
+    expect(screen.queryByRole('alert')).toBeNull();
+  });
+  it('prints one or a list as one file or several, and what was printed and made stands in Things with an undo', async () => {
+    desk();
+    api()
+      .on('POST /printouts', 'a file')
+      .on('POST /sheets/number-cards/pdf', 'a file')
+      .on('POST /sheets/score-sheet/pdf', 'a file')
+      .on('POST /made', { id: 'm1', change: 'c1' })
+      .on('POST /undo', { undone: 'c1', what: 'Made score sheet' });
+    show(<PrintView sheet="number-cards" variant={null} />);
+    await userEvent.click(await screen.findByRole('button', { name: 'Put it on a list, and go on' }));
+    await userEvent.selectOptions(screen.getByLabelText('Sheet'), 'score-sheet');
+    await screen.findByRole('img', { name: /Score sheet/ });
+    await userEvent.click(screen.getByRole('button', { name: 'Put this one on the list too' }));
+    await userEvent.click(await screen.findByRole('button', { name: 'Print 6 sheets as one PDF' }));
+    await waitFor(() => expect(saved).toEqual(['sheets.pdf']));
+    expect((asked('/printouts')[0] as { sets: { sheet: string }[] }).sets.map((s) => s.sheet)).toEqual(['number-cards', 'score-sheet']);
+    await userEvent.click(screen.getByRole('button', { name: 'One PDF for each set' }));
+    await waitFor(() => expect(saved).toEqual(['sheets.pdf', '1-number-cards.pdf', '2-score-sheet.pdf']));
+    await userEvent.click(screen.getByRole('button', { name: 'They are made' }));
+    expect(await screen.findByText(/2 sets stand in Things now/)).toBeTruthy();
+    expect(asked('/made').map((b) => b['sheet'])).toEqual(['number-cards', 'score-sheet']);
+    expect(gone()).toBeNull();
+  });
+  it('takes a set off the list and opens one of it again', async () => {
+    desk();
+    show(<PrintView sheet="number-cards" variant={null} />);
+    await userEvent.click(await screen.findByRole('button', { name: 'Put it on a list, and go on' }));
+    await userEvent.selectOptions(screen.getByLabelText('Sheet'), 'score-sheet');
+    await screen.findByRole('img', { name: /Score sheet/ });
+    await userEvent.click(screen.getByRole('button', { name: 'Number cards' }));
+    await screen.findByRole('img', { name: /Number cards/ });
+    await userEvent.click(screen.getByRole('button', { name: 'Take Number cards off the list' }));
+    expect(screen.getByRole('button', { name: 'Put it on a list, and go on' })).toBeTruthy();
+  });
+  it('prints what a version needs, the same with smaller numbers, or its missing cards', async () => {
+    desk();
+    const set = (parameters: object, pieces: number) => ({
+      sheet: 'number-cards',
+      title: 'Number cards',
+      parameters,
+      copies: 1,
+      sheets: 1,
+      pieces,
+      cuts: 8,
+      minutes: 3,
+    });
+    api().on('GET /variants/lever-20/sheets', {
+      items: [set({ high: 10 }, 40)],
+      smaller: [set({ high: 6 }, 24)],
+      missing: [set({ only: [3, 3] }, 2)],
+      sheets: 1,
+      cuts: 8,
+      minutes: 3,
+    });
+    show(<PrintView sheet={null} variant="lever-20" />);
+    expect(await screen.findByText('Missing cards only')).toBeTruthy();
+    // What is missing lies on the desk at once.
+    await screen.findByText(/^2 cards\./);
+    const smaller = within(screen.getByText('The same with smaller numbers').parentElement!);
+    await userEvent.click(smaller.getByRole('button', { name: 'Show' }));
+    await screen.findByText(/24 cards/);
+    await userEvent.click(smaller.getByRole('button', { name: 'Put on the list' }));
+    expect(screen.getByRole('button', { name: 'Print 1 sheet as one PDF' })).toBeTruthy();
+    await userEvent.click(smaller.getByRole('button', { name: 'Turn its settings' }));
+    expect((screen.getByLabelText('To') as HTMLInputElement).value).toBe('6');
+  });
+  it('opens what was made before as it was, and asks how long it took', async () => {
+    desk();
+    const made = {
+      id: 'm1',
+      sheet: 'number-cards',
+      title: 'Number cards',
+      parameters: { high: 5 },
+      seed: 77,
+      paper: 'letter',
+      form: 'usual',
+      mark: 'lamp',
+      label: 'red bag',
+      copies: 1,
+      pieces: 20,
+      variant: null,
+      thing: 'number-cards',
+      madeOn: '2026-11-03',
+      minutes: null,
+    };
+    api()
+      .on('GET /made', page([made]))
+      .on('PATCH /made/m1', { ok: true, change: 'c2' });
+    show(<PrintView sheet={null} variant={null} />);
+    await userEvent.click(await screen.findByRole('button', { name: 'Print again' }));
+    await waitFor(() =>
+      expect(asked('/sheets/number-cards/layout').at(-1)).toMatchObject({
+        seed: 77,
+        mark: 'lamp',
+        label: 'red bag',
+        paper: 'letter',
+        parameters: { high: 5 },
+      }),
+    );
+    const took = screen.getByLabelText('Minutes that Number cards took');
+    await userEvent.type(took, '14');
+    fireEvent.blur(took);
+    await waitFor(() => expect(asked('/made/m1')).toEqual([{ minutes: 14 }]));
+  });
+});
