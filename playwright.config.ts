@@ -1,8 +1,9 @@
 import { defineConfig } from '@playwright/test';
 
 const port = Number(process.env['ZEITGEBER_TEST_PORT'] ?? 4399);
-/** The checks of access take as long as all others together, so they have a program and a worker of their own. */
-const accessPort = port + 50;
+/** Two programs and a worker each; which file runs where only evens out how long both take. */
+const secondPort = port + 50;
+const second = ['access', 'maps', 'organiser', 'kitchen', 'print'].map((name) => `${name}.spec.ts`);
 const server = (at: number, name: string) => ({
   command: `node e2e/serve.mjs ${at} test-results/${name}`,
   url: `http://127.0.0.1:${at}/api/v1/health`,
@@ -18,8 +19,8 @@ export default defineConfig({
   fullyParallel: false,
   workers: 2,
   projects: [
-    { name: 'access', testMatch: 'access.spec.ts', workers: 1, use: { baseURL: `http://127.0.0.1:${accessPort}`, trace: 'off' } },
-    { name: 'everything else', testIgnore: 'access.spec.ts', workers: 1 },
+    { name: 'second', testMatch: second, workers: 1, use: { baseURL: `http://127.0.0.1:${secondPort}`, trace: 'off' } },
+    { name: 'first', testIgnore: second, workers: 1 },
   ],
   reporter: [['line'], ['json', { outputFile: 'test-results/e2e.json' }]],
   use: {
@@ -42,5 +43,5 @@ export default defineConfig({
       ],
     },
   },
-  webServer: [server(port, 'workspace'), server(accessPort, 'access')],
+  webServer: [server(port, 'workspace'), server(secondPort, 'second')],
 });

@@ -7,6 +7,7 @@ import { benchPage } from './page';
 import type { Planner } from '../src/core/cohort/loop/seatings';
 import { benchPlan } from './plan';
 import { benchLoop } from './planning';
+import { benchPrint } from './print';
 import { benchCover, benchCupboard, benchImports, benchLargeShelf } from './imports';
 import { benchRecommend } from './recommend';
 import { benchScale } from './scale';
@@ -38,6 +39,7 @@ else if (what === 'planning') {
     sets: list('sets'),
   });
 } else if (what === 'session') await benchSession();
+else if (what === 'print') await benchPrint();
 else if (what === 'imports') {
   benchImports();
   benchLargeShelf();
@@ -46,7 +48,7 @@ else if (what === 'imports') {
 } else if (what === 'scale') await benchScale(rest[0]);
 else if (what !== undefined) {
   console.error(
-    `There is no benchmark "${what}". Use: npm run bench, npm run bench -- engine, npm run bench -- mastery, npm run bench -- imports, npm run bench -- scale, npm run bench -- session, or npm run bench -- plan FILE…`,
+    `There is no benchmark "${what}". Use: npm run bench, npm run bench -- engine, npm run bench -- mastery, npm run bench -- imports, npm run bench -- scale, npm run bench -- session, npm run bench -- print, or npm run bench -- plan FILE…`,
   );
   process.exit(1);
 } else {

@@ -28,7 +28,15 @@ const pictures = [
   ['coverage', '/shelf/coverage'],
   ['library', '/shelf/library', undefined, (page) => page.getByRole('button', { name: 'grade 3' }).click()],
   ['bench', '/shelf/lever-frame?version=lever-frame-down-from-50', undefined, bench],
-  ['watch', '/shelf/lever-frame?version=lever-frame-down-from-50', undefined, watch],
+  [
+    'desk',
+    '/prep/print?sheet=number-cards',
+    undefined,
+    async (page) => {
+      await page.getByRole('button', { name: 'kite' }).click();
+      await page.getByText(/^40 cards/).waitFor();
+    },
+  ],
   ['learners', '/learners'],
   ['learner', '/learners/sorrel?skill=take-across-ten'],
   ['group', '/learners/group'],
@@ -81,10 +89,6 @@ async function bench(page) {
   await page.getByRole('tab', { name: /Bench/ }).click();
   await page.getByLabel('Direction').selectOption('up-and-down');
   await page.getByText(/as sharp as it gets/).waitFor();
-}
-async function watch(page) {
-  await page.getByRole('tab', { name: /Watch/ }).click();
-  for (let i = 0; i < 4; i++) await page.getByRole('button', { name: 'Next turn' }).click();
 }
 for (const [name, path, viewport = { width: 1280, height: 800 }, act] of pictures) {
   if (name === 'recognise') await bringList();

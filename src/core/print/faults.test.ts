@@ -85,6 +85,11 @@ const faults: Readonly<Record<string, readonly Spoil[]>> = {
   'play-money': [with_((m) => m.coins.pop())],
   'price-cards': [with_((m) => (m[0].hundredths = 3)), with_((m) => (m[0].hundredths = 100_000))],
   'product-board': [with_((m) => (m.number[0] = 97)), with_((m) => m.number.pop()), with_((m) => (m.lines = []))],
+  'question-sheet': [
+    with_((m) => (m.items[0].answer = '12')),
+    with_((m) => (m.items[1].question = m.items[0].question)),
+    with_((m) => m.items.pop()),
+  ],
   'recording-sheet': [dropLast, twice],
   'score-sheet': [with_((m) => (m.columns = []))],
   'sequence-grid': [

@@ -127,13 +127,11 @@ function drawPages(
     if (pages.length + whole.count * asked.copies > mostPages)
       return tooMany(`That makes ${pages.length + whole.count * asked.copies} pages; ${mostPages} are the most of one go.`);
     for (let c = 0; c < asked.copies; c++)
-      for (let n = 0; n < whole.count; n++)
-        pages.push({
-          width: papers[asked.paper].w,
-          height: papers[asked.paper].h,
-          side: 'front',
-          boxes: shift(whole.page(n, at), area.x, area.y),
-        });
+      for (let n = 0; n < whole.count; n++) {
+        const sheet = { width: papers[asked.paper].w, height: papers[asked.paper].h };
+        pages.push({ ...sheet, side: 'front', boxes: shift(whole.page(n, at), area.x, area.y) });
+        if (whole.back) pages.push({ ...sheet, side: 'back', boxes: shift(whole.back(n, at), area.x, area.y) });
+      }
   }
   if (pages.length > mostPages) return tooMany(`That makes ${pages.length} pages; ${mostPages} are the most of one go.`);
   const fronts = pages.filter((p) => p.side === 'front').length;

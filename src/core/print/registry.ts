@@ -38,6 +38,7 @@ import placeValueMat from './sheets/place-value-mat';
 import playMoney from './sheets/play-money';
 import priceCards from './sheets/price-cards';
 import productBoard from './sheets/product-board';
+import questionSheet from './sheets/question-sheet';
 import recordingSheet from './sheets/recording-sheet';
 import scoreSheet from './sheets/score-sheet';
 import sequenceGrid from './sheets/sequence-grid';
@@ -99,6 +100,7 @@ export const sheetKinds: readonly SheetKind[] = [
   playMoney,
   priceCards,
   productBoard,
+  questionSheet,
   recordingSheet,
   scoreSheet,
   sequenceGrid,

@@ -46,6 +46,8 @@ export interface Pieces {
 export interface Whole {
   readonly count: number;
   readonly page: (n: number, at: Drawing) => Box[];
+  /** What stands on the back of each, however cards are backed. */
+  readonly back?: (n: number, at: Drawing) => Box[];
 }
 
 export interface Drawn {

@@ -4,12 +4,13 @@ import { useMemo, useState } from 'react';
 import { ladderOf } from '../../core/mastery/nextSupport';
 import { sheetItems } from '../../core/skills/sheetItems';
 import type { Item } from '../../core/items/item';
-import { questionText } from '../../text/itemText';
+import { itemText, questionText } from '../../text/itemText';
 import { canBeWritten } from '../../text/onASheet';
+import { Button } from '../../ui/Button';
 import { Dialog } from '../../ui/Dialog';
 import { Field } from '../../ui/Field';
 import { FormActions } from '../../ui/FormActions';
-import { call } from '../shared/api';
+import { call, fileOf, saveFile } from '../shared/api';
 import { messageOf } from '../shared/App';
 import panel from '../shared/panel.module.css';
 import type { Skills } from '../shared/useSkills';
@@ -18,6 +19,8 @@ import { useWriteKey } from '../shared/useWriteKey';
 import styles from './learner.module.css';
 
 const itemsAsked = 10;
+/** What comes into the box of a question: what an item's sentence has in brackets. */
+const answerOf = (i: Item): string => /\[(.+?)\]/.exec(itemText(i))?.[1] ?? String(i.result);
 /** Facts that a grid can show later on. */
 const factOps = ['add', 'subtract', 'multiply', 'divide'];
 
@@ -75,6 +78,14 @@ export function SheetDialog({
         key,
       }),
     onSuccess: onSaved,
+  });
+  const paper = useMutation({
+    mutationFn: () =>
+      fileOf('POST /sheets/{id}/pdf', {
+        params: { id: 'question-sheet' },
+        body: { parameters: { title: s.title, questions: items.map((i) => questionText(i)!), answers: items.map(answerOf) } },
+      }),
+    onSuccess: (file) => saveFile(file, `sheet-${chosen}.pdf`),
   });
   const put = (i: number, correct: boolean): void => {
     const copy = new Map(answers);
@@ -147,6 +158,15 @@ export function SheetDialog({
             Other questions
           </button>
         </p>
+        {items.length > 0 && (
+          <p className={`${panel.soft} ${panel.small}`}>
+            <Button disabled={paper.isPending} onClick={() => paper.mutate()}>
+              {paper.isPending ? 'Printing …' : 'These questions on paper'}
+            </Button>{' '}
+            The name goes on the back.
+          </p>
+        )}
+        {paper.error && <p className={panel.bad}>{messageOf(paper.error)}</p>}
         {learner.accommodations.includes('speed-welcome') && (
           <Field label="Minutes, if you timed it" hint="Kept beside the sheet; no estimate depends on it.">
             {(p) => (

@@ -1,11 +1,12 @@
 // @vitest-environment jsdom
-import { screen, waitFor } from '@testing-library/react';
+import { screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { describe, expect, it } from 'vitest';
+import { describe, expect, it, vi } from 'vitest';
 import { islandTest, learner, Refusal } from '../island.testing';
 import { App } from '../shared/App';
 import { EraseDialog } from './EraseDialog';
 import { NoteDialog } from './NoteDialog';
+import { SheetDialog } from './SheetDialog';
 import { shippedGraph } from '../../contract/shippedData';
 import type { Skills } from '../shared/useSkills';
 
@@ -98,5 +99,37 @@ describe('noting', () => {
     await userEvent.click(screen.getByRole('button', { name: 'Close', hidden: true }));
     await userEvent.click(screen.getAllByRole('button', { name: 'Leave it', hidden: true })[0]!);
     expect(closed).toBe(1);
+  });
+});
+
+describe('a sheet of ten', () => {
+  it('is printed with the same questions as stand there, each with its answer, and the name goes on the back', async () => {
+    const graphSkills = { ...skills, strandOf: () => graph.strands[0] } as unknown as Skills;
+    URL.createObjectURL = () => 'blob:sheet';
+    URL.revokeObjectURL = () => undefined;
+    const saved = vi.spyOn(HTMLAnchorElement.prototype, 'click').mockImplementation(() => undefined);
+    const asked: { parameters: { title: string; questions: string[]; answers: string[] } }[] = [];
+    api().on('POST /sheets/question-sheet/pdf', (body: never) => {
+      asked.push(body);
+      return 'a file';
+    });
+    show(
+      <App>
+        <SheetDialog learner={wren} skill="make-ten" skills={graphSkills} onClose={() => undefined} onSaved={() => undefined} />
+      </App>,
+    );
+    const sheet = within(screen.getByRole('dialog', { hidden: true }));
+    await userEvent.click(sheet.getByText('These questions on paper'));
+    await waitFor(() => expect(saved).toHaveBeenCalledOnce());
+    const { questions, answers } = asked[0]!.parameters;
+    expect(questions).toHaveLength(10);
+    for (const [i, q] of questions.entries()) {
+      expect(sheet.getByText(q)).toBeTruthy();
+      // Put where it is asked for, the answer makes the sentence true.
+      const [left, right] = q.replace('?', answers[i]!).split(' = ');
+      const value = (text: string): number => text.split(' + ').reduce((sum, n) => sum + Number(n), 0);
+      expect([q, value(left!)]).toEqual([q, value(right!)]);
+    }
+    saved.mockRestore();
   });
 });
