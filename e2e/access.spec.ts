@@ -153,6 +153,8 @@ function tinyLetters(): string[] {
     if (!n.textContent?.trim() || e.closest('.visually-hidden, script, style, title, [hidden]')) continue;
     let size = parseFloat(getComputedStyle(e).fontSize);
     const svg = e.closest('svg');
+    // A picture of a sheet of paper is no text of the page: what its foot says stands beside it, and its name tells what it is.
+    if (svg?.matches('[data-to-scale][role=img][aria-label]')) continue;
     if (svg?.viewBox.baseVal?.width) size *= svg.getBoundingClientRect().width / svg.viewBox.baseVal.width;
     if (size < 10.95 && e.getClientRects().length > 0) found.add(`${size.toFixed(1)} ${n.textContent.trim().slice(0, 20)}`);
   }

@@ -57,7 +57,7 @@ export function SheetPage({
   const card = boxes.find((b) => b.kind === 'card');
   const room = measured ? 12 : 0;
   return (
-    <svg viewBox={`${-room} ${-room} ${width + room} ${height + room}`} className={styles.page} role="img" aria-label={label}>
+    <svg viewBox={`${-room} ${-room} ${width + room} ${height + room}`} className={styles.page} role="img" aria-label={label} data-to-scale>
       <rect x={0} y={0} width={width} height={height} className={styles.paper} />
       {boxes.map((b, i) => one(b as Drawn, i))}
       {measured && (
