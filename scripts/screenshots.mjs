@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { chromium } from '@playwright/test';
 
-/** Takes the README's pictures anew from a running demo: node scripts/screenshots.mjs http://127.0.0.1:4321 */
+/** Takes the README's pictures anew from a running demo: node scripts/screenshots.mjs http://127.0.0.1:4321 [name …] */
 const base = process.argv[2] ?? 'http://127.0.0.1:4321';
 const flags = [
   '--headless',
@@ -35,6 +35,7 @@ const pictures = [
     async (page) => {
       await page.getByRole('button', { name: 'kite' }).click();
       await page.getByText(/^40 cards/).waitFor();
+      await page.evaluate(() => scrollTo(0, 0));
     },
   ],
   ['learners', '/learners'],
@@ -90,7 +91,9 @@ async function bench(page) {
   await page.getByLabel('Direction').selectOption('up-and-down');
   await page.getByText(/as sharp as it gets/).waitFor();
 }
+const only = process.argv.slice(3);
 for (const [name, path, viewport = { width: 1280, height: 800 }, act] of pictures) {
+  if (only.length > 0 && !only.includes(name)) continue;
   if (name === 'recognise') await bringList();
   const page = await browser.newPage({ viewport });
   await page.goto(base + path, { waitUntil: 'networkidle' });

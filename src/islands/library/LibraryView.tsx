@@ -178,7 +178,7 @@ function Library({ first }: { first: string | null }) {
       <div className={styles.foundRow}>
         <p className={styles.found} role="status">
           <b>{shown.length}</b> of {all.length} games fit, {versions} {versions === 1 ? 'version' : 'versions'}.{' '}
-          <span className={panel.soft}>Numbers: chances a child gets in ten minutes, calculated from the rules.</span>
+          <span className={panel.soft}>Numbers: chances in ten minutes, calculated from the rules.</span>
           {changed(asked) && (
             <Button kind="plain" onClick={() => setAsked(everything)}>
               Show all
