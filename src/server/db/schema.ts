@@ -309,7 +309,18 @@ export const changes = sqliteTable('changes', {
   undoneAt: text(),
 });
 type UndoTable =
-  'games' | 'variants' | 'variantMaterials' | 'kinds' | 'madeSets' | 'prepTicks' | 'ownSkills' | 'ownEdges' | 'frameworks' | 'expectations' | 'crosswalk' | 'pacing';
+  | 'games'
+  | 'variants'
+  | 'variantMaterials'
+  | 'kinds'
+  | 'madeSets'
+  | 'prepTicks'
+  | 'ownSkills'
+  | 'ownEdges'
+  | 'frameworks'
+  | 'expectations'
+  | 'crosswalk'
+  | 'pacing';
 /**
  * How to take one row back: what was added goes, what was taken away is put again, and of what was changed only
  * the changed columns return (`set`), if they still are what the change made of them (`was`).
