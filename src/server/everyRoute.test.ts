@@ -337,6 +337,7 @@ it('every route answers as described', async () => {
     ['/plans/{id}/pack', `/plans/${plan.id}/pack`, {}],
   ] as const)
     expect(await go('POST', address, { path, body })).toMatch(/^%PDF-/);
+  expect(await go('GET', '/term/sheet', { query: { paper: 'letter' } })).toMatch(/^%PDF-/);
   const onPaper = (await go('GET', '/variants', { query: { limit: '500' } })).items.find((v: any) => v.mechanism === 'sum-columns').id;
   await go('GET', '/variants/{id}/sheets', { path: `/variants/${onPaper}/sheets`, query: { players: '3' } });
   expect(await go('POST', '/variants/{id}/sheets', { path: `/variants/${onPaper}/sheets`, body: { players: 3 } })).toMatch(/^%PDF-/);

@@ -163,6 +163,13 @@ export const printWire = define({
     media: 'application/pdf',
     waits: true,
   },
+  'GET /term/sheet': {
+    summary: 'The weeks of the term on paper, or one of them, to hang on a wall',
+    query: { week: whole(1, 60), paper },
+    response: Type.String(),
+    media: 'application/pdf',
+    waits: true,
+  },
   'GET /made': { summary: 'Sets that were made, the latest first', response: list(made) },
   'POST /made': {
     summary: 'A set was printed and cut: it stands in Things, and can be printed again',

@@ -101,6 +101,9 @@ function Plan({ date, first }: { date: string | null; first: { readonly now: boo
           <>
             <Button onClick={() => setSetting(true)}>When we meet</Button>
             <Button onClick={() => setWishing(true)}>How we plan</Button>
+            <LinkButton href={link('/api/v1/term/sheet')} download="term.pdf">
+              On paper
+            </LinkButton>
             <LinkButton href={link('/api/v1/term/calendar')} download="term.ics">
               Calendar file
             </LinkButton>

@@ -227,3 +227,52 @@ describe('a session on paper', () => {
     expect(ready.text).not.toMatch(/\d ?%|grade|worst|best/i);
   });
 });
+
+describe('a term on paper', () => {
+  it('shows its weeks with what is played, why nobody meets, and one week alone in larger letters', async () => {
+    const none = await ask('GET', `/term/sheet?today=${today}`);
+    expect([none.status, none.body.error.message]).toEqual([404, expect.stringContaining('There is no term yet')]);
+    const term = {
+      title: 'Autumn',
+      starts: '2026-11-02',
+      ends: '2026-11-29',
+      weekdays: [2],
+      startsAt: '10:00',
+      rounds: 2,
+      minutes: 15,
+      tables: 2,
+      helpers: 1,
+    };
+    expect((await ask('PUT', '/term', term)).status).toBe(200);
+    const [, second] = (await get(`/term?today=${today}`)).meetings;
+    await ask('PATCH', `/meetings/${second.id}`, { version: second.version, off: true, offBecause: 'the stove is mended' });
+    for (const nickname of ['Wren', 'Fern']) createLearner(place.db, { nickname, born: '2017-03' }, today, now);
+    place.db.update(kinds).set({ quantity: 6, told: 'number' }).run();
+    const { body: plan } = await post('/plans', {
+      date: '2026-11-17',
+      present: ['wren', 'fern'],
+      rounds: 1,
+      minutes: 15,
+      tables: 1,
+      helpers: 1,
+      seconds: 0.2,
+    });
+    const all = read((await ask('GET', `/term/sheet?today=${today}`)).body);
+    expect(all.pages).toBe(1);
+    for (const words of [
+      'Autumn',
+      'week 1',
+      'week 4',
+      'Tuesday 17 November, 10:00',
+      'no meeting: the stove is mended',
+      'not planned yet',
+      plan.rounds[0].tables[0].title,
+    ])
+      expect(all.text).toContain(words);
+    expect(all.text).not.toContain('Wren');
+    const one = read((await ask('GET', `/term/sheet?today=${today}&week=3&paper=letter`)).body);
+    expect(one.text).toContain('Autumn, week 3');
+    expect(one.text).not.toContain('stove');
+    expect((await ask('GET', `/term/sheet?today=${today}&week=40`)).status).toBe(404);
+  });
+});

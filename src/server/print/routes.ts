@@ -11,6 +11,7 @@ import { binLabel } from './binLabel';
 import { neededSheets, setsFor } from './neededSheets';
 import { checkedSheet, layouts, pdfOf } from './printing';
 import { sessionPack } from './sessionPack';
+import { termOnPaper } from './termOnPaper';
 
 /** Whether pieces are cut out of it, in its example. */
 function isCut(kind: SheetKind): boolean {
@@ -58,6 +59,10 @@ export const printRoutes = serve(printWire, {
   'POST /plans/{id}/pack': async ({ db, params, body, today }) => {
     const { title, parts } = await sessionPack(db, params.id, body, today);
     return pdf(title, await pdfOf(db, title, parts));
+  },
+  'GET /term/sheet': async ({ db, query, today }) => {
+    const { title, pages } = termOnPaper(db, query, today);
+    return pdf(title, await pdfOf(db, title, [{ pages }]));
   },
   'GET /made': ({ db, query }) => page(madeList(db), { limit: 5000, ...query }),
   'POST /made': async ({ db, body, today, now }) => {

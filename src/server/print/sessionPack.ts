@@ -7,12 +7,12 @@ import type { Paper } from '../../core/print/paper';
 import { sheetKindById } from '../../core/print/registry';
 import { stepsOf } from '../../core/materials/gettingReady';
 import { mechanismById } from '../../core/mechanisms/registry';
-import { eq } from 'drizzle-orm';
+import { eq, inArray } from 'drizzle-orm';
+import { monthsBetween } from '../../core/shared/days';
 import { stateOf } from '../../core/materials/onHand';
-import type { Country } from '../../core/play/country';
 import { thingOf } from '../../core/print/thingOf';
 import type { Db } from '../db/db';
-import { kinds } from '../db/schema';
+import { kinds, learners } from '../db/schema';
 import { gatherList } from '../prep/gatherList';
 import { stepsDone } from '../prep/prepTicks';
 import { planById } from '../planning/planById';
@@ -24,8 +24,22 @@ import { forTables } from '../shelf/howToRoutes';
 import { variantById } from '../shelf/shelfRows';
 import { helpWords } from '../../text/sentences';
 import { graphOf } from '../db/graphOf';
+import { dayText } from './dayText';
 import { neededSheets } from './neededSheets';
 import { layouts } from './printing';
+
+/** Years from which a child is taken to read rules alone (common practice, no source). */
+const readsFrom = 7;
+
+/** Years of the youngest at a table. */
+function youngest(db: Db, learnerIds: readonly string[], today: string): number {
+  const born = db
+    .select({ id: learners.id, born: learners.born })
+    .from(learners)
+    .where(inArray(learners.id, [...learnerIds]))
+    .all();
+  return Math.min(...born.map((l) => monthsBetween(l.born, today) / 12));
+}
 
 const presenceWords = { alone: 'children play alone', nearby: 'a grown-up nearby', needed: 'a grown-up at the table' } as const;
 
@@ -65,6 +79,15 @@ export async function sessionPack(
           first: t.lookFor === s.learner,
           partner: s.with === null ? '' : title.learner(s.with),
         })),
+        pictures:
+          told &&
+          youngest(
+            db,
+            t.seats.map((s) => s.learner),
+            today,
+          ) < readsFrom
+            ? told.pictures
+            : [],
         rules: played.map((p) => ({ version: p.title, lines: p.howTo?.card ?? p.own.slice(0, 5) })),
         ask: told?.ask ?? 'How do you know?',
         stuck: told?.tool ?? 'Lay it with things.',
@@ -107,15 +130,6 @@ export async function sessionPack(
     parts: [{ pages: packPages(pack, paper) }, ...sets, { pages: keyPages(pack, paper) }],
   };
 }
-
-/** A day as it is said in a country, whatever zone the machine stands in. */
-const dayText = (day: string, dates: Country['dates']): string =>
-  new Intl.DateTimeFormat(dates === 'month-first' ? 'en-US' : 'en-GB', {
-    weekday: 'long',
-    day: 'numeric',
-    month: 'long',
-    timeZone: 'UTC',
-  }).format(new Date(`${day}T12:00:00Z`));
 
 /** What is written on is used up each time. */
 const isUsedUp = (sheet: string): boolean => sheetKindById(sheet)!.group === 'to write on';

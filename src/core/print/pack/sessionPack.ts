@@ -1,5 +1,7 @@
 import { type Box, circle, line, polygon, rect, text } from '../box';
-import { clipped, wrapped } from '../letters';
+import type { PictureStep } from '../../play/picture';
+import { clipped, fitted, wrapped } from '../letters';
+import { drawStep } from '../pictures/step';
 import type { Paper } from '../paper';
 import type { SheetPage } from '../layOut';
 import { type Block, bookPages, gap, rule, stacked, textHeightOf, textWidthOf, words } from './bookPages';
@@ -24,6 +26,8 @@ export interface PackTable {
   readonly seats: readonly PackSeat[];
   /** Five lines for each version played here. */
   readonly rules: readonly { readonly version: string; readonly lines: readonly string[] }[];
+  /** Three pictures for children who do not read yet; none where all of them do. */
+  readonly pictures: readonly PictureStep[];
   readonly ask: string;
   readonly stuck: string;
   readonly timeUp: string;
@@ -121,6 +125,7 @@ export function tableCard(t: PackTable, w: number, k = 1): Block {
     },
     seatRows(t.seats, w, k),
     gap(1),
+    ...(t.pictures.length > 0 ? [threePictures(t.pictures, w)] : []),
     ...t.rules.flatMap((r) => [
       ...(several ? [words(w, r.version, small * k, { bold: true }, 0.5)] : []),
       ...r.lines.map((say, i) => numbered(i + 1, say, w, k)),
@@ -131,6 +136,22 @@ export function tableCard(t: PackTable, w: number, k = 1): Block {
     ...(t.cautions.length > 0 ? [words(w, t.cautions.join(' '), small, { bold: true }, 0.8)] : []),
     gap(2),
   ]);
+}
+
+/** Three pictures in a row with what a helper says to each. */
+function threePictures(steps: readonly PictureStep[], w: number): Block {
+  const [pw, ph] = [w / steps.length - 3, 26];
+  return {
+    height: ph + 8,
+    boxes: steps.flatMap((s, i): Box[] => {
+      const x = i * (pw + 4.5);
+      return [
+        rect(x, 0, pw, ph, { line: 'pale', width: 0.3 }),
+        ...drawStep(s.picture, x + 2, 1.5, pw - 4, ph - 3),
+        fitted(x, ph + 1, pw, 5, s.say, { most: small }),
+      ];
+    }),
+  };
 }
 
 function numbered(n: number, say: string, w: number, k: number): Block {
