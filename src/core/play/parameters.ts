@@ -35,10 +35,11 @@ export const pairs = (
   title: string,
   maximum: number,
   value: readonly (readonly [number, number])[],
+  most = 20,
 ): Param<readonly (readonly [number, number])[]> => ({
   schema: {
     type: 'array',
-    maxItems: 20,
+    maxItems: most,
     items: { type: 'array', minItems: 2, maxItems: 2, items: { type: 'integer', minimum: 0, maximum } },
     title,
   },

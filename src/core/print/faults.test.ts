@@ -152,6 +152,24 @@ describe('what is printed was judged', () => {
     return kind.verify(spoil(made, p), p);
   };
   it('finds what only shows under other settings', () => {
+    // A set of certain facts: one is there twice, or cannot be.
+    expect(
+      judged(
+        'call-cards',
+        {
+          operation: 'add',
+          only: [
+            [8, 7],
+            [5, 5],
+            [1, 2],
+          ],
+        },
+        with_((m) => (m[1] = m[0])),
+      ),
+    ).not.toEqual([]);
+    const impossible = find('call-cards');
+    const under = { ...impossible.example, operation: 'subtract', only: [[3, 8]] };
+    expect(impossible.verify(madeBy(impossible, under), under)).not.toEqual([]);
     // Two on a card of which both work, or none.
     expect(
       judged(

@@ -1,6 +1,8 @@
 import type { EvidenceWire } from '../../contract/wire/learners';
+import { type Fact, mixFacts } from '../../core/print/mixFacts';
 import { operationWords, operationHue } from '../../text/itemText';
 import { ObservedGrid, type ObservedCell } from '../../ui/charts/ObservedGrid';
+import { link } from '../shared/api';
 import panel from '../shared/panel.module.css';
 import { signOf } from '../shared/words';
 import styles from './learner.module.css';
@@ -18,6 +20,15 @@ const grids = [
   ['multiply', 'one number', 'the other'],
   ['divide', 'shared by', 'each gets'],
 ] as const;
+
+/** Facts that fill up a set where few are known yet. */
+const small = [1, 2, 3, 4].flatMap((a) => [1, 2].map((b): Fact => [a, b]));
+const easy: Readonly<Record<(typeof grids)[number][0], readonly Fact[]>> = {
+  add: small,
+  subtract: small.map(([a, b]): Fact => [a + b, b]),
+  multiply: small,
+  divide: small.map(([a, b]): Fact => [a * b, b]),
+};
 
 /** Facts that people noted, right or missed; nothing simulated. */
 export function FactsSeen({ evidence }: { evidence: readonly EvidenceWire[] }) {
@@ -83,6 +94,20 @@ export function FactsSeen({ evidence }: { evidence: readonly EvidenceWire[] }) {
           ))}
         </p>
       )}
+      {grids.map(([op]) => {
+        const own = [...facts.values()].filter((f) => f.op === op);
+        const practise = own.filter((f) => !f.answers.at(-1) || f.answers.length < secureFrom).map((f): Fact => [f.a, f.b]);
+        if (practise.length === 0) return null;
+        const known = own.filter((f) => f.answers.at(-1) && f.answers.length >= secureFrom).map((f): Fact => [f.a, f.b]);
+        const cards = { operation: op, only: mixFacts(practise, known, easy[op]) };
+        return (
+          <p key={op}>
+            <a href={link(`/prep/print?sheet=call-cards&with=${encodeURIComponent(JSON.stringify(cards))}`)}>
+              Print cards for {operationWords[op]}: these facts, two known to each, looking like everyone’s
+            </a>
+          </p>
+        );
+      })}
     </section>
   );
 }

@@ -5,6 +5,7 @@ import { describe, expect, it, vi } from 'vitest';
 import { islandTest, learner, Refusal } from '../island.testing';
 import { App } from '../shared/App';
 import { EraseDialog } from './EraseDialog';
+import { FactsSeen } from './FactsSeen';
 import { NoteDialog } from './NoteDialog';
 import { SheetDialog } from './SheetDialog';
 import { shippedGraph } from '../../contract/shippedData';
@@ -131,5 +132,33 @@ describe('a sheet of ten', () => {
       expect([q, value(left!)]).toEqual([q, value(right!)]);
     }
     saved.mockRestore();
+  });
+});
+
+describe('facts that were noted', () => {
+  it('become cards: what is to be practised, with two known ones to each, as a link to the desk', () => {
+    const note = (a: number, b: number, correct: boolean, n: number) => ({
+      id: `${a}-${b}-${n}`,
+      at: `2026-11-0${n}T10:00:00Z`,
+      retracted: false,
+      items: [{ op: 'add', a, b, correct }],
+    });
+    const secure = [2, 3, 4].flatMap((n) => [note(5, 5, true, n), note(2, 1, true, n)]);
+    show(
+      <App>
+        <FactsSeen evidence={[...secure, note(8, 7, false, 5)] as never} />
+      </App>,
+    );
+    const address = new URL(screen.getByRole('link', { name: /^Print cards for / }).getAttribute('href')!, 'http://x');
+    expect(address.pathname).toBe('/prep/print');
+    expect(address.searchParams.get('sheet')).toBe('call-cards');
+    expect(JSON.parse(address.searchParams.get('with')!)).toEqual({
+      operation: 'add',
+      only: [
+        [8, 7],
+        [5, 5],
+        [2, 1],
+      ],
+    });
   });
 });

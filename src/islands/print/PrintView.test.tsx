@@ -91,6 +91,13 @@ describe('the printer’s desk', () => {
     await userEvent.click(screen.getByRole('button', { name: 'Others of the same sort' }));
     await waitFor(() => expect(asked('/sheets/number-cards/layout').at(-1)).toMatchObject({ seed: 2 }));
   });
+  it('opens with the settings that a link brings, and with the usual ones where they cannot be read', async () => {
+    desk();
+    show(<PrintView sheet="number-cards" variant={null} given={JSON.stringify({ high: 3 })} />);
+    await screen.findByText(/12 cards/);
+    show(<PrintView sheet="number-cards" variant={null} given="{no" />);
+    await screen.findByText(/40 cards/);
+  });
   it('says what is wrong with a sheet and goes on showing the last one', async () => {
     desk();
     show(<PrintView sheet="number-cards" variant={null} />);

@@ -31,10 +31,18 @@ import {
 import { HowToPrint, SheetSettings } from './SheetControls';
 import { SheetStage } from './SheetStage';
 
-export default function PrintView({ sheet, variant }: { sheet: string | null; variant: string | null }) {
+export default function PrintView({
+  sheet,
+  variant,
+  given = null,
+}: {
+  sheet: string | null;
+  variant: string | null;
+  given?: string | null;
+}) {
   return (
     <App>
-      <Desk first={sheet ?? 'number-cards'} variant={variant} />
+      <Desk first={sheet ?? 'number-cards'} variant={variant} given={given} />
     </App>
   );
 }
@@ -51,7 +59,17 @@ interface Open {
 }
 const fresh = (sheet: string): Open => ({ sheet, parameters: {}, seed: 1, copies: 1, mark: 'none', label: '', variant: null });
 
-function Desk({ first, variant: asked }: { first: string; variant: string | null }) {
+/** Settings that a link brings; nothing where they cannot be read. */
+function settingsIn(given: string | null): Readonly<Record<string, unknown>> {
+  try {
+    const read: unknown = JSON.parse(given ?? '{}');
+    return read && typeof read === 'object' && !Array.isArray(read) ? (read as Record<string, unknown>) : {};
+  } catch {
+    return {};
+  }
+}
+
+function Desk({ first, variant: asked, given }: { first: string; variant: string | null; given: string | null }) {
   const client = useQueryClient();
   const tell = useTell();
   const tellUndo = useTellUndo();
@@ -61,7 +79,7 @@ function Desk({ first, variant: asked }: { first: string; variant: string | null
   const [way, setWay] = useState<'kind' | 'game' | 'labels'>(asked ? 'game' : 'kind');
   const [variant, setVariant] = useState(asked);
   const [players, setPlayers] = useState(3);
-  const [open, setOpen] = useState<Open>(() => fresh(first));
+  const [open, setOpen] = useState<Open>(() => ({ ...fresh(first), parameters: settingsIn(given) }));
   const [queue, setQueue] = useState<readonly QueuedSet[]>([]);
   const [chosen, setChosen] = useState<number | null>(null);
   const [printed, setPrinted] = useState<readonly QueuedSet[]>([]);

@@ -1,5 +1,5 @@
 import { fourOperations, operationSigns, wholeResult } from '../../../play/arithmetic';
-import { oneOf, parameters, whole } from '../../../play/parameters';
+import { oneOf, pairs, parameters, whole } from '../../../play/parameters';
 import { below } from '../../../shared/rng';
 import { type Box, text } from '../../box';
 import { numeral } from '../../pictures/numeral';
@@ -11,6 +11,7 @@ const { SCHEMA, DEFAULTS } = parameters({
   high: whole('Highest number', 1, 50, 10),
   answers: oneOf('Every answer', ['once', 'every-fact'], 'once'),
   call: oneOf('The caller reads', ['question', 'answer'], 'question'),
+  only: pairs('Only these facts', 200, [], 60),
 });
 type P = typeof DEFAULTS;
 interface Fact {
@@ -42,6 +43,7 @@ export default sheetKind<P, readonly Fact[]>({
   check: (p) =>
     p.high < p.low ? { code: 'impossible-parameters', field: 'high', message: `The range runs backwards: ${p.low} to ${p.high}.` } : null,
   make: (p, { rng }) => {
+    if (p.only.length > 0) return p.only.map(([a, b]) => ({ a, b, result: wholeResult(p.operation, a, b) }));
     const all = factsOf(p);
     if (p.answers === 'every-fact') return all.slice(0, 400);
     const by = new Map<number, Fact[]>();
@@ -52,11 +54,16 @@ export default sheetKind<P, readonly Fact[]>({
     const faults = made
       .filter((f) => wholeResult(p.operation, f.a, f.b) !== f.result)
       .map((f) => `${f.a} ${operationSigns[p.operation]} ${f.b} is not ${f.result}.`);
+    if (made.some((f) => f.result < 0)) faults.push('A fact has no whole answer from nought on.');
+    if (p.only.length > 0)
+      return made.length === p.only.length && new Set(made.map((f) => `${f.a} ${f.b}`)).size === made.length
+        ? faults
+        : [...faults, 'A fact is there twice or missing.'];
     if (p.answers === 'once' && new Set(made.map((f) => f.result)).size !== made.length) faults.push('Two cards have the same answer.');
     return faults;
   },
   checked: (made, p) =>
-    `${made.length} cards, each worked out anew; ${p.answers === 'once' ? 'no answer comes twice' : 'every fact of the range'}.`,
+    `${made.length} cards, each worked out anew; ${p.only.length > 0 ? 'those that were asked for' : p.answers === 'once' ? 'no answer comes twice' : 'every fact of the range'}.`,
   draw: (made, p) => ({
     pieces: [
       {
