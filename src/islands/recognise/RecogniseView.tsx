@@ -1,5 +1,5 @@
 import type { AskedWire } from '../../contract/wire/recognise';
-import { lazy, Suspense, useEffect, useMemo, useRef, useState } from 'react';
+import { lazy, Suspense, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { Button } from '../../ui/Button';
 import { Empty, Failure, Loading } from '../../ui/Empty';
 import { LinkButton } from '../../ui/LinkButton';
@@ -116,8 +116,9 @@ function Recognise() {
     ...Object.fromEntries([1, 2, 3, 4].map((n) => [String(n), () => row && n <= row.guesses.length && setGuessAt(n - 1)])),
   };
   const current = useRef(keys);
-  useEffect(() => void (current.current = keys));
-  useEffect(() => {
+  // As soon as a row is seen its keys answer it: a key that comes quickly is not lost.
+  useLayoutEffect(() => void (current.current = keys));
+  useLayoutEffect(() => {
     const onKey = (e: KeyboardEvent): void => {
       const target = e.target as HTMLElement;
       if (e.ctrlKey || e.metaKey || e.altKey || target.closest('input, select, textarea, dialog, [role="dialog"]')) return;
