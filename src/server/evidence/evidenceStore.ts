@@ -105,7 +105,7 @@ function rowOf(known: Known, e: EvidenceInput, today: string, now: string, prefi
   if (e.support !== undefined && !known.supports.has(e.support))
     throw refuse('unknown-value', `"${e.support}" is not a support or material known here.`, `${prefix}support`);
   if (e.variant !== undefined && !known.variants.has(e.variant))
-    throw refuse('unknown-value', `There is no variant "${e.variant}".`, `${prefix}variant`);
+    throw refuse('unknown-value', `There is no version "${e.variant}".`, `${prefix}variant`);
   return {
     id: crypto.randomUUID() as string,
     learnerId: e.learner,

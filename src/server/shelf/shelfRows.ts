@@ -18,7 +18,7 @@ export function gameById(db: Db | Tx, id: string): GameRow {
 
 export function variantById(db: Db | Tx, id: string): VariantRow {
   const row = db.select().from(variants).where(eq(variants.id, id)).get();
-  if (!row) throw notFound('variant', id);
+  if (!row) throw notFound('version', id);
   return row;
 }
 
