@@ -140,7 +140,16 @@ export const printWire = define({
   'GET /variants/{id}/sheets': {
     summary: 'What a version needs on paper for a table, with sheets, cuts and minutes; the same with smaller numbers; missing cards',
     query: { players: whole(1, 12), paper },
-    response: obj({ items: arr(needed), smaller: arr(needed), missing: arr(needed), sheets: int, cuts: int, minutes: num }),
+    response: obj({
+      items: arr(needed),
+      smaller: arr(needed),
+      missing: arr(needed),
+      /** What its numbers do not allow to print, with the reason. */
+      refused: arr(obj({ sheet: str, title: str, why: str })),
+      sheets: int,
+      cuts: int,
+      minutes: num,
+    }),
   },
   'POST /variants/{id}/sheets': {
     summary: 'All a version needs, as one PDF',

@@ -4,7 +4,7 @@ import { shippedLibrary } from '../../contract/shippedLibrary';
 import { mechanismById, mechanisms } from '../mechanisms/registry';
 import type { Box } from './box';
 import { type Duplex, layOut, type SheetLayout, type SheetRequest } from './layOut';
-import { textWidth } from './letters';
+import { figureHeight, textWidth } from './letters';
 import { blankEdge, paperIds, papers } from './paper';
 import { sheetKindById, sheetKinds } from './registry';
 import { forms, type SheetKind } from './sheetKind';
@@ -110,6 +110,17 @@ describe('every kind of sheet', () => {
     expect(laid(sheetKindById('number-cards')!, { copies: 2 }).pieces).toBe(80);
     expect(laid(sheetKindById('score-sheet')!, { copies: 3 }).sheets).toBe(3);
     expect(laid(sheetKindById('number-cards')!, { form: 'large' }).sheets).toBeGreaterThan(cards.sheets);
+  });
+
+  it('draws some of a long range: different ones, in order, each on a card wide enough to be read', () => {
+    const asked = { low: 100_000, high: 999_999, copies: 1, some: 60 };
+    const { pages, pieces } = laid(sheetKindById('number-cards')!, { parameters: asked });
+    const numbers = pages.flatMap((p) => p.boxes.flatMap((b) => (/^\d{3}\u2009\d{3}$/.test(b.text ?? '') ? [b] : [])));
+    const values = numbers.map((b) => Number(b.text!.replace('\u2009', '')));
+    expect([pieces, new Set(values).size]).toEqual([60, 60]);
+    expect(values).toEqual([...values].sort((x, y) => x - y));
+    for (const n of values) expect(n >= asked.low && n <= asked.high).toBe(true);
+    expect(Math.min(...numbers.map((b) => figureHeight(b.size!)))).toBeGreaterThanOrEqual(12);
   });
 
   it('says what it is at the foot: seed, number of the sheet, whose it is, and a ruler of fifty millimetres and two inches', () => {

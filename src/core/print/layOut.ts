@@ -67,7 +67,7 @@ const footRoom = blankEdge + 8.4;
  */
 export function layOut<P extends object, M>(kind: SheetKind<P, M>, asked: SheetRequest): Result<SheetLayout> {
   const parameters = { ...kind.example, ...asked.parameters } as P;
-  const problem = kind.check?.(parameters) ?? unprintable(kind.title, [...wordsIn(parameters), asked.label]);
+  const problem = kind.check?.(parameters) ?? unprintable([...wordsIn(parameters), asked.label]);
   if (problem) return fail(problem);
   let last: string[] = [];
   for (let n = 0; n < tries; n++) {
@@ -298,7 +298,7 @@ const lettersProblem = (letters: readonly string[]): Problem => ({
   message: `No bundled face can print ${letters.slice(0, 5).join(' ')}. Write it in Latin or Cyrillic letters.`,
 });
 
-function unprintable(_title: string, words: readonly string[]): Problem | null {
+function unprintable(words: readonly string[]): Problem | null {
   const missing = [...new Set(words.flatMap(missingLetters))];
   return missing.length > 0 ? lettersProblem(missing) : null;
 }

@@ -15,7 +15,7 @@ describe('what has to be made', () => {
     expect(preparationFor([], asWritten)).toEqual([]);
     expect(work('slot-row', {}, 0)).toEqual([]);
     expect(work('no-such-sheet', {})).toEqual([]);
-    const minutes = (cards: number): number => work('chain-cards', { cards }).reduce((sum, s) => sum + s.minutes, 0);
+    const minutes = (cards: number): number => work('chain-cards', { cards, highest: 100 }).reduce((sum, s) => sum + s.minutes, 0);
     expect(minutes(36)).toBeGreaterThan(minutes(12));
     expect(work('chain-cards', { cards: 16 }).map((s) => [s.sort, s.what])).toEqual([
       ['print', '2 pages: chain cards'],
@@ -24,6 +24,10 @@ describe('what has to be made', () => {
     ]);
     // A board is printed and not cut.
     expect(work('track-board', {}).map((s) => s.sort)).toEqual(['print']);
+  });
+  it('is none where the desk would refuse it', () => {
+    expect(work('number-cards', { low: 9, high: 2 })).toEqual([]);
+    expect(work('track-board', { start: 0, end: 900 })).toEqual([]);
   });
   it('is counted as it is laid out', () => {
     for (const kind of sheetKinds) {

@@ -29,6 +29,8 @@ export function workOf(need: SheetNeed, country: Country): SheetWork | null {
   let work = known.get(key);
   if (!work) {
     const parameters = { ...kind.example, ...need.data };
+    // What would be refused is no work; the desk says why.
+    if (kind.check?.(parameters)) return null;
     const drawn = kind.draw(kind.make(parameters, { rng: createRng(1, 17), country }), parameters);
     work = pagesOf(drawn, { paper: country.paper, copies: need.copies, form: 'usual', gutter: 0 });
     if (known.size >= mostKnown) known.clear();

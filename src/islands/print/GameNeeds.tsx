@@ -102,11 +102,16 @@ export function GameNeeds({
         )}
       </Field>
       {needs.error && <p className={styles.wrong}>{messageOf(needs.error)}</p>}
-      {needs.data && needs.data.items.length === 0 && needs.data.missing.length === 0 && (
+      {needs.data && needs.data.items.length === 0 && needs.data.missing.length === 0 && needs.data.refused.length === 0 && (
         <p>
           Nothing of it is printed: it plays with what lies in the cupboard. The first page of <b>One kind</b> has score sheets and mats.
         </p>
       )}
+      {needs.data?.refused.map((r) => (
+        <p key={r.sheet} className={styles.wrong}>
+          <b>{r.title}</b> cannot be printed with its numbers: {r.why}
+        </p>
+      ))}
       {needs.data && list('Missing cards only', needs.data.missing)}
       {needs.data && list('All it needs', needs.data.items)}
       {needs.data && list('The same with smaller numbers', needs.data.smaller)}

@@ -160,12 +160,14 @@ describe('the printer’s desk', () => {
       items: [set({ high: 10 }, 40)],
       smaller: [set({ high: 6 }, 24)],
       missing: [set({ only: [3, 3] }, 2)],
+      refused: [{ sheet: 'track-board', title: 'Track board', why: '901 spaces do not fit on one page; 320 are the most.' }],
       sheets: 1,
       cuts: 8,
       minutes: 3,
     });
     show(<PrintView sheet={null} variant="lever-20" />);
     expect(await screen.findByText('Missing cards only')).toBeTruthy();
+    expect(screen.getByText(/901 spaces do not fit/)).toBeTruthy();
     // What is missing lies on the desk at once.
     await screen.findByText(/^2 cards\./);
     const smaller = within(screen.getByText('The same with smaller numbers').parentElement!);

@@ -54,6 +54,13 @@ describe('the shelf', () => {
     await userEvent.click(screen.getByRole('button', { name: 'Pairs of ten' }));
     expect(screen.getByRole('button', { name: 'Pairs of ten ×' })).toBeTruthy();
   });
+  it('opens at the bin whose label was read', async () => {
+    ready();
+    show(<ShelfView text={null} skill={null} bin="blue" />);
+    await screen.findByLabelText('Search the shelf');
+    await waitFor(() => expect(shown()).toEqual(['Levers']));
+    expect(screen.getByRole('button', { name: /^Blue bin/ }).getAttribute('aria-pressed')).toBe('true');
+  });
   it('looks in what is shown until the machine has answered: by name, step, bin and thing', async () => {
     ready();
     api().on('GET /search', () => new Promise(() => undefined));

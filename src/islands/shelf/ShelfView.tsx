@@ -20,15 +20,15 @@ import styles from './shelf.module.css';
 import { Several } from './Several';
 import { ShelfRow } from './ShelfRow';
 
-export default function ShelfView({ text, skill }: { text: string | null; skill: string | null }) {
+export default function ShelfView({ text, skill, bin = null }: { text: string | null; skill: string | null; bin?: string | null }) {
   return (
     <App>
-      <Shelf first={{ text, skill }} />
+      <Shelf first={{ text, skill, bin }} />
     </App>
   );
 }
 
-function Shelf({ first }: { first: { text: string | null; skill: string | null } }) {
+function Shelf({ first }: { first: { text: string | null; skill: string | null; bin: string | null } }) {
   const client = useQueryClient();
   const tell = useTell();
   const skills = useSkills();
@@ -42,7 +42,7 @@ function Shelf({ first }: { first: { text: string | null; skill: string | null }
   });
   const bins = useQuery({ queryKey: ['bins'], queryFn: () => call('GET /bins', { query: { limit: 5000 } }) });
   const kinds = useQuery({ queryKey: ['kinds'], queryFn: () => call('GET /kinds', { query: { limit: 5000 } }) });
-  const [bin, setBin] = useState<string | null>(null);
+  const [bin, setBin] = useState<string | null>(first.bin);
   const [text, setText] = useState(first.text ?? '');
   const [skill, setSkill] = useState<string | null>(first.skill);
   const [adding, setAdding] = useState(false);

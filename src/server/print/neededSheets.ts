@@ -40,6 +40,13 @@ function counted(needs: readonly SheetNeed[], country: Country, pace: number): N
   });
 }
 
+/** Why a need cannot be printed with these numbers; null when it can. */
+function whyNot(n: SheetNeed): { sheet: string; title: string; why: string } | null {
+  const kind = sheetKindById(n.sheet)!;
+  const problem = n.copies === 0 ? null : (kind.check?.({ ...kind.example, ...n.data }) ?? null);
+  return problem && { sheet: n.sheet, title: kind.title, why: problem.message };
+}
+
 /** Cards that the owner said are gone, as a set of their own. */
 const missingOf = (parameters: Readonly<Record<string, unknown>>): SheetNeed[] => {
   const gone = parameters['missing'];
@@ -72,6 +79,7 @@ export function neededSheets(db: Db, id: string, asked: { readonly players?: num
     items,
     smaller: less ? needs(less) : [],
     missing: counted(missingOf(v.parameters), country, pace),
+    refused: m.sheets({ ...m.defaults, ...v.parameters }, seats).flatMap((n) => whyNot(n) ?? []),
     sheets: sum('sheets'),
     cuts: sum('cuts'),
     minutes: sum('minutes'),
@@ -86,7 +94,8 @@ export function setsFor(
 ): { title: string; sets: AskedSheet[] } {
   const v = variantById(db, id);
   const { players, ...how } = asked;
-  const { items } = neededSheets(db, id, players === undefined ? {} : { players });
+  const { items, refused } = neededSheets(db, id, players === undefined ? {} : { players });
+  if (items.length === 0 && refused.length > 0) throw refuse('impossible-parameters', `${refused[0]!.title}: ${refused[0]!.why}`, 'id');
   if (items.length === 0) throw refuse('not-found', `“${v.title}” needs nothing that is printed.`, 'id');
   const sets = items.map(({ sheet, parameters, copies }) => ({
     ...how,

@@ -2,6 +2,7 @@ import { execFileSync } from 'node:child_process';
 import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { eq } from 'drizzle-orm';
 import jsQR from 'jsqr';
 import { afterAll, afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { bins, games, kinds, prepTicks, variants } from '../db/schema';
@@ -223,6 +224,12 @@ describe('a session on paper', () => {
     const everything = read((await post(`/plans/${plan.id}/pack`, { everything: true, ink: 'thin' })).body);
     expect(ready.pages).toBeLessThanOrEqual(pack.pages);
     expect(everything.pages).toBeGreaterThanOrEqual(pack.pages);
+    // What cannot be printed is said on the cover, and the rest comes all the same.
+    const track = { start: 0, end: 900, special: 'none' };
+    const played = plan.rounds[0].tables[0].seats[0].variant;
+    place.db.update(variants).set({ mechanism: 'track-race', parameters: track }).where(eq(variants.id, played)).run();
+    const partly = read((await post(`/plans/${plan.id}/pack`, { everything: true })).body);
+    expect(partly.text.replace(/\s+/g, ' ')).toMatch(/Not printed: track board for .*901 spaces do not fit on one page/);
     // What a child may see carries no marks and no percentages.
     expect(ready.text).not.toMatch(/\d ?%|grade|worst|best/i);
   });

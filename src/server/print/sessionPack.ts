@@ -2,7 +2,7 @@ import type { AskedSheet } from '../../contract/sheetRequest';
 import { cautionsOnce } from '../../core/safety/hazards';
 import { type PackTable, packPages, keyPages, type SessionPack } from '../../core/print/pack/sessionPack';
 import type { Ink } from '../../core/print/inks';
-import type { SheetPage } from '../../core/print/layOut';
+import type { SheetLayout, SheetPage } from '../../core/print/layOut';
 import type { Paper } from '../../core/print/paper';
 import { sheetKindById } from '../../core/print/registry';
 import { stepsOf } from '../../core/materials/gettingReady';
@@ -13,6 +13,7 @@ import { stateOf } from '../../core/materials/onHand';
 import { thingOf } from '../../core/print/thingOf';
 import type { Db } from '../db/db';
 import { kinds, learners } from '../db/schema';
+import { ProblemError } from '../http/problemError';
 import { gatherList } from '../prep/gatherList';
 import { stepsDone } from '../prep/prepTicks';
 import { planById } from '../planning/planById';
@@ -97,13 +98,13 @@ export async function sessionPack(
       };
     }),
   );
-  const sets = setsOf(
+  const wanted = setsOf(
     db,
     plan.rounds.flatMap((r) => r.tables),
     asked,
     paper,
   );
-  const laid = await layouts(db, sets);
+  const { made, refused } = await laidOut(db, wanted.sets);
   const list = gatherList(db, row);
   const pack: SessionPack = {
     title: 'Session',
@@ -122,13 +123,33 @@ export async function sessionPack(
       })),
     })),
     cautions: cautionsOnce(list.bins.flatMap((b) => b.items.flatMap((it) => it.caution ?? []))),
-    sets: sets.map((s, i) => `${sheetKindById(s.sheet)!.title.toLowerCase()} for ${s.label} (${laid[i]!.sheets})`),
-    keys: laid.flatMap((l, i) => (l.key && l.key.length > 0 ? [{ title: `${l.title}, ${sets[i]!.label ?? ''}`, lines: l.key }] : [])),
+    sets: made.map(({ set, laid }) => `${nameOf(set)} (${laid.sheets})`),
+    refused: [...wanted.refused, ...refused],
+    keys: made.flatMap(({ set, laid }) => (laid.key && laid.key.length > 0 ? [{ title: nameOf(set), lines: laid.key }] : [])),
   };
   return {
     title: `session-${plan.date}`,
-    parts: [{ pages: packPages(pack, paper) }, ...sets, { pages: keyPages(pack, paper) }],
+    parts: [{ pages: packPages(pack, paper) }, ...made.map((m) => m.set), { pages: keyPages(pack, paper) }],
   };
+}
+
+const nameOf = (set: AskedSheet): string => `${sheetKindById(set.sheet)!.title.toLowerCase()} for ${set.label ?? ''}`;
+
+/** Sets as they will come, and those that cannot be made with the reason: the rest of a session is printed all the same. */
+async function laidOut(
+  db: Db,
+  sets: readonly AskedSheet[],
+): Promise<{ made: { readonly set: AskedSheet; readonly laid: SheetLayout }[]; refused: string[] }> {
+  const made: { readonly set: AskedSheet; readonly laid: SheetLayout }[] = [];
+  const refused: string[] = [];
+  for (const set of sets)
+    try {
+      made.push({ set, laid: (await layouts(db, [set]))[0]! });
+    } catch (error) {
+      if (!(error instanceof ProblemError)) throw error;
+      refused.push(`${nameOf(set)}: ${error.problem.message}`);
+    }
+  return { made, refused };
 }
 
 /** What is written on is used up each time. */
@@ -147,17 +168,20 @@ function setsOf(
   tables: readonly { readonly seats: readonly { readonly variant: string }[] }[],
   asked: { readonly everything?: boolean; readonly ink?: Ink },
   paper: Paper,
-): AskedSheet[] {
+): { readonly sets: AskedSheet[]; readonly refused: string[] } {
   const done = stepsDone(db);
   const players = new Map<string, number>();
   for (const t of tables)
     for (const v of new Set(t.seats.map((s) => s.variant))) players.set(v, Math.max(players.get(v) ?? 0, t.seats.length));
-  return [...players].flatMap(([id, seats]) => {
+  const refused: string[] = [];
+  const sets = [...players].flatMap(([id, seats]) => {
     const v = variantById(db, id);
     if (v.mechanism === null || !mechanismById(v.mechanism)) return [];
     const ready = stepsOf(v).every((s) => s.sort !== 'print' || done.get(id)?.has(s.id));
-    return neededSheets(db, id, { players: seats })
-      .items.filter((n) => asked.everything || isUsedUp(n.sheet) || (!ready && !isThere(db, n.sheet, n.parameters)))
+    const needed = neededSheets(db, id, { players: seats });
+    refused.push(...needed.refused.map((r) => `${r.title.toLowerCase()} for ${v.title}: ${r.why}`));
+    return needed.items
+      .filter((n) => asked.everything || isUsedUp(n.sheet) || (!ready && !isThere(db, n.sheet, n.parameters)))
       .map((n): AskedSheet => ({
         sheet: n.sheet,
         parameters: n.parameters,
@@ -167,4 +191,5 @@ function setsOf(
         label: v.title.slice(0, 80),
       }));
   });
+  return { sets, refused };
 }

@@ -48,6 +48,8 @@ export interface SessionPack {
   readonly cautions: readonly string[];
   /** Sets that follow in this file, with their sheets. */
   readonly sets: readonly string[];
+  /** Sets that could not be made, with the reason. */
+  readonly refused: readonly string[];
   /** Answers of the sets, for whoever keeps them. */
   readonly keys: readonly { readonly title: string; readonly lines: readonly string[] }[];
 }
@@ -251,6 +253,7 @@ export function packPages(pack: SessionPack, paper: Paper): SheetPage[] {
         ...cover(pack, w),
         ...gather(pack, w),
         ...(pack.sets.length > 0 ? [gap(2), words(w, `Printed with this: ${pack.sets.join('; ')}.`, small)] : []),
+        ...pack.refused.map((why) => words(w, `Not printed: ${why}`, small, { bold: true })),
       ],
       paper,
       foot,

@@ -1,5 +1,5 @@
 import { missingCards, oneOf, parameters, whole } from '../../../play/parameters';
-import { shuffle } from '../../../shared/rng';
+import { below, type Rng } from '../../../shared/rng';
 import { type Box, text } from '../../box';
 import { boxedParagraph, figureHeight } from '../../letters';
 import { canBeTurned, numeral, written } from '../../pictures/numeral';
@@ -59,21 +59,16 @@ export default sheetKind<P, readonly Card[]>({
   check: (p) =>
     p.high < p.low
       ? { code: 'impossible-parameters', field: 'high', message: `The range runs backwards: ${p.low} to ${p.high}.` }
-      : p.some === 0 && (p.high - p.low) / p.by >= mostNumbers
+      : p.some === 0 && countOf(p) > mostNumbers
         ? {
             code: 'too-large',
             field: 'high',
-            message: `${Math.floor((p.high - p.low) / p.by) + 1} different numbers; ${mostNumbers} are the most of one deck.`,
+            message: `${countOf(p)} different numbers; ${mostNumbers} are the most of one deck.`,
           }
         : null,
   make: (p, { rng }) => {
     if (p.only.length > 0) return p.only.map((number) => ({ number, special: null }));
-    const numbers = rangeOf(p);
-    if (p.some > 0 && p.some < numbers.length) {
-      shuffle(rng, numbers, numbers.length);
-      numbers.length = p.some;
-      numbers.sort((a, b) => a - b);
-    }
+    const numbers = p.some > 0 && p.some < countOf(p) ? someOf(p, rng) : rangeOf(p);
     return [
       ...Array.from({ length: p.copies }, () => numbers)
         .flat()
@@ -85,11 +80,11 @@ export default sheetKind<P, readonly Card[]>({
     const faults: string[] = [];
     if (p.only.length > 0)
       return made.map((c) => c.number).join() === p.only.join() ? [] : ['These are not the cards that were asked for.'];
-    const range = rangeOf(p);
     const numbers = new Set(made.flatMap((c) => c.number ?? []));
-    if (numbers.size !== (p.some > 0 ? Math.min(p.some, range.length) : range.length)) faults.push('A number is missing.');
+    if (numbers.size !== (p.some > 0 ? Math.min(p.some, countOf(p)) : countOf(p))) faults.push('A number is missing.');
     for (const n of numbers)
-      if (!range.includes(n) || made.filter((c) => c.number === n).length !== p.copies) faults.push(`${n} is not there ${p.copies} times.`);
+      if (n < p.low || n > p.high || (n - p.low) % p.by !== 0 || made.filter((c) => c.number === n).length !== p.copies)
+        faults.push(`${n} is not there ${p.copies} times.`);
     for (const [special] of specials)
       if (made.filter((c) => c.special === special).length !== p[special]) faults.push(`Not ${p[special]} cards of ${special}.`);
     const size = sizeOf(p);
@@ -127,6 +122,16 @@ const sizeOf = (p: P): { readonly w: number; readonly h: number } =>
     : String(Math.max(Math.abs(p.low), Math.abs(p.high))).length > mostUpright
       ? cardSizes.wide
       : cardSizes.usual;
+
+/** How many different numbers the range has. */
+const countOf = (p: P): number => Math.floor((p.high - p.low) / p.by) + 1;
+
+/** So many different numbers of the range in rising order; a range of a million is never written out. */
+function someOf(p: P, rng: Rng): number[] {
+  const drawn = new Set<number>();
+  while (drawn.size < p.some) drawn.add(p.low + below(rng, countOf(p)) * p.by);
+  return [...drawn].sort((a, b) => a - b);
+}
 
 /** Every number that may stand on a card. */
 function rangeOf(p: P): number[] {
