@@ -114,5 +114,3 @@ export const upsideDown = (boxes: readonly Box[], w: number, h: number): Box[] =
     ...(b.kind === 'text' ? { turned: ((b.turned ?? 0) + 180) % 360, ...(b.align === 'start' ? { align: 'start' as const } : {}) } : {}),
     ...(b.points ? { points: b.points.map(([x, y]) => [mm(w - x), mm(h - y)] as const) } : {}),
   }));
-
-export const framed = (boxes: readonly Box[]): Box[] => boxes.map((b) => ({ ...b, frame: true }));

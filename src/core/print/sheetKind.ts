@@ -88,7 +88,6 @@ export const cardSizes = {
   small: { w: 44, h: 60 },
   square: { w: 58, h: 58 },
   wide: { w: 90, h: 50 },
-  half: { w: 90, h: 120 },
 } as const;
 
 /** Lets a folder say what its parameters and its content are once. */

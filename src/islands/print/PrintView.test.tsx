@@ -109,6 +109,11 @@ describe('the printer’s desk', () => {
     fireEvent.change(screen.getByLabelText('To'), { target: { value: '3' } });
     await screen.findByText(/12 cards/);
     expect(screen.queryByRole('alert')).toBeNull();
+    fireEvent.change(screen.getByLabelText('To'), { target: { value: '-5' } });
+    await screen.findByRole('alert');
+    fireEvent.click(screen.getByRole('button', { name: 'Back to its usual settings' }));
+    await screen.findByText(/40 cards/);
+    expect(screen.queryByRole('alert')).toBeNull();
   });
   it('prints one or a list as one file or several, and what was printed and made stands in Things with an undo', async () => {
     desk();

@@ -5,6 +5,7 @@ import { useDeferredValue, useRef, useState } from 'react';
 import { cautionsOnce } from '../../core/safety/hazards';
 import { Failure, Loading } from '../../ui/Empty';
 import { Field } from '../../ui/Field';
+import { Button } from '../../ui/Button';
 import { LinkButton } from '../../ui/LinkButton';
 import { Tabs } from '../../ui/Tabs';
 import { ApiError, call, fileOf, link, saveFile } from '../shared/api';
@@ -17,17 +18,7 @@ import { GameNeeds } from './GameNeeds';
 import { MadeSets } from './MadeSets';
 import styles from './print.module.css';
 import { PrintQueue } from './PrintQueue';
-import {
-  askedOf,
-  keepHow,
-  keptHow,
-  type MadeWire,
-  type MarkId,
-  type NeededWire,
-  type PrintHow,
-  type QueuedSet,
-  type SheetKindWire,
-} from './printSettings';
+import { askedOf, keepHow, keptHow, type MadeWire, type MarkId, type NeededWire, type PrintHow, type QueuedSet } from './printSettings';
 import { HowToPrint, SheetSettings } from './SheetControls';
 import { SheetStage } from './SheetStage';
 
@@ -273,7 +264,13 @@ function Desk({ first, variant: asked, given }: { first: string; variant: string
               </>
             )}
           </Tabs>
-          {way !== 'labels' && <Checked error={laid.error} checked={sheetNow?.checked ?? null} kind={kind} />}
+          {way !== 'labels' && (
+            <Checked
+              error={laid.error}
+              checked={sheetNow?.checked ?? null}
+              onUsual={Object.keys(open.parameters).length > 0 ? () => setOpen({ ...open, parameters: {} }) : null}
+            />
+          )}
         </section>
         {sheetNow ? (
           <SheetStage key={`${open.sheet} ${how.paper ?? home}`} laid={sheetNow} busy={laid.isFetching} />
@@ -323,12 +320,13 @@ function Desk({ first, variant: asked, given }: { first: string; variant: string
 }
 
 /** What was looked at before it was drawn, or what is wrong and what would help. */
-function Checked({ error, checked, kind }: { error: unknown; checked: string | null; kind: SheetKindWire }) {
+function Checked({ error, checked, onUsual }: { error: unknown; checked: string | null; onUsual: (() => void) | null }) {
   if (error)
     return (
       <div className={styles.wrong} role="alert">
         <b>Not like this</b>
         <p>{messageOf(error)}</p>
+        {onUsual && <Button onClick={onUsual}>Back to its usual settings</Button>}
       </div>
     );
   return (
@@ -336,7 +334,6 @@ function Checked({ error, checked, kind }: { error: unknown; checked: string | n
       <div className={styles.checked}>
         <b>Checked</b>
         <p>{checked}</p>
-        <span className={styles.hidden}>{kind.title}</span>
       </div>
     )
   );

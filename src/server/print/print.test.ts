@@ -5,7 +5,7 @@ import { join } from 'node:path';
 import { eq } from 'drizzle-orm';
 import jsQR from 'jsqr';
 import { afterAll, afterEach, beforeEach, describe, expect, it } from 'vitest';
-import { bins, games, kinds, prepTicks, variants } from '../db/schema';
+import { bins, games, kinds, learners, prepTicks, variants } from '../db/schema';
 import { closePool } from '../jobs/pool';
 import { createLearner } from '../learners/learnerStore';
 import { takeFromLibrary } from '../shelf/libraryRoutes';
@@ -224,6 +224,16 @@ describe('a session on paper', () => {
     const everything = read((await post(`/plans/${plan.id}/pack`, { everything: true, ink: 'thin' })).body);
     expect(ready.pages).toBeLessThanOrEqual(pack.pages);
     expect(everything.pages).toBeGreaterThanOrEqual(pack.pages);
+    // Pictures stand on the card of a table where somebody is below seven, and on no other.
+    const [first] = (await ask('GET', `/plans/${plan.id}/how-to?today=${today}`)).body.items.filter(
+      (r: any) => r.howTo?.pictures.length > 0,
+    );
+    const shows = async (born: string): Promise<boolean> => {
+      place.db.update(learners).set({ born }).run();
+      const text = read((await post(`/plans/${plan.id}/pack`, {})).body).text.replace(/\s+/g, ' ');
+      return first.howTo.pictures.every((p: any) => text.includes(p.say));
+    };
+    expect([await shows('2019-12'), await shows('2019-11'), await shows('2017-03')]).toEqual([true, false, false]);
     // What cannot be printed is said on the cover, and the rest comes all the same.
     const track = { start: 0, end: 900, special: 'none' };
     const played = plan.rounds[0].tables[0].seats[0].variant;

@@ -38,7 +38,7 @@ function sheetOf(seat: Seat<HuntParameters>, s: number, rng: Rng, log: GameLog):
 }
 
 /** Two numbers of a task with its result, or its first number when taking away, up to the highest. */
-function numbersFor(p: HuntParameters, op: number, rng: Rng): [number, number] {
+export function numbersFor(p: HuntParameters, op: number, rng: Rng): [number, number] {
   const low = Math.max(p.lowest, op >= 2 ? 1 : 0);
   if (op === 0 || op === 1) {
     const whole = between(rng, Math.max(2 * low, 1), p.highest);

@@ -1,4 +1,4 @@
-import { type Box, line, text } from '../box';
+import { type Box, line, shift, text } from '../box';
 import type { SheetPage } from '../layOut';
 import { paragraph } from '../letters';
 import { blankEdge, margin, type Paper, papers } from '../paper';
@@ -28,19 +28,11 @@ export function stacked(blocks: readonly Block[]): Block {
   let y = 0;
   const boxes: Box[] = [];
   for (const b of blocks) {
-    boxes.push(...moved(b.boxes, 0, y));
+    boxes.push(...shift(b.boxes, 0, y));
     y += b.height;
   }
   return { height: y, boxes };
 }
-
-export const moved = (boxes: readonly Box[], dx: number, dy: number): Box[] =>
-  boxes.map((b) => ({
-    ...b,
-    x: b.x + dx,
-    y: b.y + dy,
-    ...(b.points ? { points: b.points.map(([x, y]) => [x + dx, y + dy] as const) } : {}),
-  }));
 
 /** Fills pages with blocks; one that does not fit any more begins the next page. */
 export function bookPages(blocks: readonly Block[], paper: Paper, foot: string): SheetPage[] {
@@ -53,7 +45,7 @@ export function bookPages(blocks: readonly Block[], paper: Paper, foot: string):
       pages.push([]);
       y = 0;
     }
-    pages.at(-1)!.push(...moved(b.boxes, margin, margin + y));
+    pages.at(-1)!.push(...shift(b.boxes, margin, margin + y));
     y += b.height;
   }
   return pages.map((boxes, i) => ({

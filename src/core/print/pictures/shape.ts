@@ -112,15 +112,6 @@ function solid(id: string, x: number, y: number, w: number, h: number): Box[] {
   }
 }
 
-/** A shape of unit squares: cells by column and row. */
-export function squares(cells: readonly Point[], x: number, y: number, w: number, h: number, fill: Box['fill'] = 'wash'): Box[] {
-  const columns = Math.max(...cells.map((c) => c[0])) + 1;
-  const rows = Math.max(...cells.map((c) => c[1])) + 1;
-  const s = Math.min(w / columns, h / rows, 18);
-  const [dx, dy] = [x + (w - s * columns) / 2, y + (h - s * rows) / 2];
-  return cells.map(([cx, cy]) => rect(dx + cx * s, dy + cy * s, s, s, { line: 'ink', width: 0.4, ...(fill ? { fill } : {}) }));
-}
-
 /** A figure with its two measures written beside: a way round or an area is asked for. */
 export function measured(
   figure: 'rectangle' | 'triangle' | 'slanting' | 'joined',

@@ -1,4 +1,5 @@
 import { parameters, whole, yesNo } from '../../../play/parameters';
+import { daysBetween, weekdayOf } from '../../../shared/days';
 import { type Box, line, rect, text } from '../../box';
 import { numeral } from '../../pictures/numeral';
 import { type Drawing, sheetKind } from '../../sheetKind';
@@ -18,11 +19,14 @@ interface Made {
   readonly sundayFirst: boolean;
 }
 
-const leap = (y: number): boolean => (y % 4 === 0 && y % 100 !== 0) || y % 400 === 0;
-const daysIn = (y: number, m: number): number => (m === 2 ? (leap(y) ? 29 : 28) : [4, 6, 9, 11].includes(m) ? 30 : 31);
+const firstOf = (y: number, m: number): string => `${y}-${String(m).padStart(2, '0')}-01`;
+const firstOfNext = (y: number, m: number): string => (m === 12 ? firstOf(y + 1, 1) : firstOf(y, m + 1));
 
-/** Day of the week by Zeller's congruence for the Gregorian calendar (C. Zeller 1887, from memory); 0 is Monday. */
-export function weekdayOf(year: number, month: number, day: number): number {
+/**
+ * Day of the week by Zeller's congruence for the Gregorian calendar (C. Zeller 1887, from memory); 0 is Monday. It
+ * stands beside the app's own days, so that a printed month is reckoned in two ways.
+ */
+function zeller(year: number, month: number, day: number): number {
   const [m, y] = month < 3 ? [month + 12, year - 1] : [month, year];
   const [k, j] = [y % 100, Math.floor(y / 100)];
   const h = (day + Math.floor((13 * (m + 1)) / 5) + k + Math.floor(k / 4) + Math.floor(j / 4) + 5 * j) % 7;
@@ -38,17 +42,17 @@ export default sheetKind<P, Made>({
   parametersSchema: SCHEMA,
   example: DEFAULTS,
   make: (p, { country }) => ({
-    days: daysIn(p.year, p.month),
-    first: weekdayOf(p.year, p.month, 1),
+    days: daysBetween(firstOf(p.year, p.month), firstOfNext(p.year, p.month)),
+    first: weekdayOf(firstOf(p.year, p.month)) - 1,
     sundayFirst: country.dates === 'month-first',
   }),
   verify: (made, p) => {
     // The same month reckoned from its end: the last day must lie as many days on as the month has.
-    const last = weekdayOf(p.year, p.month, made.days);
+    const last = zeller(p.year, p.month, made.days);
     return [
       ...(made.days >= 28 && made.days <= 31 ? [] : ['The month has a wrong number of days.']),
       ...((made.first + made.days - 1) % 7 === last ? [] : ['The month begins on another day.']),
-      ...(weekdayOf(p.month === 12 ? p.year + 1 : p.year, p.month === 12 ? 1 : p.month + 1, 1) === (last + 1) % 7
+      ...(zeller(p.month === 12 ? p.year + 1 : p.year, p.month === 12 ? 1 : p.month + 1, 1) === (last + 1) % 7
         ? []
         : ['The next month does not follow on it.']),
     ];

@@ -54,7 +54,8 @@ export default sheetKind<P, readonly Card[]>({
         faults.push(`${c.code} is drawn wrong.`);
     return faults;
   },
-  checked: (made) => `${made.length} cards; parts that are coloured were counted anew.`,
+  checked: (made) =>
+    `${made.length} cards; ${made.some((c) => c.shows !== 'numerals') ? 'parts that are coloured were counted anew' : 'each fraction is there as often as asked'}.`,
   draw: (made) => ({
     pieces: [{ ...cardSizes.small, count: made.length, marked: true, face: (n, { w, h }) => face(made[n]!, w, h), back: () => [] }],
   }),

@@ -1,7 +1,7 @@
 import { addFractions, fractionText } from '../../../items/fraction';
 import { between } from '../../../play/deck';
 import { isActHalf } from '../../../play/actHalves';
-import { partsDrawn } from '../../../mechanisms/match-sets/halves';
+import { fewestCoins, partsDrawn } from '../../../mechanisms/match-sets/halves';
 import type { MatchParameters } from '../../../mechanisms/match-sets/parameters';
 import { below, type Rng } from '../../../shared/rng';
 import { actShown, both, fractionOrNumber, type Half, words } from '../../pictures/actShown';
@@ -10,12 +10,12 @@ import { clockText } from '../../pictures/shown';
 /** Letters that look different in each of their four positions. */
 const letters = 'FGJLPRQKEBCDTUVA';
 
-/** Greedy from the largest: fewest for the coins that countries use. */
-function coinsOf(amount: number, coins: readonly number[]): number[] {
-  const found: number[] = [];
-  let left = amount;
-  for (const c of [...coins].sort((a, b) => b - a)) while (left >= c) [left] = [left - c, found.push(c)];
-  return found;
+/** The fewest coins of an amount, largest first: as many as the match was played with. */
+export function coinsOf(amount: number, coins: readonly number[]): number[] {
+  if (amount === 0) return [];
+  const fewest = fewestCoins(amount, coins);
+  const next = [...coins].sort((a, b) => b - a).find((c) => c <= amount && fewestCoins(amount - c, coins) === fewest - 1)!;
+  return [next, ...coinsOf(amount - next, coins)];
 }
 
 /** The two halves of a match, drawn as the family reads it. */

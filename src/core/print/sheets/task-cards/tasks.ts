@@ -1,5 +1,5 @@
 import { fourOperations, type FourOperation, operationSigns, wholeResult } from '../../../play/arithmetic';
-import { between } from '../../../play/deck';
+import { numbersFor } from '../../../mechanisms/task-hunt/playOut';
 import type { HuntParameters } from '../../../mechanisms/task-hunt/parameters';
 import { below, type Rng } from '../../../shared/rng';
 
@@ -19,19 +19,6 @@ export const labelOf = (n: number, labels: HuntParameters['labels']): string =>
 export const asked = (t: TaskCard, unknown: HuntParameters['unknown']): readonly [question: string, answer: number] =>
   unknown === 'result' ? [`${t.a} ${operationSigns[t.op]} ${t.b}`, t.result] : [`${t.a} ${operationSigns[t.op]} □ = ${t.result}`, t.b];
 
-function numbersFor(p: HuntParameters, op: FourOperation, rng: Rng): readonly [number, number] {
-  const low = Math.max(p.lowest, op === 'add' || op === 'subtract' ? 0 : 1);
-  if (op === 'add' || op === 'subtract') {
-    const whole = between(rng, Math.max(2 * low, 1), p.highest);
-    const part = between(rng, low, Math.max(low, whole - low));
-    return op === 'add' ? [part, whole - part] : [whole, part];
-  }
-  const side = Math.max(low, Math.min(12, Math.floor(p.highest / Math.max(1, low))));
-  const x = between(rng, low, side);
-  const y = between(rng, low, Math.max(low, Math.min(12, Math.floor(p.highest / x))));
-  return op === 'multiply' ? [x, y] : [x * y, x];
-}
-
 const differentTries = 80;
 
 /** A task for each box of the sheet; different as long as the range has so many. */
@@ -41,7 +28,7 @@ export function tasksOf(p: HuntParameters, rng: Rng): TaskCard[] {
     let task: TaskCard | null = null;
     for (let t = 0; t < differentTries && (!task || made.some((m) => m.op === task!.op && m.a === task!.a && m.b === task!.b)); t++) {
       const op = p.operations[below(rng, p.operations.length)] ?? fourOperations[0];
-      const [a, b] = numbersFor(p, op, rng);
+      const [a, b] = numbersFor(p, fourOperations.indexOf(op), rng);
       task = { label: labelOf(i, p.labels), op, a, b, result: wholeResult(op, a, b) };
     }
     made.push(task!);
