@@ -251,6 +251,7 @@ export const session = (more: Partial<PlanWire> = {}): PlanWire => ({
   edited: false,
   forecast: false,
   playedAt: null,
+  number: 7,
   version: 3,
   ...more,
 });

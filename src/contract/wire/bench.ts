@@ -137,6 +137,7 @@ export const simulationWire = define({
     waits: true,
   },
   'GET /jobs/{id}': { summary: 'How far long work is, and its result', response: job },
+  'GET /jobs/{id}/file': { summary: 'The file that long work made', response: Type.String(), media: 'application/pdf' },
   'DELETE /jobs/{id}': { summary: 'Stop long work', response: job },
   'POST /jobs/{id}/finish': { summary: 'End long work soon, with the best so far; 409 where there is none before the end', response: job },
 });

@@ -108,9 +108,25 @@ const plan = obj({
   forecast: bool,
   playedAt: nullable(str),
   version: int,
+  /** Stands on its papers. */
+  number: int,
 });
 
 export type PlanWire = Static<typeof plan>;
+
+/** What to do when something goes wrong, each in sentences. */
+/** A sentence for each move; its round, where it is about one. */
+const answerB = { say: arr(obj({ round: nullable(int), text: str })), unseated: int } as const;
+const planB = obj({
+  madeOn: day,
+  /** The two whose absence costs the others most, and then both at once. */
+  away: arr(obj({ learners: arr(str), cost: num, lost: num, ...answerB })),
+  without: arr(obj({ game: str, title: str, rounds: arr(int), ...answerB })),
+  /** Ten minutes fewer; null where no round would be long enough. */
+  shorter: nullable(obj({ count: int, minutes: num, ...answerB })),
+});
+
+export type PlanBWire = Static<typeof planB>;
 
 const planned = obj({ plan: str, failed: nullable(missingSeats), changes: nullable(changes) });
 
@@ -447,6 +463,8 @@ export const plansWire = define({
         seconds: within(0.1, 60),
         tables: int,
         helpers: int,
+        rounds: perSession.rounds,
+        minutes: perSession.minutes,
         preparationMinutes: within(0, 10_000),
         timesEach: whole(1, 4),
         /** Games that are not to be played today. */
@@ -461,6 +479,13 @@ export const plansWire = define({
     ),
     response: plan,
     job: planned,
+    waits: true,
+  },
+  'POST /plans/{id}/plan-b': {
+    summary: 'What to do when somebody is away, a game is not complete or time is short; worked out where it is not yet',
+    query: waitQuery,
+    response: planB,
+    job: planB,
     waits: true,
   },
   'POST /plans/{id}/played': {

@@ -24,6 +24,7 @@ import {
   seed,
   str,
   undoable,
+  waitQuery,
   within,
   whole,
 } from './schema';
@@ -121,6 +122,9 @@ const made = obj({
   minutes: nullable(num),
 });
 
+/** What a job tells of the file it made; the file itself is under the job. */
+const file = obj({ file: str, size: int });
+
 export const printWire = define({
   'GET /sheets': { summary: 'Everything that can be printed', response: list(kind) },
   'POST /sheets/{id}/layout': {
@@ -132,8 +136,10 @@ export const printWire = define({
   'POST /sheets/{id}/pdf': { summary: 'A set as PDF', body: closed(asked), response: Type.String(), media: 'application/pdf', waits: true },
   'POST /printouts': {
     summary: 'Several sets as one PDF, in this order',
+    query: waitQuery,
     body: closed({ sets: arr(set, 40, 1), title: name }, ['sets']),
     response: Type.String(),
+    job: file,
     media: 'application/pdf',
     waits: true,
   },
@@ -166,9 +172,11 @@ export const printWire = define({
     waits: true,
   },
   'POST /plans/{id}/pack': {
-    summary: 'Everything for a session on paper, in the order of gathering',
+    summary: 'Everything for a session on paper, in the order of gathering; 202 with a job where its plan B is still worked out',
+    query: waitQuery,
     body: closed({ paper, everything: bool, ink: asked.ink }),
     response: Type.String(),
+    job: file,
     media: 'application/pdf',
     waits: true,
   },

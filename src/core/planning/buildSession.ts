@@ -41,6 +41,7 @@ export interface SessionSettings {
   readonly rested?: WishContext['rested'];
   readonly satTogether?: WishContext['satTogether'];
   readonly keep?: WishContext['keep'];
+  readonly keepShare?: WishContext['keepShare'];
   readonly locks: readonly { readonly learner: string; readonly round: number; readonly game: string }[];
   readonly resting: readonly { readonly learner: string; readonly round: number }[];
 }
@@ -179,7 +180,7 @@ function worthConsidering(
 ): number[] {
   const all = alone.map((_, i) => i);
   if (settings.everyGame || alone.length <= considered) return all;
-  const locked = new Set(settings.locks.map((k) => k.game));
+  const locked = new Set([...settings.locks.map((k) => k.game), ...(settings.keep ?? []).flatMap((round) => [...round.values()])]);
   const keep = new Set(all.filter((i) => locked.has(alone[i]!.game)));
   const first = (worth: (i: number) => number, count: number): void => {
     const listed = all.map((i) => ({ i, worth: worth(i) })).filter((x) => x.worth > 0);

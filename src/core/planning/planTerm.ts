@@ -57,6 +57,10 @@ export interface PlanningInput {
   readonly rested?: readonly (readonly [string, number])[];
   /** Seats of the first meeting as they were, by round: learner and game. As few as can be are changed. */
   readonly keep?: readonly (readonly (readonly [learner: string, game: string])[])[];
+  /** What each that stays is worth, as a share of a usual seat; a little where nothing is said. */
+  readonly keepShare?: number;
+  /** Nobody asks what keeping them costs. */
+  readonly unpriced?: boolean;
   readonly locks: SessionSettings['locks'];
   readonly resting: SessionSettings['resting'];
   readonly seed: number;
@@ -118,7 +122,7 @@ export function* termSteps(
       ...(input.wishes ? { wishes: input.wishes } : {}),
       satTogether,
       rested,
-      ...(keep ? { keep } : {}),
+      ...(keep ? { keep, ...(input.keepShare ? { keepShare: input.keepShare } : {}) } : {}),
       locks: i === 0 ? input.locks : [],
       resting: i === 0 ? input.resting : [],
     };
@@ -144,7 +148,7 @@ export function* termSteps(
       else outcome = yield ask(built, false);
     }
     let planned = read(built)(outcome);
-    if (keep) {
+    if (keep && !input.unpriced) {
       // What it costs to keep seats is known only beside a plan that need not.
       const free = yield ask({ ...built, instance: withoutKeep(built.instance) }, false);
       planned = { ...planned, changes: changesFrom(keep, built, outcome, free, needs) };

@@ -110,13 +110,22 @@ describe('what is aimed at beside the sum', () => {
     ];
     const made = withWishes(plain, gameIds, context({ rested: new Map([['birch', 2]]), keep }));
     expect(made.rested).toEqual([0, 2, 0]);
-    // Cedar may not take the first way of the relay.
+    // Cedar may not take the first way of the relay, so that the table of both is the second; alone, Ash's would be the first.
     expect(made.aims!.keep!.games).toEqual([
-      [1, -1],
+      [2, -1],
       [-1, 0],
       [2, -1],
     ]);
     expect(made.aims!.keep!.worth).toBeCloseTo(0.15 * seat, 12);
+    const alone = withWishes(plain, gameIds, context({ keep: [new Map([['ash', 'relay']])], keepShare: 1 }));
+    expect(alone.aims!.keep).toEqual({
+      games: [
+        [1, -1],
+        [-1, -1],
+        [-1, -1],
+      ],
+      worth: expect.closeTo(seat, 12),
+    });
   });
 });
 

@@ -37,6 +37,8 @@ export interface WishContext {
   readonly satTogether?: ReadonlyMap<string, number>;
   /** Seats as they were, by round: the game each learner played. */
   readonly keep?: readonly ReadonlyMap<string, string>[];
+  /** What a seat that stays is worth, as a share of a usual seat; a little where nothing is said. */
+  readonly keepShare?: number;
 }
 
 /**
@@ -93,7 +95,7 @@ export function withWishes(instance: PlanInstance, gameIds: readonly string[], c
   const aims: PlanAims = {
     ...(without('floor') ? {} : { floor: { least: best.map((b) => leastShareOfBest * b), price: floorPrice } }),
     fresh: { free: Math.max(1, instance.helpers), price: price.fresh * seat },
-    ...(keep ? { keep: { games: keptSeats(learners, gameIds, instance, keep), worth: price.keep * seat } } : {}),
+    ...(keep ? { keep: { games: keptSeats(learners, gameIds, instance, keep), worth: (context.keepShare ?? price.keep) * seat } } : {}),
     ...(together.length > 0 ? { together } : {}),
     ...(apart.length > 0 ? { apart } : {}),
     ...(wishes.oneLively ? { loud: 1 } : {}),
@@ -111,17 +113,38 @@ function mixing(learners: readonly string[], { satTogether }: WishContext, seat:
   );
 }
 
-/** The option behind each kept seat: one that is open to the child, with nobody bound where that will do. */
+/**
+ * The option behind each kept seat. Those who shared a table share one: the one open to most of them, with nobody bound where
+ * that will do; a child who is not ready for it has the first that is open to it alone.
+ */
 function keptSeats(
   learners: readonly string[],
   gameIds: readonly string[],
   instance: PlanInstance,
   keep: readonly ReadonlyMap<string, string>[],
 ): number[][] {
+  const open = (l: number, g: number): boolean => instance.value[l]![g]! >= 0;
+  const optionsOf = (game: string): number[] => gameIds.flatMap((id, g) => (id === game ? [g] : []));
+  const shared = keep.map((round) => {
+    const best = new Map<string, number>();
+    for (const game of new Set(round.values())) {
+      const here = learners.flatMap((l, i) => (round.get(l) === game ? [i] : []));
+      const takers = (g: number): number => here.filter((i) => open(i, g)).length;
+      const [first, ...rest] = optionsOf(game);
+      if (first !== undefined)
+        best.set(
+          game,
+          rest.reduce((x, y) => (takers(y) > takers(x) ? y : x), first),
+        );
+    }
+    return best;
+  });
   return learners.map((l, i) =>
     Array.from({ length: instance.rounds }, (_, r) => {
       const game = keep[r]?.get(l);
-      return game === undefined ? -1 : gameIds.findIndex((id, g) => id === game && instance.value[i]![g]! >= 0);
+      if (game === undefined) return -1;
+      const together = shared[r]!.get(game);
+      return together !== undefined && open(i, together) ? together : (optionsOf(game).find((g) => open(i, g)) ?? -1);
     }),
   );
 }

@@ -1,18 +1,19 @@
 import type { PlanShort } from '../../contract/wire/plans';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { cautionsOnce } from '../../core/safety/hazards';
 import { Button } from '../../ui/Button';
-import { Empty, Failure, Loading } from '../../ui/Empty';
+import { Empty, Failure, Loading, Progress } from '../../ui/Empty';
 import { Light } from '../../ui/Light';
 import { LinkButton } from '../../ui/LinkButton';
-import { call, fileOf, link, saveFile } from '../shared/api';
+import { ApiError, call, fileOf, link, saveFile } from '../shared/api';
 import { App, messageOf, useTell } from '../shared/App';
 import panel from '../shared/panel.module.css';
 import { PlanPicker } from '../shared/PlanPicker';
 import { usePlanChoice } from '../shared/usePlanChoice';
 import { dayWords } from '../shared/words';
 import { Ahead } from './Ahead';
+import { PlanB } from './PlanB';
 import { ByTable } from './ByTable';
 import styles from './prep.module.css';
 
@@ -58,13 +59,23 @@ function GatherList({ plans, chosen }: { plans: PlanShort[]; chosen: PlanShort }
       setOnTheWay((now) => (now[item] === ticked ? Object.fromEntries(Object.entries(now).filter(([i]) => i !== item)) : now));
     },
   });
+  const stop = useRef<AbortController | null>(null);
+  const [share, setShare] = useState(0);
   const paper = useMutation({
-    mutationFn: (everything: boolean) => fileOf('POST /plans/{id}/pack', { params: { id: chosen.id }, body: { everything } }),
+    mutationFn: (everything: boolean) => {
+      stop.current = new AbortController();
+      setShare(0);
+      const asked = { params: { id: chosen.id }, body: { everything }, query: { wait: 0.5 } };
+      return fileOf('POST /plans/{id}/pack', asked, stop.current.signal, setShare);
+    },
     onSuccess: (file) => saveFile(file, `session-${chosen.date}.pdf`),
-    onError: (e) => tell(messageOf(e), { bad: true }),
+    onError: (e) => {
+      if (!(e instanceof ApiError && e.problem.code === 'cancelled')) tell(messageOf(e), { bad: true });
+    },
   });
   const [back, setBack] = useState(chosen.playedAt !== null);
-  const [byTable, setByTable] = useState(false);
+  const [shown, setShown] = useState<'bins' | 'tables' | 'plan-b'>('bins');
+  const turn = (to: typeof shown): void => setShown(shown === to ? 'bins' : to);
   const set = (item: string, ticked: boolean): void => {
     setOnTheWay((now) => ({ ...now, [item]: ticked }));
     tick.mutate({ item, ticked });
@@ -88,9 +99,14 @@ function GatherList({ plans, chosen }: { plans: PlanShort[]; chosen: PlanShort }
         <Button kind="plain" onClick={() => setBack(!back)}>
           {back ? 'Count out' : 'Count back'}
         </Button>
-        <Button kind="plain" onClick={() => setByTable(!byTable)}>
-          {byTable ? 'By bin' : 'By table'}
+        <Button kind="plain" onClick={() => turn('tables')}>
+          {shown === 'tables' ? 'By bin' : 'By table'}
         </Button>
+        {chosen.playedAt === null && (
+          <Button kind="plain" aria-pressed={shown === 'plan-b'} onClick={() => turn('plan-b')}>
+            Plan B
+          </Button>
+        )}
         <span className={panel.spring} />
         <PlanPicker plans={plans} chosen={chosen} path="/prep" />
         <LinkButton href={link(`/plan/${chosen.id}`)}>The plan</LinkButton>
@@ -111,7 +127,8 @@ function GatherList({ plans, chosen }: { plans: PlanShort[]; chosen: PlanShort }
         </div>
       )}
       <p className={`${panel.soft} ${panel.small} ${styles.paper}`}>
-        <b>Session on paper</b> is one PDF: the plan, this list, a card for every table, and the sheets that are not ready yet.{' '}
+        <b>Session on paper</b> is one PDF: the plan with plan B on its back, this list, a card for every table, and the sheets that are not
+        ready yet.{' '}
         <Button kind="plain" disabled={paper.isPending} onClick={() => paper.mutate(true)}>
           With all its sheets
         </Button>{' '}
@@ -119,8 +136,14 @@ function GatherList({ plans, chosen }: { plans: PlanShort[]; chosen: PlanShort }
           Only this list
         </Button>
       </p>
-      {byTable && <ByTable tables={g.tables} />}
-      <div className={styles.bins} hidden={byTable}>
+      {paper.isPending && (
+        <div className={styles.printing} role="status">
+          <Progress share={share} label="Printing" /> <Button onClick={() => stop.current?.abort()}>Stop</Button>
+        </div>
+      )}
+      {shown === 'tables' && <ByTable tables={g.tables} />}
+      {shown === 'plan-b' && <PlanB plan={chosen.id} />}
+      <div className={styles.bins} hidden={shown !== 'bins'}>
         {g.bins.map((b) => (
           <section key={b.bin} className={panel.sheet}>
             <h2>{b.title}</h2>

@@ -128,6 +128,8 @@ function Session({ id }: { id: string }) {
   const asPlayed = p.playedAt !== null && !dirty;
   const violations = asPlayed ? [] : (check.data?.violations ?? []);
   const worth = dirty ? (check.data?.objective ?? p.objective) : p.objective;
+  const changed = dirty || p.edited;
+  const boundShown = p.bound > 0 && 1 - worth / p.bound <= boundShownWithin;
 
   function held(event: DragOverEvent): void {
     const from = event.active.data.current as { round: number; learner: string } | undefined;
@@ -275,11 +277,15 @@ function Session({ id }: { id: string }) {
                   ? 'Checking …'
                   : 'Every rule is kept.'
               : violations.map((v, i) => <span key={i}>{v.message}</span>)}
-            {p.bound > 0 && 1 - worth / p.bound <= boundShownWithin && (
+            {(changed || boundShown) && (
               <span className={styles.bound} title="The plan’s own scoring, not a promise about learning">
-                {dirty || p.edited ? 'Changed by hand; ' : ''}
-                within {(Math.max(0, 1 - worth / p.bound) * 100).toFixed(1)} % of the best this plan’s scoring allows
-                {p.considered !== null && ` among the ${p.considered} ways to play it looked at closely`}
+                {changed ? `Changed by hand${boundShown ? '; ' : '.'}` : ''}
+                {boundShown && (
+                  <>
+                    within {(Math.max(0, 1 - worth / p.bound) * 100).toFixed(1)} % of the best this plan’s scoring allows
+                    {p.considered !== null && ` among the ${p.considered} ways to play it looked at closely`}
+                  </>
+                )}
               </span>
             )}
           </div>

@@ -95,8 +95,16 @@ export async function call<A extends ApiAddress>(address: A, ...[asked]: Wanted<
   return data as Answered<A>;
 }
 
-/** Asks a route that answers with a file. @throws ApiError as `call` does, or `cancelled` when it was stopped */
-export async function fileOf<A extends ApiAddress>(address: A, given: Given<A>, signal?: AbortSignal): Promise<Blob> {
+/**
+ * Asks a route that answers with a file; where it takes long, its job is followed to the end.
+ * @throws ApiError as `call` does, or `cancelled` when it was stopped
+ */
+export async function fileOf<A extends ApiAddress>(
+  address: A,
+  given: Given<A>,
+  signal?: AbortSignal,
+  onProgress: (share: number) => void = () => undefined,
+): Promise<Blob> {
   const today = askedToday();
   let response: Response;
   try {
@@ -111,7 +119,12 @@ export async function fileOf<A extends ApiAddress>(address: A, given: Given<A>, 
     throw new ApiError({ code: 'offline', message: 'The program does not answer. Is it still running?' }, 0);
   }
   if (!response.ok) throw new ApiError(((await response.json()) as { error: ApiProblem }).error, response.status);
-  return response.blob();
+  if (response.status !== 202) return response.blob();
+  const begun = (await response.json()) as Begun;
+  await follow(address, begun, onProgress, signal);
+  const file = await fetch(addressOf('GET /jobs/{id}/file', { params: { id: begun.job } }));
+  if (!file.ok) throw new ApiError(((await file.json()) as { error: ApiProblem }).error, file.status);
+  return file.blob();
 }
 
 /** Hands a file to the browser under a name. */

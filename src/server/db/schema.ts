@@ -7,8 +7,10 @@ import type { Accommodation } from '../../core/recommend/accommodations';
 export { crosswalk, expectations, frameworks, ownEdges, ownSkills } from './schemaOfMaps';
 export {
   gatherTicks,
+  planBs,
   plans,
   type StoredLock,
+  type StoredPlanB,
   type StoredRequest,
   type StoredRound,
   type StoredSeat,

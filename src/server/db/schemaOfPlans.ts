@@ -71,9 +71,34 @@ export const plans = sqliteTable(
     playedAt: text(),
     version: integer().notNull().default(1),
     createdAt: text().notNull(),
+    /** Stands on paper: whoever types it in finds the session again. Given once, in the order in which sessions were made. */
+    number: integer().notNull().default(0),
   },
   (t) => [index('plans_date').on(t.date)],
 );
+
+export interface StoredAway {
+  learners: string[];
+  cost: number;
+  lost: number;
+  rounds: StoredRound[];
+  unseated: number;
+}
+/** What to do when something goes wrong, worked out from a session as it stood at one version. */
+export interface StoredPlanB {
+  away: StoredAway[];
+  without: { game: string; rounds: StoredRound[]; unseated: number }[];
+  shorter: { count: number; minutes: number; rounds: StoredRound[]; unseated: number } | null;
+}
+
+export const planBs = sqliteTable('plan_bs', {
+  planId: text()
+    .primaryKey()
+    .references(() => plans.id, { onDelete: 'cascade' }),
+  version: integer().notNull(),
+  answers: text({ mode: 'json' }).$type<StoredPlanB>().notNull(),
+  madeOn: text().notNull(),
+});
 
 export const gatherTicks = sqliteTable(
   'gather_ticks',

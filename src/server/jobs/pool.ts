@@ -218,6 +218,8 @@ function conclude(entry: Entry, message: Extract<FromWorker, { type: 'done' | 'f
 
 /** Plans that a worker makes before it is renewed: the solver's memory only grows, and what ended threads leave behind is given back late. */
 const plansEach = 10;
+/** How many plans a task is. */
+const plansIn: Partial<Record<Task['kind'], number>> = { plan: 1, 'plan-b': plansEach };
 /** One that waits for the next plan longer than this ends. */
 const planIdleMs = 3000;
 const plansMade = new WeakMap<Worker, number>();
@@ -225,7 +227,7 @@ const plansMade = new WeakMap<Worker, number>();
 /** A worker is kept for the next task, until it has made so many plans. */
 function release(worker: Worker, kind: Task['kind']): void {
   worker.removeAllListeners();
-  const made = (plansMade.get(worker) ?? 0) + (kind === 'plan' ? 1 : 0);
+  const made = (plansMade.get(worker) ?? 0) + (plansIn[kind] ?? 0);
   plansMade.set(worker, made);
   if (made >= plansEach || idle.length >= poolSize) {
     void worker.terminate();

@@ -2,7 +2,7 @@ import { existsSync, readdirSync } from 'node:fs';
 import { eq } from 'drizzle-orm';
 import type { Db } from '../db/db';
 import { databaseName, dataDirectory } from '../db/open';
-import { evidence, idempotency, learners, plans, type StoredRequest, type StoredRound } from '../db/schema';
+import { evidence, idempotency, learners, planBs, plans, type StoredRequest, type StoredRound } from '../db/schema';
 import { refuse } from '../http/problemError';
 import { forgetState } from '../evidence/learnerState';
 import { forgetFinishedJobs } from '../jobs/jobList';
@@ -50,6 +50,7 @@ export function eraseLearner(db: Db, id: string, confirm: string): Erased {
           .set({ body: { erased: true } })
           .where(eq(idempotency.key, row.key))
           .run();
+    tx.delete(planBs).run();
     wishesWithout(tx, id);
     tx.delete(learners).where(eq(learners.id, id)).run();
     return rows;

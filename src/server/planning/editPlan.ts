@@ -13,6 +13,7 @@ import { refuse } from '../http/problemError';
 import { Commit } from '../http/route';
 import { sameVersion, wrote } from '../shared/versions';
 import { checkRounds, type PlanCheck } from './checkRounds';
+import { planBSoon } from './planB';
 import { planById, type PlanRow } from './planById';
 import { sceneOf } from './planScene';
 
@@ -170,6 +171,7 @@ export async function editPlan(
       .where(and(eq(plans.id, id), eq(plans.version, version)))
       .run();
     wrote(done, version, () => planById(db, id));
+    planBSoon(db, id, today);
     return { id, version: version + 1, ...check };
   });
 }

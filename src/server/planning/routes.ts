@@ -19,6 +19,7 @@ import { checkRounds } from './checkRounds';
 import { everybodyOf } from './everybodyOf';
 import { insteadOf } from './insteadOf';
 import { planById } from './planById';
+import { planBWire } from './planBWire';
 import { startPriceOf } from './priceOfAims';
 import { startSessionNow } from './sessionNow';
 import { type PlannedJob, startPlan } from './startPlan';
@@ -92,9 +93,11 @@ export const planningRoutes = serve(plansWire, {
     sameVersion(plan, body.version);
     const { missing: _, considered: __, ...request } = plan.request;
     const present: string[] = body.present ?? request.present;
+    const rounds = body.rounds ?? request.rounds;
+    const everybody = body.everybody ?? request.everybody;
     const without = new Set(body.withoutGames ?? request.withoutGames ?? []);
     const locks = (body.locks ?? plan.locks).filter(
-      (k: { learner: string; game: string }) => present.includes(k.learner) && !without.has(k.game),
+      (k: { learner: string; round: number; game: string }) => k.round < rounds && present.includes(k.learner) && !without.has(k.game),
     );
     const job = startPlan(
       db,
@@ -102,17 +105,19 @@ export const planningRoutes = serve(plansWire, {
         ...request,
         date: plan.date,
         present,
-        ...(request.resting ? { resting: request.resting.filter((r) => present.includes(r.learner)) } : {}),
+        rounds,
+        ...(request.resting ? { resting: request.resting.filter((r) => r.round < rounds && present.includes(r.learner)) } : {}),
         locks,
         ...(body.seed === undefined ? {} : { seed: body.seed }),
         ...(body.seconds === undefined ? {} : { seconds: body.seconds }),
         ...(body.tables === undefined ? {} : { tables: body.tables }),
         ...(body.helpers === undefined ? {} : { helpers: body.helpers }),
+        ...(body.minutes === undefined ? {} : { minutes: body.minutes }),
         ...(body.preparationMinutes === undefined ? {} : { preparationMinutes: body.preparationMinutes }),
         ...(body.timesEach === undefined ? {} : { timesEach: body.timesEach }),
         ...(body.withoutGames === undefined ? {} : { withoutGames: body.withoutGames }),
         ...(body.grownUp === undefined ? {} : { grownUp: body.grownUp }),
-        ...(body.everybody === undefined ? {} : { everybody: body.everybody }),
+        ...(everybody ? { everybody: everybody.filter((e) => e.round < rounds) } : {}),
       },
       today,
       now,
@@ -123,6 +128,8 @@ export const planningRoutes = serve(plansWire, {
       ...(changes ? { changes } : {}),
     }));
   },
+  'POST /plans/{id}/plan-b': ({ db, params, query, today }) =>
+    answerOf(planBWire(db, planById(db, params.id), today), query.wait, (b) => b),
   'POST /plans/{id}/played': ({ db, params, body, now, today }) => {
     const plan = planById(db, params.id);
     if (body.played !== false && plan.date > today)

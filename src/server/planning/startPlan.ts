@@ -11,8 +11,9 @@ import { startJob } from '../jobs/pool';
 import { startAfter } from '../jobs/startAfter';
 import { measureMissing } from '../shelf/measure';
 import type { PlanRow } from './planById';
+import { planBSoon } from './planB';
 import { planDefaults, type PlanRequest } from './planRequest';
-import { planningInput } from './planningInput';
+import { sessionInput } from './sessionInput';
 import { storePlan } from './storePlan';
 import { wireMissing } from './wireMissing';
 
@@ -40,45 +41,18 @@ export function startPlan(
     preparationMinutes: request.preparationMinutes ?? planDefaults.preparationMinutes,
   };
   checkRequest(db, r);
-  const meeting = { date: r.date, present: r.present, rounds: r.rounds, minutes: r.minutes, tables: r.tables, helpers: r.helpers };
-  const more = {
-    locks: withEverybody(r),
-    resting: r.resting ?? [],
-    seed: r.seed,
-    secondsPerMeeting: r.seconds,
-    preparationMinutes: r.preparationMinutes,
-    ...(r.timesEach ? { timesEach: r.timesEach } : {}),
-    ...(r.grownUp ? { grownUp: true } : {}),
-    ...(where.fewChanges && where.replace ? { keep: seatsOf(where.replace) } : {}),
-  };
+  const keep = where.fewChanges && where.replace ? where.replace : null;
   return startAfter(measureMissing(db), () =>
-    startJob(
-      { kind: 'plan', own: ownOf(db), input: planningInput(db, [meeting], today, more, r.withoutGames) },
-      ([planned]: PlannedMeeting[]) => {
-        // A plan made anew that seats fewer leaves the last good session as it is, with what stood in the way.
-        if (where.replace && planned!.missing && !where.replace.request.missing)
-          return { plan: where.replace.id, failed: wireMissing(db, planned!.missing), changes: null };
-        return { plan: storePlan(db, planned!, r, now, { ...where, forecast: false }), failed: null, changes: planned!.changes };
-      },
-    ),
+    startJob({ kind: 'plan', own: ownOf(db), input: sessionInput(db, r, today, keep) }, ([planned]: PlannedMeeting[]) => {
+      // A plan made anew that seats fewer leaves the last good session as it is, with what stood in the way.
+      if (where.replace && planned!.missing && !where.replace.request.missing)
+        return { plan: where.replace.id, failed: wireMissing(db, planned!.missing), changes: null };
+      const plan = storePlan(db, planned!, r, now, { ...where, forecast: false });
+      planBSoon(db, plan, today);
+      return { plan, failed: null, changes: planned!.changes };
+    }),
   );
 }
-
-/** What is fixed, with everybody at the game of each round that is for all. */
-function withEverybody(r: PlanRequest): NonNullable<PlanRequest['locks']> {
-  const rounds = (r.everybody ?? []).filter((e) => e.round < r.rounds);
-  const resting = new Set((r.resting ?? []).map((x) => `${x.learner}|${x.round}`));
-  return [
-    ...(r.locks ?? []).filter((k) => !rounds.some((e) => e.round === k.round)),
-    ...rounds.flatMap((e) =>
-      r.present.filter((l) => !resting.has(`${l}|${e.round}`)).map((learner) => ({ learner, round: e.round, game: e.game })),
-    ),
-  ];
-}
-
-/** Who plays what, round by round. */
-const seatsOf = (plan: PlanRow): [string, string][][] =>
-  plan.rounds.map((r) => r.tables.flatMap((t) => t.seats.map((s): [string, string] => [s.learner, t.game])));
 
 function checkRequest(db: Db, r: PlanRequest): void {
   if (r.tables < 1) throw refuse('no-tables', 'There is no table to sit at. Give at least one.', 'tables');

@@ -1,9 +1,9 @@
-import { and, eq, isNull } from 'drizzle-orm';
+import { and, eq, isNull, max } from 'drizzle-orm';
 import type { PlannedMeeting } from '../../core/planning/plannedMeeting';
 import { seatSentence } from '../../text/sentences';
 import type { Db, Tx } from '../db/db';
 import { graphOf } from '../db/graphOf';
-import { learners, plans, type StoredRound, variants } from '../db/schema';
+import { learners, plans, settings, type StoredRound, variants } from '../db/schema';
 import { notFound, type ProblemError, refuse } from '../http/problemError';
 import type { PlanRow } from './planById';
 import type { FullRequest } from './planRequest';
@@ -18,7 +18,7 @@ interface Place {
 /** Rounds of a planned meeting as they are stored. A child who was erased while the plan was made is not brought back by it. */
 export function storedRounds(
   db: Db | Tx,
-  meeting: PlannedMeeting,
+  meeting: Pick<PlannedMeeting, 'rounds'>,
 ): { readonly here: (learner: string) => boolean; readonly rounds: StoredRound[] } {
   const nicknames = new Map(
     db
@@ -104,10 +104,28 @@ export function storePlan(
   }
   const planId = id ?? crypto.randomUUID();
   db.insert(plans)
-    .values({ id: planId, ...values, createdAt: now })
+    .values({ id: planId, ...values, createdAt: now, number: nextNumber(db) })
     .onConflictDoNothing()
     .run();
   return planId;
+}
+
+const numbered = 'plans-numbered';
+
+/** The next number for paper. Each is given once, also where the session that had one is gone: its strips may still lie about. */
+function nextNumber(db: Db | Tx): number {
+  const told = Number(db.select().from(settings).where(eq(settings.key, numbered)).get()?.value ?? 0);
+  const next =
+    Math.max(
+      told,
+      db
+        .select({ last: max(plans.number) })
+        .from(plans)
+        .get()?.last ?? 0,
+    ) + 1;
+  const value = String(next);
+  db.insert(settings).values({ key: numbered, value }).onConflictDoUpdate({ target: settings.key, set: { value } }).run();
+  return next;
 }
 
 function changedMeanwhile(db: Db | Tx, seen: PlanRow): ProblemError {

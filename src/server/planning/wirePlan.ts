@@ -65,6 +65,7 @@ export async function wirePlan(db: Db, plan: PlanRow): Promise<Kept<PlanWire>> {
     forecast: plan.forecast,
     playedAt: plan.playedAt,
     version: plan.version,
+    number: plan.number,
   };
 }
 

@@ -28,7 +28,8 @@ afterEach(() => {
 afterAll(closePool);
 
 /* eslint-disable @typescript-eslint/no-explicit-any -- answers are read as the page would read them; their shapes are held by the every-route test */
-const post = async (path: string, body: object): Promise<{ status: number; body: any }> => ask('POST', `${path}?today=${today}`, body);
+const post = async (path: string, body: object): Promise<{ status: number; body: any }> =>
+  ask('POST', `${path}${path.includes('?') ? '&' : '?'}today=${today}`, body);
 const get = async (path: string): Promise<any> => (await ask('GET', path)).body;
 /** Pages and words of a PDF, read by another program. */
 function read(bytes: unknown): { pages: number; text: string; file: string } {
@@ -215,13 +216,13 @@ describe('a session on paper', () => {
       helpers: 1,
       seconds: 0.2,
     });
-    const pack = read((await post(`/plans/${plan.id}/pack`, {})).body);
+    const pack = read((await post(`/plans/${plan.id}/pack?wait=60`, {})).body);
     for (const words of ['Session', 'Round 1', 'Round 2', 'Gather', 'Wren', 'When time is up', 'Ask:']) expect(pack.text).toContain(words);
     for (const t of plan.rounds.flatMap((r: any) => r.tables)) expect(pack.text).toContain(t.title);
     for (const v of plan.rounds.flatMap((r: any) => r.tables.flatMap((t: any) => t.seats.map((s: any) => s.variant))))
       place.db.insert(prepTicks).values({ variantId: v, step: '0', tickedAt: now }).onConflictDoNothing().run();
-    const ready = read((await post(`/plans/${plan.id}/pack`, { paper: 'letter' })).body);
-    const everything = read((await post(`/plans/${plan.id}/pack`, { everything: true, ink: 'thin' })).body);
+    const ready = read((await post(`/plans/${plan.id}/pack?wait=60`, { paper: 'letter' })).body);
+    const everything = read((await post(`/plans/${plan.id}/pack?wait=60`, { everything: true, ink: 'thin' })).body);
     expect(ready.pages).toBeLessThanOrEqual(pack.pages);
     expect(everything.pages).toBeGreaterThanOrEqual(pack.pages);
     // Pictures stand on the card of a table where somebody is below seven, and on no other.
@@ -230,7 +231,7 @@ describe('a session on paper', () => {
     );
     const shows = async (born: string): Promise<boolean> => {
       place.db.update(learners).set({ born }).run();
-      const text = read((await post(`/plans/${plan.id}/pack`, {})).body).text.replace(/\s+/g, ' ');
+      const text = read((await post(`/plans/${plan.id}/pack?wait=60`, {})).body).text.replace(/\s+/g, ' ');
       return first.howTo.pictures.every((p: any) => text.includes(p.say));
     };
     expect([await shows('2019-12'), await shows('2019-11'), await shows('2017-03')]).toEqual([true, false, false]);
@@ -238,7 +239,7 @@ describe('a session on paper', () => {
     const track = { start: 0, end: 900, special: 'none' };
     const played = plan.rounds[0].tables[0].seats[0].variant;
     place.db.update(variants).set({ mechanism: 'track-race', parameters: track }).where(eq(variants.id, played)).run();
-    const partly = read((await post(`/plans/${plan.id}/pack`, { everything: true })).body);
+    const partly = read((await post(`/plans/${plan.id}/pack?wait=60`, { everything: true })).body);
     expect(partly.text.replace(/\s+/g, ' ')).toMatch(/Not printed: track board for .*901 spaces do not fit on one page/);
     // What a child may see carries no marks and no percentages.
     expect(ready.text).not.toMatch(/\d ?%|grade|worst|best/i);

@@ -4,6 +4,9 @@ import type { SheetKind } from '../../core/print/sheetKind';
 import type { PrintTask } from '../../workers/node/messages';
 import type { Db } from '../db/db';
 import { ProblemError } from '../http/problemError';
+import { slugOf } from '../../core/content/cells';
+import { FileResult } from '../jobs/fileResult';
+import type { Job } from '../jobs/jobList';
 import { startJob } from '../jobs/pool';
 import { countryOf } from '../shared/country';
 import { projectPath } from '../shared/projectPath';
@@ -17,8 +20,10 @@ export function checkedSheet(db: Db, asked: AskedSheet): { kind: SheetKind; requ
 
 type Parts = PrintTask['parts'];
 
-async function work<T>(task: Omit<PrintTask, 'kind' | 'root'>): Promise<T> {
-  const job = startJob<T>({ kind: 'print', root: projectPath(null, '.'), ...task });
+const start = <T>(task: Omit<PrintTask, 'kind' | 'root'>, then?: (result: never) => T): Job<T> =>
+  startJob<T>({ kind: 'print', root: projectPath(null, '.'), ...task }, then);
+
+async function done<T>(job: Job<T>): Promise<T> {
   await job.finished;
   if (job.status !== 'done') throw new ProblemError(job.problem ?? { code: 'cancelled', message: 'The sheet was not made. Try again.' });
   return job.result as T;
@@ -26,27 +31,33 @@ async function work<T>(task: Omit<PrintTask, 'kind' | 'root'>): Promise<T> {
 
 /** Sets laid out, in a worker. @throws what cannot be made, in words */
 export const layouts = (db: Db, sets: readonly AskedSheet[]): Promise<SheetLayout[]> =>
-  work({
-    title: '',
-    wants: 'layout',
-    parts: sets.map((s) => {
-      const { kind, request } = checkedSheet(db, s);
-      return { sheet: kind.id, request };
+  done(
+    start({
+      title: '',
+      wants: 'layout',
+      parts: sets.map((s) => {
+        const { kind, request } = checkedSheet(db, s);
+        return { sheet: kind.id, request };
+      }),
     }),
-  });
+  );
+
+type PdfParts = readonly (AskedSheet | { readonly pages: readonly SheetPage[] })[];
 
 /** One PDF of sets and of pages that are laid out already, in a worker. */
-export const pdfOf = (
-  db: Db,
-  title: string,
-  parts: readonly (AskedSheet | { readonly pages: readonly SheetPage[] })[],
-): Promise<Uint8Array> =>
-  work({
-    title,
-    wants: 'pdf',
-    parts: parts.map((part): Parts[number] => {
-      if ('pages' in part) return part;
-      const { kind, request } = checkedSheet(db, part);
-      return { sheet: kind.id, request };
-    }),
-  });
+export const startPdf = (db: Db, title: string, parts: PdfParts): Job<FileResult> =>
+  start(
+    {
+      title,
+      wants: 'pdf',
+      parts: parts.map((part): Parts[number] => {
+        if ('pages' in part) return part;
+        const { kind, request } = checkedSheet(db, part);
+        return { sheet: kind.id, request };
+      }),
+    },
+    (bytes: Uint8Array) => new FileResult(`${slugOf(title) || 'sheets'}.pdf`, bytes),
+  );
+
+/** The same, waited for. @throws what cannot be made, in words */
+export const pdfOf = async (db: Db, title: string, parts: PdfParts): Promise<FileResult> => done(startPdf(db, title, parts));

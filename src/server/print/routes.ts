@@ -2,14 +2,17 @@ import { printWire } from '../../contract/wire/print';
 import { cautionOf, cautionOfWork, cautionsOnce } from '../../core/safety/hazards';
 import { createRng } from '../../core/shared/rng';
 import { asWritten } from '../../contract/countries';
-import { slugOf } from '../../core/content/cells';
 import { sheetKinds } from '../../core/print/registry';
 import type { SheetKind } from '../../core/print/sheetKind';
+import type { FileResult } from '../jobs/fileResult';
+import { startSteps } from '../jobs/startSteps';
+import { planById } from '../planning/planById';
+import { answerOf } from '../simulations/answerOf';
 import { Commit, page, Reply, serve } from '../http/route';
 import { keepMade, madeList, minutesHere, ownPace, timeMade, unmake } from './madeSets';
 import { binLabel } from './binLabel';
 import { neededSheets, setsFor } from './neededSheets';
-import { checkedSheet, layouts, pdfOf } from './printing';
+import { checkedSheet, layouts, pdfOf, startPdf } from './printing';
 import { sessionPack } from './sessionPack';
 import { termOnPaper } from './termOnPaper';
 
@@ -30,8 +33,8 @@ const list = sheetKinds.map((k) => ({
   cautions: cautionsOnce([cautionOf(k.hazards ?? []), isCut(k) ? cautionOfWork('cut') : null].flatMap((c) => c ?? [])),
 }));
 
-const pdf = (title: string, bytes: Uint8Array): Reply<Uint8Array> =>
-  new Reply(200, bytes, { 'content-disposition': `inline; filename="${slugOf(title) || 'sheets'}.pdf"` });
+const pdf = ({ file, bytes }: FileResult): Reply<Uint8Array> =>
+  new Reply(200, bytes, { 'content-disposition': `inline; filename="${file}"` });
 
 export const printRoutes = serve(printWire, {
   'GET /sheets': ({ query }) => page(list, { limit: list.length, ...query }),
@@ -41,28 +44,29 @@ export const printRoutes = serve(printWire, {
   },
   'POST /sheets/{id}/pdf': async ({ db, params, body }) => {
     const { kind } = checkedSheet(db, { ...body, sheet: params.id });
-    return pdf(kind.title, await pdfOf(db, kind.title, [{ ...body, sheet: params.id }]));
+    return pdf(await pdfOf(db, kind.title, [{ ...body, sheet: params.id }]));
   },
-  'POST /printouts': async ({ db, body }) => {
-    const title = body.title ?? 'Sheets';
-    return pdf(title, await pdfOf(db, title, body.sets));
-  },
+  'POST /printouts': ({ db, body, query }) => answerOf(startPdf(db, body.title ?? 'Sheets', body.sets), query.wait, pdf),
   'GET /variants/{id}/sheets': ({ db, params, query }) => neededSheets(db, params.id, query),
   'POST /variants/{id}/sheets': async ({ db, params, body }) => {
     const { title, sets } = setsFor(db, params.id, body);
-    return pdf(title, await pdfOf(db, title, sets));
+    return pdf(await pdfOf(db, title, sets));
   },
   'POST /bins/{id}/label': async ({ db, params, body }) => {
     const { title, pages } = await binLabel(db, params.id, body);
-    return pdf(title, await pdfOf(db, title, [{ pages }]));
+    return pdf(await pdfOf(db, title, [{ pages }]));
   },
-  'POST /plans/{id}/pack': async ({ db, params, body, today }) => {
-    const { title, parts } = await sessionPack(db, params.id, body, today);
-    return pdf(title, await pdfOf(db, title, parts));
+  'POST /plans/{id}/pack': ({ db, params, body, query, today }) => {
+    const plan = planById(db, params.id);
+    const work = startSteps(async (run) => {
+      const { title, parts } = await sessionPack(db, plan, body, today, (job) => run(job, 0.6));
+      return run(startPdf(db, title, parts), 1);
+    });
+    return answerOf(work, query.wait, pdf);
   },
   'GET /term/sheet': async ({ db, query, today }) => {
     const { title, pages } = termOnPaper(db, query, today);
-    return pdf(title, await pdfOf(db, title, [{ pages }]));
+    return pdf(await pdfOf(db, title, [{ pages }]));
   },
   'GET /made': ({ db, query }) => page(madeList(db), { limit: 5000, ...query }),
   'POST /made': async ({ db, body, today, now }) => {

@@ -16,11 +16,16 @@ import { kinds, learners } from '../db/schema';
 import { ProblemError } from '../http/problemError';
 import { gatherList } from '../prep/gatherList';
 import { stepsDone } from '../prep/prepTicks';
-import { planById } from '../planning/planById';
+import type { PlanBWire } from '../../contract/wire/plans';
+import { stripNumber } from '../../core/print/pack/stripNumber';
+import type { Country } from '../../core/play/country';
+import type { Job } from '../jobs/jobList';
+import type { PlanRow } from '../planning/planById';
+import { planBWire } from '../planning/planBWire';
 import { thenOf } from '../planning/thenOf';
 import { wirePlan } from '../planning/wirePlan';
 import { countryOf } from '../shared/country';
-import { titles } from '../shared/titles';
+import { type Titles, titles } from '../shared/titles';
 import { forTables } from '../shelf/howToRoutes';
 import { variantById } from '../shelf/shelfRows';
 import { helpWords } from '../../text/sentences';
@@ -50,11 +55,12 @@ const presenceWords = { alone: 'children play alone', nearby: 'a grown-up nearby
  */
 export async function sessionPack(
   db: Db,
-  id: string,
+  row: PlanRow,
   asked: { readonly paper?: Paper; readonly everything?: boolean; readonly ink?: Ink },
   today: string,
+  run: <R>(job: Job<R>) => Promise<R>,
 ): Promise<{ title: string; parts: (AskedSheet | { readonly pages: readonly SheetPage[] })[] }> {
-  const row = planById(db, id);
+  const trouble = row.playedAt || row.rounds.length === 0 ? null : await run(planBWire(db, row, today)).catch(() => null);
   const plan = await wirePlan(db, row);
   const paper = asked.paper ?? countryOf(db).paper;
   const title = titles(db);
@@ -94,6 +100,8 @@ export async function sessionPack(
         stuck: told?.tool ?? 'Lay it with things.',
         timeUp: told?.timeUp ?? 'Finish the turn, and tell what you would do next.',
         cautions: cautionsOnce(played.flatMap((p) => p.cautions)),
+        strip: stripNumber({ number: row.number, round, table }),
+        missing: sayOf(trouble?.without.find((w) => w.game === t.game)?.say.filter((s) => s.round === round)),
         then: next ? `Play ${next.title}, ${next.variantTitle}, with the same things.` : '',
       };
     }),
@@ -122,6 +130,7 @@ export async function sessionPack(
         state: it.state,
       })),
     })),
+    ...planBOn(trouble, title, countryOf(db).dates),
     cautions: cautionsOnce(list.bins.flatMap((b) => b.items.flatMap((it) => it.caution ?? []))),
     sets: made.map(({ set, laid }) => `${nameOf(set)} (${laid.sheets})`),
     refused: [...wanted.refused, ...refused],
@@ -130,6 +139,32 @@ export async function sessionPack(
   return {
     title: `session-${plan.date}`,
     parts: [{ pages: packPages(pack, paper) }, ...made.map((m) => m.set), { pages: keyPages(pack, paper) }],
+  };
+}
+
+const sayOf = (lines: readonly { readonly text: string }[] | undefined): string => (lines ?? []).map((s) => s.text).join(' ');
+
+/** Plan B as it stands on the back of the plan; nothing where it could not be worked out. */
+function planBOn(b: PlanBWire | null, title: Titles, dates: Country['dates']): Pick<SessionPack, 'planB' | 'planBMade'> {
+  if (!b) return { planB: [], planBMade: '' };
+  const texts = (of: { readonly say: readonly { readonly text: string }[] }): string[] => of.say.map((s) => s.text);
+  return {
+    planBMade: `What changes, with as few seats moved as can be; calculated on ${dayText(b.madeOn, dates)} from the plan as it stood.`,
+    planB: [
+      ...b.away.map((a) => ({
+        when: `${a.learners.map(title.learner).join(' and ')} ${a.learners.length > 1 ? 'are' : 'is'} away`,
+        say: texts(a),
+      })),
+      ...b.without.map((w) => ({ when: `Something of ${w.title} is missing`, say: texts(w) })),
+      ...(b.shorter
+        ? [
+            {
+              when: `Ten minutes fewer: ${b.shorter.count} ${b.shorter.count === 1 ? 'round' : 'rounds'} of ${b.shorter.minutes} minutes`,
+              say: texts(b.shorter),
+            },
+          ]
+        : []),
+    ],
   };
 }
 

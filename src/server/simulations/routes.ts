@@ -6,7 +6,8 @@ import { DEFAULT_TIME, timeProblem } from '../../core/simulate/timeModel';
 import type { SimulateTask } from '../../workers/node/messages';
 import { ProblemError, notFound, refuse } from '../http/problemError';
 import { cancelJob, finishJob, jobById, type Job } from '../jobs/jobList';
-import { serve } from '../http/route';
+import { FileResult } from '../jobs/fileResult';
+import { Reply, serve } from '../http/route';
 import { answerOf } from './answerOf';
 import { startSimulation } from './profileStore';
 import { storedResult } from './simulationCache';
@@ -33,6 +34,13 @@ export const simulationRoutes = serve(simulationWire, {
     return answerOf(startSimulation(db, task), query.wait, (r) => r);
   },
   'GET /jobs/{id}': ({ params }) => wireJob(jobById(params.id) ?? null, params.id),
+  'GET /jobs/{id}/file': ({ params }) => {
+    const job = jobById(params.id);
+    if (!job || (job.status === 'done' && !(job.result instanceof FileResult))) throw notFound('file of this job', params.id);
+    if (job.problem) throw new ProblemError(job.problem);
+    if (!(job.result instanceof FileResult)) throw refuse('conflict', 'This work is not done yet. Ask again when it is.', 'id');
+    return new Reply(200, job.result.bytes, { 'content-disposition': `inline; filename="${job.result.file}"` });
+  },
   'POST /jobs/{id}/finish': ({ params }) => {
     const job = jobById(params.id) ?? null;
     if (job && (job.status === 'running' || job.status === 'waiting') && !finishJob(params.id))

@@ -32,6 +32,14 @@ export interface PlanTask {
   readonly stop?: SharedArrayBuffer;
 }
 
+/** What to do when something goes wrong with a session that stands. */
+export interface PlanBTask {
+  readonly kind: 'plan-b';
+  readonly own: OwnAdditions;
+  /** One meeting, with its seats to be kept. */
+  readonly input: PlanningInput;
+}
+
 /** The second start of a search and the bound, beside the first. */
 export interface SearchTask {
   readonly kind: 'search';
@@ -155,6 +163,7 @@ export type Task =
   | FitTask
   | StoryTask
   | PlanTask
+  | PlanBTask
   | SearchTask
   | WinsTask
   | CrashTask;

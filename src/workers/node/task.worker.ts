@@ -1,6 +1,7 @@
 import './inlineMore';
 import { parentPort } from 'node:worker_threads';
 import { loadSolver } from '../../adapters/highs/solveModel';
+import { planB } from '../../core/planning/planB';
 import { mostCovered } from '../../core/recommend/mostCovered';
 import { sheetPdf } from '../../adapters/pdf/sheetPdf';
 import { layOut, type SheetLayout, type SheetPage } from '../../core/print/layOut';
@@ -26,6 +27,7 @@ import type {
   FromWorker,
   FitTask,
   GapTask,
+  PlanBTask,
   PrintTask,
   SimulateTask,
   StoryTask,
@@ -66,8 +68,14 @@ async function run(task: Task): Promise<void> {
   if (task.kind === 'sheet') return send({ type: 'done', result: await packedTables(task.bytes) });
   if (task.kind === 'print') return print(task);
   if (task.kind === 'cover') return send({ type: 'done', result: mostCovered(task, await loadSolver(), task.seconds) });
+  if (task.kind === 'plan-b') return planForTrouble(task);
   if (task.kind === 'search') return send({ type: 'done', result: await searchBeside(task) });
   send({ type: 'done', result: await planInTwo(graphOf(task.own), task, send) });
+}
+
+async function planForTrouble(task: PlanBTask): Promise<void> {
+  const solve = await loadSolver();
+  send({ type: 'done', result: planB(graphOf(task.own), task.input, solve, (share) => send({ type: 'progress', share })) });
 }
 
 /** Answers with the layouts, or with the bytes of one PDF that holds all pages. */

@@ -34,6 +34,15 @@ export interface PackTable {
   readonly cautions: readonly string[];
   /** What to play on with where a game ends early; empty where it does not. */
   readonly then: string;
+  /** What is typed in to find this card's page again. */
+  readonly strip: string;
+  /** What to do where something of the game is missing; empty where nobody has worked it out. */
+  readonly missing: string;
+}
+/** What is done when something goes wrong, for the back of the plan. */
+export interface PackPlanB {
+  readonly when: string;
+  readonly say: readonly string[];
 }
 export interface SessionPack {
   readonly title: string;
@@ -46,6 +55,9 @@ export interface SessionPack {
     readonly items: readonly { readonly say: string; readonly state: 'there' | 'short' | 'missing' }[];
   }[];
   readonly cautions: readonly string[];
+  readonly planB: readonly PackPlanB[];
+  /** How and when plan B was made, in words. */
+  readonly planBMade: string;
   /** Sets that follow in this file, with their sheets. */
   readonly sets: readonly string[];
   /** Sets that could not be made, with the reason. */
@@ -121,8 +133,11 @@ export function tableCard(t: PackTable, w: number, k = 1): Block {
     {
       height: 9,
       boxes: [
-        text(0, 0, w * 0.6, 7, clipped(t.title, w * 0.58, head, true), head, { bold: true, align: 'start' }),
-        text(w * 0.5, 0, w * 0.5, 7, `round ${t.round} · table ${t.table} · ${t.presence}`, small, { align: 'end', fill: 'soft' }),
+        text(0, 0, w * 0.5, 7, clipped(t.title, w * 0.48, head, true), head, { bold: true, align: 'start' }),
+        text(w * 0.5, 0, w * 0.5, 7, `round ${t.round} · table ${t.table} · ${t.presence} · strip ${t.strip}`, small, {
+          align: 'end',
+          fill: 'soft',
+        }),
       ],
     },
     seatRows(t.seats, w, k),
@@ -135,6 +150,7 @@ export function tableCard(t: PackTable, w: number, k = 1): Block {
     ]),
     words(w, `Ask: “${t.ask}” Stuck? ${t.stuck}`, small * k, {}, 0.8),
     words(w, `When time is up: ${t.timeUp}${t.then ? ` Done early? ${t.then}` : ''}`, small * k, {}, 0.8),
+    ...(t.missing ? [words(w, `Something missing? ${t.missing}`, small * k, {}, 0.8)] : []),
     ...(t.cautions.length > 0 ? [words(w, t.cautions.join(' '), small, { bold: true }, 0.8)] : []),
     gap(2),
   ]);
@@ -189,6 +205,19 @@ function cover(pack: SessionPack, w: number): Block[] {
     { height: Math.max(0, ...columns.map((c) => c.height)) + 3, boxes: columns.flatMap((c) => c.boxes) },
     ...(pack.cautions.length > 0 ? [words(w, pack.cautions.join(' '), small, { bold: true }, 2)] : []),
     rule(w),
+  ];
+}
+
+/** The back of the plan: what is done when somebody is away, a game is not complete or time is short. */
+function planBPage(pack: SessionPack, w: number): Block[] {
+  return [
+    words(w, 'Plan B', 20, { bold: true }, 0),
+    words(w, pack.planBMade, body, { fill: 'soft' }, 3),
+    ...pack.planB.flatMap((b) => [
+      words(w, b.when, body, { bold: true }, 0.5),
+      ...b.say.map((say) => words(w, say, small, {}, 0.4)),
+      gap(2),
+    ]),
   ];
 }
 
@@ -247,19 +276,19 @@ export function packPages(pack: SessionPack, paper: Paper): SheetPage[] {
     };
   });
   const foot = `${pack.title}, ${pack.day}`;
-  return [
-    ...bookPages(
-      [
-        ...cover(pack, w),
-        ...gather(pack, w),
-        ...(pack.sets.length > 0 ? [gap(2), words(w, `Printed with this: ${pack.sets.join('; ')}.`, small)] : []),
-        ...pack.refused.map((why) => words(w, `Not printed: ${why}`, small, { bold: true })),
-      ],
-      paper,
-      foot,
-    ),
-    ...bookPages(cards, paper, foot),
-  ];
+  const [first, ...rest] = bookPages(
+    [
+      ...cover(pack, w),
+      ...gather(pack, w),
+      ...(pack.sets.length > 0 ? [gap(2), words(w, `Printed with this: ${pack.sets.join('; ')}.`, small)] : []),
+      ...pack.refused.map((why) => words(w, `Not printed: ${why}`, small, { bold: true })),
+    ],
+    paper,
+    foot,
+  );
+  // Plan B comes right after the plan, so that it is on its back where both sides are printed.
+  const back = pack.planB.length === 0 ? [] : bookPages(planBPage(pack, w), paper, `${foot}, plan B`);
+  return [first!, ...back, ...rest, ...bookPages(cards, paper, foot)];
 }
 
 /** Answers, at the very end, where no child looks first. */
