@@ -139,6 +139,8 @@ const shortPlan = obj({
   playedAt: nullable(str),
   forecast: bool,
   edited: bool,
+  /** Stands on its papers. */
+  number: int,
 });
 
 export type PlanShort = Static<typeof shortPlan>;

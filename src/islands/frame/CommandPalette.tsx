@@ -1,6 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { Command } from 'cmdk';
 import { useEffect, useRef, useState } from 'react';
+import { readStrip } from '../../core/print/pack/stripNumber';
 import { call, link } from '../shared/api';
 import { wordsOf } from '../shared/search';
 import { useSkills } from '../shared/useSkills';
@@ -12,6 +13,7 @@ const places: readonly { readonly label: string; readonly path: string; readonly
   { label: 'Things: what is in the cupboard', path: '/shelf/things', key: '' },
   { label: 'Only this cupboard: tick what you have', path: '/shelf/things?tick', key: '' },
   { label: 'Printer’s desk: cards, boards, mats, labels', path: '/prep/print', key: '' },
+  { label: 'Strips: notes from paper', path: '/play/strips', key: '' },
   { label: 'Stock-take: a bin at a time', path: '/shelf/stocktake', key: '' },
   { label: 'How is each played? Rows nobody has answered', path: '/shelf/recognise', key: '' },
   { label: 'Coverage: which standards have a game', path: '/shelf/coverage', key: '' },
@@ -78,14 +80,20 @@ export default function CommandPalette({ onClose }: { onClose: () => void }) {
   ];
   const wanted = wordsOf(text);
   const meant = (label: string): boolean => wanted.every((w) => wordsOf(label).some((x) => x.startsWith(w)));
-  const shownPlaces = places.filter((p) => meant(p.label));
+  const strip = readStrip(text);
+  const shownPlaces = [
+    ...(strip
+      ? [{ label: `Strip ${text.trim()}: key in what was noted`, path: `/play/strips?strip=${encodeURIComponent(text.trim())}`, key: '' }]
+      : []),
+    ...places.filter((p) => meant(p.label)),
+  ];
   const shown = groups.map(
     ([title, all]) => [title, text === '' && title !== 'Learners' ? [] : all.filter((f) => meant(f.label)).slice(0, mostShown)] as const,
   );
   return (
     <dialog ref={ref} className={styles.palette} onClose={onClose} aria-label="Go to">
       <Command label="Go to" shouldFilter={false}>
-        <Command.Input placeholder="A place, a game, a learner, a skill, a thing …" value={text} onValueChange={setText} />
+        <Command.Input placeholder="A place, a game, a learner, a skill, a thing, a strip …" value={text} onValueChange={setText} />
         <Command.List>
           <Command.Empty>Nothing by that name.</Command.Empty>
           {shownPlaces.length > 0 && (

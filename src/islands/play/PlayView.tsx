@@ -12,7 +12,8 @@ import { useSkills } from '../shared/useSkills';
 import { usePlanChoice } from '../shared/usePlanChoice';
 import { dayWords, pageToday } from '../shared/words';
 import styles from './play.module.css';
-import { TableNotes, unsentTables } from './TableNotes';
+import { unsentTables } from './keptNotes';
+import { TableNotes } from './TableNotes';
 
 export default function PlayView({ plan }: { plan: string | null }) {
   return (
@@ -96,6 +97,7 @@ function Play({ asked }: { asked: string | null }) {
       <div className={panel.head}>
         <h1>Play, {dayWords(p.date)}</h1>
         <PlanPicker plans={plans} chosen={chosen} path="/play" />
+        <LinkButton href={link(`/play/strips?plan=${chosen.id}`)}>Notes from paper</LinkButton>
       </div>
       <p className={panel.lead}>
         {p.date > pageToday()

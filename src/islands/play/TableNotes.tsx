@@ -1,6 +1,6 @@
 import type { Operation } from '../../core/items/item';
-import type { EvidenceWire, LearnerWire } from '../../contract/wire/learners';
-import type { PlanWire, SeatWire, TableWire } from '../../contract/wire/plans';
+import type { LearnerWire } from '../../contract/wire/learners';
+import type { PlanWire, TableWire } from '../../contract/wire/plans';
 import { useMutation } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { helpWords, howWords, resultWords } from '../../text/sentences';
@@ -11,44 +11,13 @@ import { messageOf } from '../shared/App';
 import type { Skills } from '../shared/useSkills';
 import { signOf } from '../shared/words';
 import { useSupportTitle } from '../shared/useSupportTitle';
-import { writeKey } from '../shared/useWriteKey';
+import { forgetNotes, type Kept, keepNotes, noteOf, notesToSend, placeOf, readKept, type SeatNote } from './keptNotes';
 import { AtThisTable, type TableRules } from './AtThisTable';
 import { AndThen } from '../shared/AndThen';
 import { RoundTimer } from './RoundTimer';
 import styles from './play.module.css';
 
-interface SeatNote {
-  skill: string | null;
-  result: EvidenceWire['result'];
-  how: EvidenceWire['how'];
-  support: string | null;
-  missed: { op: Operation; a: number; b: number }[];
-  /** Asks to play it again. */
-  again?: boolean;
-}
-interface Kept {
-  key: string;
-  role: EvidenceWire['by']['role'];
-  notes: Record<string, SeatNote>;
-}
-
-const blank = (skill: string | null): SeatNote => ({ skill, result: null, how: null, support: null, missed: [] });
 const tools = ['bead-frame', 'hundred-chart', 'number-line'];
-
-/** Taps of a session that are on this device and not sent yet, by round and table. */
-export function unsentTables(plan: PlanWire): { round: number; table: number; taps: number }[] {
-  return plan.rounds.flatMap((r, round) =>
-    r.tables.flatMap((_, table) => {
-      const taps = Object.values(readKept(placeOf(plan.id, round, table)).notes).filter((n) => n.result !== null).length;
-      return taps > 0 ? [{ round, table, taps }] : [];
-    }),
-  );
-}
-
-/** The step a seat is for; where the session does not say, what the version asks most. */
-const forStep = (seat: SeatWire | undefined): string | null => seat?.skill ?? seat?.doses[0]?.skill ?? null;
-
-const placeOf = (plan: string, round: number, table: number): string => `zeitgeber-notes|${plan}|${round}|${table}`;
 
 /** Three taps a child, at the table, on a phone; kept in this browser until they are sent. */
 export function TableNotes({
@@ -75,14 +44,10 @@ export function TableNotes({
   const toolTitle = useSupportTitle();
   const place = placeOf(plan.id, at.round, at.table);
   const [kept, setKept] = useState<Kept>(() => readKept(place));
-  const noteOf = (learner: string): SeatNote => kept.notes[learner] ?? blank(forStep(table.seats.find((s) => s.learner === learner)));
-  const change = (learner: string, part: Partial<SeatNote>): void => {
-    // A new content is a new write: the key belongs to exactly what will be sent.
-    const nextKept = { ...kept, key: writeKey(), notes: { ...kept.notes, [learner]: { ...noteOf(learner), ...part } } };
-    setKept(nextKept);
-    localStorage.setItem(place, JSON.stringify(nextKept));
-  };
-  const full = table.seats.map((s) => ({ seat: s, note: noteOf(s.learner) })).filter(({ note }) => note.result && note.skill);
+  const of = (learner: string): SeatNote => noteOf(kept, table, learner);
+  const change = (learner: string, part: Partial<SeatNote>): void =>
+    setKept(keepNotes(place, { ...kept, notes: { ...kept.notes, [learner]: { ...of(learner), ...part } } }));
+  const full = notesToSend(plan, table, kept);
   useEffect(() => {
     const warn = (e: BeforeUnloadEvent): void => {
       if (full.length > 0) e.preventDefault();
@@ -92,30 +57,17 @@ export function TableNotes({
   });
   const send = useMutation({
     mutationFn: async () => {
-      const again = table.seats.filter((s) => noteOf(s.learner).again).map((s) => s.learner);
+      const again = table.seats.filter((s) => of(s.learner).again).map((s) => s.learner);
       // Written as often as it is sent: who asks for it, asks for it.
       if (again.length > 0) await call('POST /games/{id}/liked', { params: { id: table.game }, body: { learners: again, liked: true } });
       if (full.length === 0) return;
       await call('POST /evidence/batch', {
-        body: {
-          items: full.map(({ seat, note }) => ({
-            learner: seat.learner,
-            kind: 'note' as const,
-            skill: note.skill!,
-            result: note.result!,
-            ...(note.how ? { how: note.how } : {}),
-            ...(note.support ? { support: note.support } : {}),
-            variant: seat.variant,
-            session: plan.id,
-            ...(note.missed.length > 0 ? { items: note.missed.map((m) => ({ ...m, correct: false })) } : {}),
-            by: { role: kept.role },
-          })),
-        },
+        body: { items: full },
         key: kept.key,
       });
     },
     onSuccess: () => {
-      localStorage.removeItem(place);
+      forgetNotes(place);
       onDone();
     },
   });
@@ -133,7 +85,7 @@ export function TableNotes({
       </section>
       {table.seats.map((s) => {
         const l = learners.find((x) => x.id === s.learner);
-        const note = noteOf(s.learner);
+        const note = of(s.learner);
         const skill = note.skill ? skills.byId.get(note.skill) : undefined;
         return (
           <section key={s.learner} className={styles.seat} aria-label={l?.nickname ?? s.learner}>
@@ -226,11 +178,7 @@ export function TableNotes({
         <select
           aria-label="Who notes"
           value={kept.role}
-          onChange={(e) => {
-            const nextKept = { ...kept, key: writeKey(), role: e.target.value as Kept['role'] };
-            setKept(nextKept);
-            localStorage.setItem(place, JSON.stringify(nextKept));
-          }}
+          onChange={(e) => setKept(keepNotes(place, { ...kept, role: e.target.value as Kept['role'] }))}
         >
           <option value="helper">a helper</option>
           <option value="organiser">the organiser</option>
@@ -242,16 +190,6 @@ export function TableNotes({
       </footer>
     </div>
   );
-}
-
-function readKept(place: string): Kept {
-  const fresh: Kept = { key: writeKey(), role: 'helper', notes: {} };
-  try {
-    const text = localStorage.getItem(place);
-    return text ? { ...fresh, ...(JSON.parse(text) as Kept) } : fresh;
-  } catch {
-    return fresh;
-  }
 }
 
 function Missed({ missed, onChange, first }: { missed: SeatNote['missed']; onChange: (m: SeatNote['missed']) => void; first: Operation }) {

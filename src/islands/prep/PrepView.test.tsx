@@ -2,7 +2,7 @@
 import { act, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { describe, expect, it } from 'vitest';
-import { islandTest, learner, page, Refusal, unanswered } from '../island.testing';
+import { islandTest, learner, page, Refusal, session, unanswered } from '../island.testing';
 import PrepView from './PrepView';
 
 const { api, show, gone } = islandTest();
@@ -155,5 +155,92 @@ describe('gathering', () => {
     expect(card.getByRole('heading').textContent).toBe('Table 2: Two Lamps');
     expect((await card.findByText(/takes back/)).textContent).toBe('Wren takes back: Two Lamps, Pair cards.');
     expect(card.getByText(/for Wren:/)).toBeTruthy();
+  });
+});
+
+describe('plan B', () => {
+  const b = {
+    madeOn: '2026-11-10',
+    away: [
+      { learners: ['fern'], cost: 0.2, lost: 0.041, unseated: 0, say: [{ round: 0, text: 'Round 1: Wren plays Levers (to 10).' }] },
+      {
+        learners: ['moss'],
+        cost: 0.1,
+        lost: 0,
+        unseated: 0,
+        say: [{ round: null, text: 'Nobody moves; the table plays on with who is there.' }],
+      },
+    ],
+    without: [
+      {
+        game: 'two-lamps',
+        title: 'Two Lamps',
+        rounds: [0],
+        unseated: 0,
+        say: [{ round: 0, text: 'Round 1: Wren and Fern play Levers (to 10).' }],
+      },
+    ],
+    shorter: { count: 1, minutes: 10, unseated: 0, say: [{ round: null, text: 'Everybody plays what was planned.' }] },
+  };
+  const open = async (): Promise<void> => {
+    ready();
+    api()
+      .on('GET /plans/plan-1', session())
+      .on('GET /learners', page([learner('wren'), learner('fern'), learner('moss')]))
+      .on('POST /plans/plan-1/plan-b', b);
+    api().on('POST /plans/plan-1/replan', session());
+    show(<PrepView plan={null} />);
+    await userEvent.click(await screen.findByRole('button', { name: 'Plan B' }));
+    await screen.findByRole('region', { name: 'Plan B' });
+  };
+  const replanned = () => api().writes.find((w) => w.path === '/plans/plan-1/replan')?.body as Record<string, unknown>;
+
+  it('says what changes for each trouble, and what the others lose', async () => {
+    await open();
+    const found = within(screen.getByRole('region', { name: 'Plan B' }));
+    for (const words of [
+      'Fern',
+      'The others lose 4 % of what the plan is worth.',
+      'Round 1: Wren plays Levers (to 10).',
+      '1 round of 10 minutes',
+    ])
+      expect(found.getByText(words)).toBeTruthy();
+    expect(found.getAllByText(/The others lose/)).toHaveLength(1);
+  });
+
+  it('plans it so with a button: without the child, without the game, or shorter', async () => {
+    await open();
+    await userEvent.click(screen.getByRole('button', { name: 'Plan it so: Fern' }));
+    await waitFor(() => expect(gone()).toContain('/plan/plan-1'));
+    expect(replanned()).toMatchObject({ fewChanges: true, version: 3, present: session().request.present.filter((l) => l !== 'fern') });
+  });
+
+  it('takes the game out of the plan where something of it is missing', async () => {
+    await open();
+    await userEvent.click(screen.getByRole('button', { name: 'Plan it so: Two Lamps' }));
+    await waitFor(() => expect(replanned()).toMatchObject({ withoutGames: ['two-lamps'] }));
+  });
+
+  it('makes the session shorter', async () => {
+    await open();
+    await userEvent.click(screen.getByRole('button', { name: /Plan it so: 1 round/ }));
+    await waitFor(() => expect(replanned()).toMatchObject({ rounds: 1, minutes: 10 }));
+  });
+
+  it('can be tried again where it could not be worked out', async () => {
+    ready();
+    api()
+      .on('GET /plans/plan-1', session())
+      .on('GET /learners', page([]))
+      .on(
+        'POST /plans/plan-1/plan-b',
+        new Refusal(500, { code: 'worker-lost', message: 'The calculation was ended before it was finished. Try again.' }),
+      );
+    show(<PrepView plan={null} />);
+    await userEvent.click(await screen.findByRole('button', { name: 'Plan B' }));
+    await screen.findByText(/ended before it was finished/);
+    api().on('POST /plans/plan-1/plan-b', b);
+    await userEvent.click(screen.getByRole('button', { name: 'Work it out again' }));
+    expect(await screen.findByRole('region', { name: 'Plan B' })).toBeTruthy();
   });
 });

@@ -40,7 +40,8 @@ function Choose({ asked }: { asked: string | null }) {
           <p>When a session is over and something was noted, this page says what it moved on each map, and why.</p>
           <LinkButton kind="main" href={link('/play')}>
             To Play
-          </LinkButton>
+          </LinkButton>{' '}
+          <LinkButton href={link('/play/strips')}>Notes from paper</LinkButton>
         </Empty>
       </>
     );
@@ -76,6 +77,7 @@ function Moves({ plans, chosen }: { plans: PlanShort[]; chosen: PlanShort }) {
         </span>
         <span className={panel.spring} />
         <PlanPicker plans={plans} chosen={chosen} path="/review" />
+        <LinkButton href={link(`/play/strips?plan=${chosen.id}`)}>Notes from paper</LinkButton>
         <LinkButton href={link('/plan')}>Plan on</LinkButton>
       </div>
       {!r.playedAt && <p className={styles.hint}>This session is not marked as played yet; what was noted counts all the same.</p>}

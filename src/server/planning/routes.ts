@@ -41,7 +41,7 @@ export const planningRoutes = serve(plansWire, {
         .all()
         .filter((p) => query.date === undefined || p.date === query.date)
         .sort((x, y) => (x.date < y.date ? 1 : -1))
-        .map(({ id, date, status, objective, bound, playedAt, forecast, edited }) => ({
+        .map(({ id, date, status, objective, bound, playedAt, forecast, edited, number }) => ({
           id,
           date,
           status,
@@ -50,6 +50,7 @@ export const planningRoutes = serve(plansWire, {
           playedAt,
           forecast,
           edited,
+          number,
         })),
       query,
     ),

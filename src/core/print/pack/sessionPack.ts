@@ -1,6 +1,7 @@
-import { type Box, circle, line, polygon, rect, text } from '../box';
+import { type Box, line, polygon, rect, text } from '../box';
 import type { PictureStep } from '../../play/picture';
 import { clipped, fitted, wrapped } from '../letters';
+import { noteResults, noteSign } from '../pictures/noteSign';
 import { drawStep } from '../pictures/step';
 import type { Paper } from '../paper';
 import type { SheetPage } from '../layOut';
@@ -66,6 +67,7 @@ export interface SessionPack {
   readonly keys: readonly { readonly title: string; readonly lines: readonly string[] }[];
 }
 
+const least = 7.5;
 const small = 9.5;
 const body = 11;
 const head = 14;
@@ -73,16 +75,23 @@ const head = 14;
 const scales = [1.35, 1.2, 1.1, 1];
 
 /** Three signs instead of verdicts: a child who sees the card reads no mark in them. */
-function signs(x: number, y: number): Box[] {
-  const r = 2.2;
-  const at = (i: number): number => x + i * 11;
-  return [
-    circle(at(0), y, r, { line: 'ink', width: 0.4 }),
-    circle(at(1), y, r, { line: 'ink', width: 0.4 }),
-    rect(at(1) - r, y - r * 0.12, 2 * r, r * 0.24, { fill: 'ink' }),
-    circle(at(2), y, r, { line: 'ink', width: 0.4 }),
-    circle(at(2), y, r * 0.42, { fill: 'ink' }),
-  ];
+const signs = (x: number, y: number): Box[] => noteResults.flatMap((result, i) => noteSign(result, x + i * 11, y, 2.2));
+
+/** What the signs say, for whoever holds the plan. */
+function legend(w: number): Block {
+  const said = { stuck: 'stuck', support: 'with help', alone: 'on their own' } as const;
+  const step = 30;
+  return {
+    height: 8,
+    boxes: [
+      text(0, 0, 60, 5, 'Tick one sign a child, or none:', small, { align: 'start' }),
+      ...noteResults.flatMap((result, i) => [
+        ...noteSign(result, 56 + i * step, 2.6, 2),
+        text(59.5 + i * step, 0, step - 5, 5, said[result], small, { align: 'start' }),
+      ]),
+      text(56 + 3 * step, 0, w - 56 - 3 * step, 5, 'the arrow: look there first', small, { align: 'end' }),
+    ],
+  };
 }
 
 const arrow = (x: number, y: number): Box =>
@@ -101,10 +110,13 @@ function seatRows(seats: readonly PackSeat[], w: number, k: number): Block {
   const [name, version, tool, aim, marks] = [4, w * 0.17, w * 0.47, w * 0.63, w - 28];
   const rows = seats.flatMap((s, i): Box[] => {
     const y = 5 + i * step;
-    const cell = (x: number, to: number, say: string, size: number, bold = false): Box[] =>
-      say === ''
-        ? []
-        : [text(x, y, to - x - 2, step, clipped(say, to - x - 2, size, bold), size, { align: 'start', ...(bold ? { bold } : {}) })];
+    const cell = (x: number, to: number, say: string, most: number, bold = false): Box[] => {
+      if (say === '') return [];
+      const room = to - x - 2;
+      // Smaller letters before a word is cut.
+      const size = [most, most - 1, most - 2, least].find((s) => clipped(say, room, s, bold) === say) ?? least;
+      return [text(x, y, room, step, clipped(say, room, size, bold), size, { align: 'start', ...(bold ? { bold } : {}) })];
+    };
     return [
       ...(s.first ? [arrow(0, y + step / 2)] : []),
       ...cell(name, version, s.name, Math.min(13, body * k), true),
@@ -203,6 +215,14 @@ function cover(pack: SessionPack, w: number): Block[] {
     words(w, pack.title, 20, { bold: true }, 0),
     words(w, `${pack.day} · ${rounds.length} rounds of ${pack.minutes} minutes`, body, { fill: 'soft' }, 3),
     { height: Math.max(0, ...columns.map((c) => c.height)) + 3, boxes: columns.flatMap((c) => c.boxes) },
+    legend(w),
+    words(
+      w,
+      'Afterwards type the number of a strip in Zeitgeber (Go to, Ctrl K): its page takes the signs of the whole session.',
+      small,
+      {},
+      2,
+    ),
     ...(pack.cautions.length > 0 ? [words(w, pack.cautions.join(' '), small, { bold: true }, 2)] : []),
     rule(w),
   ];
@@ -221,10 +241,22 @@ function planBPage(pack: SessionPack, w: number): Block[] {
   ];
 }
 
+/** Things of one bin that stand below each other; a fuller one goes on beside. */
+const mostInColumn = 9;
+
+function inColumns(bin: SessionPack['gather'][number]): SessionPack['gather'][number][] {
+  if (bin.items.length <= mostInColumn) return [bin];
+  const half = Math.ceil(bin.items.length / 2);
+  return [
+    { ...bin, items: bin.items.slice(0, half) },
+    { bin: `${bin.bin}, more`, items: bin.items.slice(half) },
+  ];
+}
+
 /** What to bring, bin by bin, in two columns, with a box to tick. */
 function gather(pack: SessionPack, w: number): Block[] {
   const cw = w / 2;
-  const bins = pack.gather.map((b): Block =>
+  const bins = pack.gather.flatMap(inColumns).map((b): Block =>
     stacked([
       words(cw - 4, b.bin, body, { bold: true }, 0.5),
       ...b.items.map((it): Block => {
