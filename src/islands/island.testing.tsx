@@ -56,7 +56,9 @@ export class FakeApi {
     if (value instanceof Promise) return value as Promise<Response>;
     const wrong = wrongAnswer(method, path, value);
     if (wrong) this.wrong.push(wrong);
-    return Promise.resolve(new Response(JSON.stringify(value), { status: 200 }));
+    // Long work that was only begun.
+    const status = Object.keys(Object(value)).join() === 'job' ? 202 : 200;
+    return Promise.resolve(new Response(JSON.stringify(value), { status }));
   };
 }
 

@@ -101,6 +101,8 @@ const needed = obj({
   pieces: int,
   cuts: int,
   minutes: num,
+  /** Its cards can be numbered so that the first turns show each rule. */
+  teaches: bool,
 });
 const set = closed({ sheet: str, ...asked }, ['sheet']);
 const made = obj({
@@ -151,7 +153,7 @@ export const printWire = define({
       smaller: arr(needed),
       missing: arr(needed),
       /** What its numbers do not allow to print, with the reason. */
-      refused: arr(obj({ sheet: str, title: str, why: str })),
+      refused: arr(obj({ sheet: str, title: str, why: str, parameters: record(anything), copies: int })),
       sheets: int,
       cuts: int,
       minutes: num,
@@ -188,6 +190,13 @@ export const printWire = define({
     waits: true,
   },
   'GET /made': { summary: 'Sets that were made, the latest first', response: list(made) },
+  'POST /made/several': {
+    summary: 'Several sets were printed and cut, all or none; one change takes all of them back',
+    body: closed({ sets: arr(closed({ sheet: str, ...asked, variant: nullable(str) }, ['sheet']), 40, 1) }, ['sets']),
+    status: 201,
+    response: obj({ ids: arr(str), change: str }),
+    waits: true,
+  },
   'POST /made': {
     summary: 'A set was printed and cut: it stands in Things, and can be printed again',
     body: closed({ sheet: str, ...asked, variant: nullable(str), minutes: nullable(within(0, 600)) }, ['sheet']),

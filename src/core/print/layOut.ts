@@ -6,6 +6,7 @@ import { inInk, type Ink } from './inks';
 import { clipped, missingLetters } from './letters';
 import { blankEdge, pageArea, type Paper, papers } from './paper';
 import { hueOf, markBoxes, type RangeMark } from './rangeMarks';
+import { taught, taughtWords, type Teaching, teachingFaults } from './teachingDeck';
 import type { Drawing, Drawn, Form, Pieces, SheetKind } from './sheetKind';
 
 export const duplexes = ['none', 'long', 'short'] as const;
@@ -75,13 +76,17 @@ export function layOut<P extends object, M>(kind: SheetKind<P, M>, asked: SheetR
     const made = kind.make(parameters, { rng: createRng(seed, 17), country: asked.country });
     last = kind.verify(made, parameters);
     if (last.length > 0) continue;
-    const drawn = kind.draw(made, parameters);
+    const told = teachingOf(kind, made, parameters, seed);
+    if (!told.ok) return told;
+    const drawn = withTeaching(kind.draw(made, parameters), told.value);
     const laid = drawPages(kind, drawn, asked, seed);
     if (!laid.ok) return laid;
     return ok({
       kind: kind.id,
       title: kind.title,
-      key: kind.key?.(made, parameters) ?? null,
+      key: told.value
+        ? [...taughtWords(told.value.turns), ...(kind.key?.(made, parameters) ?? [])]
+        : (kind.key?.(made, parameters) ?? null),
       verified: true,
       checked: kind.checked(made, parameters),
       seed,
@@ -89,6 +94,22 @@ export function layOut<P extends object, M>(kind: SheetKind<P, M>, asked: SheetR
     });
   }
   return fail({ code: 'impossible-parameters', message: `${kind.title} cannot be made of these numbers: ${last[0]!}` });
+}
+
+/** The order that teaches the game, where it is asked for; looked at before it is drawn. */
+function teachingOf<P extends object, M>(kind: SheetKind<P, M>, made: M, parameters: P, seed: number): Result<Teaching | null> {
+  if (!kind.teaches || (parameters as { readonly teach?: boolean }).teach !== true) return ok(null);
+  const found = kind.teaches(made, parameters, createRng(seed, 23));
+  const [wrong] = found ? teachingFaults(found, kind.draw(made, parameters).pieces![0]!.count) : [];
+  if (found && !wrong) return ok(found);
+  const message = wrong ?? 'All these cards play alike, so that no order shows more than another. Print them without numbers on the backs.';
+  return fail({ code: 'impossible-parameters', message, field: 'parameters.teach' });
+}
+
+function withTeaching(drawn: Drawn, told: Teaching | null): Drawn {
+  if (!told) return drawn;
+  const [first, ...rest] = drawn.pieces!;
+  return { ...drawn, pieces: [taught(first!, told), ...rest] };
 }
 
 const tooMany = (message: string): { ok: false; problem: Problem } => fail({ code: 'too-large', message, field: 'parameters' });
@@ -150,6 +171,7 @@ function drawPages(
 const drawingOf = (asked: SheetRequest, w: number, h: number): Drawing => ({
   paper: asked.paper,
   large: asked.form === 'large',
+  twoSided: asked.duplex !== 'none',
   country: asked.country,
   w,
   h,
@@ -244,7 +266,9 @@ function cornerMarks(mark: RangeMark, g: Pick<Grid, 'w' | 'h'>): Box[] {
 
 function backOf(set: Pieces, n: number, asked: SheetRequest, at: Drawing, g: Grid): Box[] {
   const own = set.back!(n, at);
-  if (asked.mark === 'none' || !set.marked) return own;
+  if (asked.mark === 'none') return own;
+  // Where the face has no room for it, the mark stands in a corner of the back.
+  if (!set.marked) return [...own, ...markBoxes(asked.mark, 4, g.h - 10, Math.min(6, g.h / 6))];
   const s = Math.min(g.w, g.h) * 0.3;
   return [
     rect(3, 3, g.w - 6, g.h - 6, { line: hueOf[asked.mark], width: 0.6, frame: true }),

@@ -5,6 +5,7 @@ import type { Problem } from '../shared/codes';
 import type { Rng } from '../shared/rng';
 import type { Box } from './box';
 import type { Paper } from './paper';
+import type { Teaching } from './teachingDeck';
 
 /** How a sheet comes: usual, large and uncluttered, or without what would be read. */
 export const forms = ['usual', 'large', 'blank'] as const;
@@ -22,6 +23,8 @@ export interface Making {
 export interface Drawing {
   readonly paper: Paper;
   readonly large: boolean;
+  /** Whether backs are printed. */
+  readonly twoSided: boolean;
   readonly country: Country;
   /** The width and height that may be used, in millimetres: of a card, or of a page. */
   readonly w: number;
@@ -76,6 +79,8 @@ export interface SheetKind<P extends object = object, M = unknown> {
   /** What was looked at, for the person who prints. */
   checked(made: M, parameters: P): string;
   draw(made: M, parameters: P): Drawn;
+  /** An order of its cards in which the first turns show each rule once; null where all play alike. Asked for by the parameter `teach`. */
+  teaches?(made: M, parameters: P, rng: Rng): Teaching | null;
   /** Answers by label, where somebody would look them up. */
   key?(made: M, parameters: P): readonly string[];
   /** What can hurt where it is made or used, beside blades where pieces are cut. */

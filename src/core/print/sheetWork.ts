@@ -15,6 +15,8 @@ export interface SheetWork {
   readonly sheets: number;
   readonly pieces: number;
   readonly cuts: number;
+  /** Its cards can be numbered so that the first turns show each rule. */
+  readonly teaches: boolean;
 }
 
 /** Work of needs that were asked for before; a library asks for the same ones again and again. */
@@ -31,8 +33,9 @@ export function workOf(need: SheetNeed, country: Country): SheetWork | null {
     const parameters = { ...kind.example, ...need.data };
     // What would be refused is no work; the desk says why.
     if (kind.check?.(parameters)) return null;
-    const drawn = kind.draw(kind.make(parameters, { rng: createRng(1, 17), country }), parameters);
-    work = pagesOf(drawn, { paper: country.paper, copies: need.copies, form: 'usual', gutter: 0 });
+    const made = kind.make(parameters, { rng: createRng(1, 17), country });
+    const counted = pagesOf(kind.draw(made, parameters), { paper: country.paper, copies: need.copies, form: 'usual', gutter: 0 });
+    work = { ...counted, teaches: (kind.teaches?.(made, parameters, createRng(1, 23)) ?? null) !== null };
     if (known.size >= mostKnown) known.clear();
     known.set(key, work);
   }
@@ -40,8 +43,8 @@ export function workOf(need: SheetNeed, country: Country): SheetWork | null {
 }
 
 /** Minutes to print, cut and sort, about. */
-export const minutesOfWork = (work: readonly SheetWork[]): number => {
-  const sum = (of: keyof SheetWork): number => work.reduce((n, w) => n + w[of], 0);
+export const minutesOfWork = (work: readonly Omit<SheetWork, 'teaches'>[]): number => {
+  const sum = (of: 'sheets' | 'pieces'): number => work.reduce((n, w) => n + w[of], 0);
   return printPage * sum('sheets') + cutPiece * sum('pieces') + (sum('pieces') > 0 ? bagging : 0);
 };
 

@@ -1,14 +1,23 @@
 import { useQuery } from '@tanstack/react-query';
-import { useEffect } from 'react';
+import { useEffect, useState } from 'react';
 import { Button } from '../../ui/Button';
 import { Field } from '../../ui/Field';
 import { call } from '../shared/api';
-import { messageOf } from '../shared/App';
+import { messageOf, useTell } from '../shared/App';
 import panel from '../shared/panel.module.css';
 import styles from './print.module.css';
-import type { NeededWire } from './printSettings';
+import { marksFor, type MarkId, type NeededWire } from './printSettings';
 
-/** What a version needs on paper: all of it, the same with smaller numbers, or what is missing of it. */
+/** A set for the list: whose version it is, with the mark and the words that tell it from others. */
+export interface GameSet {
+  readonly set: NeededWire;
+  readonly of: string;
+  readonly mark: MarkId;
+  readonly label: string;
+}
+type Turned = Pick<NeededWire, 'sheet' | 'parameters' | 'copies'>;
+
+/** What a version needs on paper: all of it, the same with smaller numbers, what is missing of it, or every version with a mark of its own. */
 export function GameNeeds({
   variant,
   players,
@@ -18,6 +27,7 @@ export function GameNeeds({
   onShow,
   onTurn,
   onAll,
+  onKind,
 }: {
   variant: string | null;
   players: number;
@@ -25,10 +35,14 @@ export function GameNeeds({
   onPlayers: (n: number) => void;
   /** The sheet of this version that lies on the desk; null for none. */
   shown: string | null;
-  onShow: (set: NeededWire) => void;
-  onTurn: (set: NeededWire) => void;
-  onAll: (sets: readonly NeededWire[]) => void;
+  onShow: (set: Turned) => void;
+  onTurn: (set: Turned) => void;
+  onAll: (sets: readonly GameSet[]) => void;
+  /** Opens a kind of sheet that no game asks for. */
+  onKind: (sheet: string) => void;
 }) {
+  const tell = useTell();
+  const [gathering, setGathering] = useState(false);
   const variants = useQuery({ queryKey: ['variants'], queryFn: () => call('GET /variants', { query: { limit: 5000 } }) });
   const games = useQuery({ queryKey: ['games'], queryFn: () => call('GET /games', { query: { limit: 5000 } }) });
   const playable = (variants.data?.items ?? []).filter((v) => v.mechanism !== null && !v.retired);
@@ -37,11 +51,32 @@ export function GameNeeds({
     queryFn: () => call('GET /variants/{id}/sheets', { params: { id: variant! }, query: { players } }),
     enabled: variant !== null,
   });
+  const chosen = playable.find((v) => v.id === variant);
+  const versions = playable.filter((v) => v.game === chosen?.game);
   // What is needed first lies on the desk as soon as it is known.
   const first = needs.data?.missing[0] ?? needs.data?.items[0];
   useEffect(() => {
     if (first && shown === null) onShow(first);
   }, [first]);
+  const plain = (sets: readonly NeededWire[]): GameSet[] => sets.map((set) => ({ set, of: variant!, mark: 'none', label: '' }));
+  /** Every version's cards, each with a shape of its own in an order that says nothing. */
+  const everyVersion = async (): Promise<void> => {
+    setGathering(true);
+    try {
+      const marks = marksFor(chosen!.game, versions.length);
+      const sets = await Promise.all(
+        versions.map(async (v, i) => {
+          const { items } = await call('GET /variants/{id}/sheets', { params: { id: v.id }, query: { players } });
+          return items.map((set): GameSet => ({ set, of: v.id, mark: marks[i]!, label: v.title.slice(0, 80) }));
+        }),
+      );
+      onAll(sets.flat());
+    } catch (e) {
+      tell(messageOf(e), { bad: true });
+    } finally {
+      setGathering(false);
+    }
+  };
   const list = (title: string, sets: readonly NeededWire[]) =>
     sets.length > 0 && (
       <div className={styles.need}>
@@ -61,10 +96,19 @@ export function GameNeeds({
               <Button kind="plain" onClick={() => onTurn(s)}>
                 Turn its settings
               </Button>
+              {s.teaches && (
+                <Button
+                  kind="plain"
+                  title="Numbered on the backs, so that the first turns show each rule once"
+                  onClick={() => onTurn({ ...s, parameters: { ...s.parameters, teach: true } })}
+                >
+                  As a deck that teaches itself
+                </Button>
+              )}
             </li>
           ))}
         </ul>
-        <Button onClick={() => onAll(sets)}>Put on the list</Button>
+        <Button onClick={() => onAll(plain(sets))}>Put on the list</Button>
       </div>
     );
   return (
@@ -104,16 +148,29 @@ export function GameNeeds({
       {needs.error && <p className={styles.wrong}>{messageOf(needs.error)}</p>}
       {needs.data && needs.data.items.length === 0 && needs.data.missing.length === 0 && needs.data.refused.length === 0 && (
         <p>
-          Nothing of it is printed: it plays with what lies in the cupboard. The first page of <b>One kind</b> has score sheets and mats.
+          Nothing of it is printed: it plays with what lies in the cupboard.{' '}
+          <Button kind="plain" onClick={() => onKind('score-sheet')}>
+            A score sheet for it
+          </Button>
         </p>
       )}
       {needs.data?.refused.map((r) => (
         <p key={r.sheet} className={styles.wrong}>
-          <b>{r.title}</b> cannot be printed with its numbers: {r.why}
+          <b>{r.title}</b> cannot be printed with its numbers: {r.why}{' '}
+          <Button kind="plain" onClick={() => onTurn(r)}>
+            Turn its settings
+          </Button>
         </p>
       ))}
       {needs.data && list('Missing cards only', needs.data.missing)}
       {needs.data && list('All it needs', needs.data.items)}
+      {needs.data && needs.data.items.length > 0 && versions.length > 1 && (
+        <p>
+          <Button kind="plain" disabled={gathering} onClick={() => void everyVersion()}>
+            {gathering ? 'Gathering …' : `A set for each of its ${versions.length} versions, each with its own shape`}
+          </Button>
+        </p>
+      )}
       {needs.data && list('The same with smaller numbers', needs.data.smaller)}
     </>
   );

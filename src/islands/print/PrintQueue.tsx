@@ -1,4 +1,5 @@
 import { Button } from '../../ui/Button';
+import { Progress } from '../../ui/Empty';
 import panel from '../shared/panel.module.css';
 import styles from './print.module.css';
 import type { QueuedSet } from './printSettings';
@@ -12,6 +13,7 @@ export function PrintQueue({
   chosen,
   cautions,
   busy,
+  share,
   printed,
   onChoose,
   onRemove,
@@ -27,6 +29,8 @@ export function PrintQueue({
   chosen: number | null;
   cautions: readonly string[];
   busy: boolean;
+  /** How far printing is; null where nothing is printed just now. */
+  share: number | null;
   /** They came out of the printer's file just now. */
   printed: boolean;
   onChoose: (id: number) => void;
@@ -98,7 +102,10 @@ export function PrintQueue({
         </div>
       </dl>
       {busy ? (
-        <Button onClick={onStop}>Stop</Button>
+        <>
+          {share !== null && <Progress share={share} label="Printing" />}
+          <Button onClick={onStop}>Stop</Button>
+        </>
       ) : (
         <>
           <Button kind="main" disabled={sets.length === 0} onClick={() => onPrint(true)}>

@@ -6,7 +6,7 @@ import { asWritten } from '../../contract/countries';
 import { type AskedSheet, sheetRequest } from '../../contract/sheetRequest';
 import { layOut } from '../../core/print/layOut';
 import { sheetKinds } from '../../core/print/registry';
-import { islandTest, page, Refusal } from '../island.testing';
+import { game, islandTest, page, Refusal, variant } from '../island.testing';
 import PrintView from './PrintView';
 
 const { api, show, gone } = islandTest();
@@ -119,9 +119,7 @@ describe('the printer’s desk', () => {
     desk();
     api()
       .on('POST /printouts', 'a file')
-      .on('POST /sheets/number-cards/pdf', 'a file')
-      .on('POST /sheets/score-sheet/pdf', 'a file')
-      .on('POST /made', { id: 'm1', change: 'c1' })
+      .on('POST /made/several', { ids: ['m1', 'm2'], change: 'c1' })
       .on('POST /undo', { undone: 'c1', what: 'Made score sheet' });
     show(<PrintView sheet="number-cards" variant={null} />);
     await userEvent.click(await screen.findByRole('button', { name: 'Put it on a list, and go on' }));
@@ -135,7 +133,10 @@ describe('the printer’s desk', () => {
     await waitFor(() => expect(saved).toEqual(['sheets.pdf', '1-number-cards.pdf', '2-score-sheet.pdf']));
     await userEvent.click(screen.getByRole('button', { name: 'They are made' }));
     expect(await screen.findByText(/2 sets stand in Things now/)).toBeTruthy();
-    expect(asked('/made').map((b) => b['sheet'])).toEqual(['number-cards', 'score-sheet']);
+    expect((asked('/made/several')[0] as { sets: { sheet: string }[] }).sets.map((s) => s.sheet)).toEqual(['number-cards', 'score-sheet']);
+    // One step takes both back.
+    await userEvent.click(screen.getByRole('button', { name: 'Undo' }));
+    await waitFor(() => expect(api().writes.filter((w) => w.path === '/undo')).toHaveLength(1));
     expect(gone()).toBeNull();
   });
   it('takes a set off the list and opens one of it again', async () => {
@@ -160,12 +161,21 @@ describe('the printer’s desk', () => {
       pieces,
       cuts: 8,
       minutes: 3,
+      teaches: parameters !== null && 'takeTen' in parameters,
     });
     api().on('GET /variants/lever-20/sheets', {
       items: [set({ high: 10 }, 40)],
       smaller: [set({ high: 6 }, 24)],
       missing: [set({ only: [3, 3] }, 2)],
-      refused: [{ sheet: 'track-board', title: 'Track board', why: '901 spaces do not fit on one page; 320 are the most.' }],
+      refused: [
+        {
+          sheet: 'score-sheet',
+          title: 'Score sheet',
+          why: '901 spaces do not fit on one page; 320 are the most.',
+          parameters: {},
+          copies: 2,
+        },
+      ],
       sheets: 1,
       cuts: 8,
       minutes: 3,
@@ -173,6 +183,7 @@ describe('the printer’s desk', () => {
     show(<PrintView sheet={null} variant="lever-20" />);
     expect(await screen.findByText('Missing cards only')).toBeTruthy();
     expect(screen.getByText(/901 spaces do not fit/)).toBeTruthy();
+    expect(screen.queryByRole('button', { name: 'As a deck that teaches itself' })).toBeNull();
     // What is missing lies on the desk at once.
     await screen.findByText(/^2 cards\./);
     const smaller = within(screen.getByText('The same with smaller numbers').parentElement!);
@@ -182,6 +193,75 @@ describe('the printer’s desk', () => {
     expect(screen.getByRole('button', { name: 'Print 1 sheet as one PDF' })).toBeTruthy();
     await userEvent.click(smaller.getByRole('button', { name: 'Turn its settings' }));
     expect((screen.getByLabelText('To') as HTMLInputElement).value).toBe('6');
+    // A sheet that its numbers refuse is a button away from other numbers.
+    await userEvent.click(screen.getByRole('tab', { name: 'A game' }));
+    const refused = within(await screen.findByText(/901 spaces do not fit/));
+    await userEvent.click(refused.getByRole('button', { name: 'Turn its settings' }));
+    await screen.findByRole('img', { name: /Score sheet/ });
+    expect(screen.getByLabelText('Sets')).toHaveProperty('value', '2');
+  });
+  const needs = (items: object[]) => ({ items, smaller: [], missing: [], refused: [], sheets: 1, cuts: 8, minutes: 3 });
+  const cards = (parameters: object, teaches = false) => ({
+    sheet: 'number-cards',
+    title: 'Number cards',
+    parameters,
+    copies: 1,
+    sheets: 1,
+    pieces: 40,
+    cuts: 8,
+    minutes: 3,
+    teaches,
+  });
+  it('offers a deck that teaches itself where its cards do not all play alike', async () => {
+    desk();
+    api().on('GET /variants/lever-20/sheets', needs([cards({ takeTen: 2 }, true)]));
+    show(<PrintView sheet={null} variant="lever-20" />);
+    await userEvent.click(await screen.findByRole('button', { name: 'As a deck that teaches itself' }));
+    await waitFor(() => expect(asked('/sheets/number-cards/layout').at(-1)).toMatchObject({ parameters: { takeTen: 2, teach: true } }));
+    expect(await screen.findByText(/^Stack the cards by/)).toBeTruthy();
+  });
+  it('prints every version of a game, each with a shape of its own and its name at the foot', async () => {
+    desk();
+    api()
+      .on('GET /games', page([game('levers')]))
+      .on('GET /variants', page([variant('to-5', 'levers'), variant('to-10', 'levers')]))
+      .on('GET /variants/to-5/sheets', needs([cards({ high: 5 })]))
+      .on('GET /variants/to-10/sheets', needs([cards({ high: 10 })]))
+      .on('POST /printouts', 'a file');
+    show(<PrintView sheet={null} variant="to-5" />);
+    await userEvent.click(await screen.findByRole('button', { name: /A set for each of its 2 versions/ }));
+    await userEvent.click(await screen.findByRole('button', { name: 'Print 2 sheets as one PDF' }));
+    await waitFor(() => expect(saved).toHaveLength(1));
+    const sets = (asked('/printouts')[0] as { sets: { mark: string; label: string }[] }).sets;
+    expect(sets.map((s) => s.label)).toEqual(['to-5', 'to-10']);
+    expect(new Set(sets.map((s) => s.mark)).size).toBe(2);
+    expect(sets.map((s) => s.mark)).not.toContain('none');
+  });
+  it('has a score sheet for a game that needs nothing printed', async () => {
+    desk();
+    api().on('GET /variants/lever-20/sheets', needs([]));
+    show(<PrintView sheet={null} variant="lever-20" />);
+    await userEvent.click(await screen.findByRole('button', { name: 'A score sheet for it' }));
+    expect(await screen.findByRole('img', { name: /Score sheet/ })).toBeTruthy();
+  });
+  it('brings whose set it is with a link', async () => {
+    desk();
+    show(<PrintView sheet="number-cards" variant={null} whose="Wren" />);
+    await waitFor(() => expect(asked('/sheets/number-cards/layout').at(-1)).toMatchObject({ label: 'Wren' }));
+  });
+  it('tells how far a long print is, and stops it', async () => {
+    desk();
+    api()
+      .on('POST /printouts', { job: 'j1' })
+      .on('GET /jobs/j1', { id: 'j1', status: 'running', progress: 0.4 })
+      .on('DELETE /jobs/j1', { id: 'j1', status: 'cancelled', progress: 0.4 });
+    show(<PrintView sheet="number-cards" variant={null} />);
+    await userEvent.click(await screen.findByRole('button', { name: /Print 5 sheets/ }));
+    expect(await screen.findByText('Printing 40 %')).toBeTruthy();
+    await userEvent.click(screen.getByRole('button', { name: 'Stop' }));
+    expect(await screen.findByRole('button', { name: /Print 5 sheets/ })).toBeTruthy();
+    expect(saved).toEqual([]);
+    expect(api().asked.some((a) => a.method === 'DELETE' && a.path === '/jobs/j1')).toBe(true);
   });
   it('opens what was made before as it was, and asks how long it took', async () => {
     desk();

@@ -1,54 +1,54 @@
 import '@fontsource/andika/400.css';
 import '@fontsource/andika/700.css';
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useQuery } from '@tanstack/react-query';
 import { useDeferredValue, useRef, useState } from 'react';
 import { cautionsOnce } from '../../core/safety/hazards';
 import { Failure, Loading } from '../../ui/Empty';
-import { Field } from '../../ui/Field';
-import { Button } from '../../ui/Button';
 import { LinkButton } from '../../ui/LinkButton';
 import { Tabs } from '../../ui/Tabs';
-import { ApiError, call, fileOf, link, saveFile } from '../shared/api';
-import { App, messageOf, useTell } from '../shared/App';
+import { call, link } from '../shared/api';
+import { App, messageOf } from '../shared/App';
 import panel from '../shared/panel.module.css';
 import { useLast } from '../shared/useLast';
-import { useTellUndo } from '../shared/useTellUndo';
+import { Checked } from './Checked';
+import { OneKind } from './OneKind';
+import { usePrinting } from './usePrinting';
 import { BinLabels } from './BinLabels';
-import { GameNeeds } from './GameNeeds';
+import { GameNeeds, type GameSet } from './GameNeeds';
 import { MadeSets } from './MadeSets';
 import styles from './print.module.css';
 import { PrintQueue } from './PrintQueue';
-import { askedOf, keepHow, keptHow, type MadeWire, type MarkId, type NeededWire, type PrintHow, type QueuedSet } from './printSettings';
-import { HowToPrint, SheetSettings } from './SheetControls';
+import {
+  askedOf,
+  freshSet,
+  keepHow,
+  keptHow,
+  type MadeWire,
+  type MarkId,
+  type NeededWire,
+  type OpenSet,
+  type PrintHow,
+  type QueuedSet,
+} from './printSettings';
 import { SheetStage } from './SheetStage';
 
 export default function PrintView({
   sheet,
   variant,
   given = null,
+  whose = null,
 }: {
   sheet: string | null;
   variant: string | null;
   given?: string | null;
+  whose?: string | null;
 }) {
   return (
     <App>
-      <Desk first={sheet ?? 'number-cards'} variant={variant} given={given} />
+      <Desk first={sheet ?? 'number-cards'} variant={variant} given={given} whose={whose} />
     </App>
   );
 }
-
-/** The set that is open on the desk. */
-interface Open {
-  readonly sheet: string;
-  readonly parameters: Readonly<Record<string, unknown>>;
-  readonly seed: number;
-  readonly copies: number;
-  readonly mark: MarkId;
-  readonly label: string;
-  readonly variant: string | null;
-}
-const fresh = (sheet: string): Open => ({ sheet, parameters: {}, seed: 1, copies: 1, mark: 'none', label: '', variant: null });
 
 /** Settings that a link brings; nothing where they cannot be read. */
 function settingsIn(given: string | null): Readonly<Record<string, unknown>> {
@@ -60,21 +60,30 @@ function settingsIn(given: string | null): Readonly<Record<string, unknown>> {
   }
 }
 
-function Desk({ first, variant: asked, given }: { first: string; variant: string | null; given: string | null }) {
-  const client = useQueryClient();
-  const tell = useTell();
-  const tellUndo = useTellUndo();
+function Desk({
+  first,
+  variant: asked,
+  given,
+  whose,
+}: {
+  first: string;
+  variant: string | null;
+  given: string | null;
+  whose: string | null;
+}) {
   const sheets = useQuery({ queryKey: ['sheets'], queryFn: () => call('GET /sheets'), staleTime: Infinity });
   const country = useQuery({ queryKey: ['countries'], queryFn: () => call('GET /countries') });
   const [how, setHow] = useState<PrintHow>(keptHow);
   const [way, setWay] = useState<'kind' | 'game' | 'labels'>(asked ? 'game' : 'kind');
   const [variant, setVariant] = useState(asked);
   const [players, setPlayers] = useState(3);
-  const [open, setOpen] = useState<Open>(() => ({ ...fresh(first), parameters: settingsIn(given) }));
+  const [open, setOpen] = useState<OpenSet>(() => ({
+    ...freshSet(first),
+    parameters: settingsIn(given),
+    label: (whose ?? '').slice(0, 80),
+  }));
   const [queue, setQueue] = useState<readonly QueuedSet[]>([]);
   const [chosen, setChosen] = useState<number | null>(null);
-  const [printed, setPrinted] = useState<readonly QueuedSet[]>([]);
-  const stop = useRef<AbortController | null>(null);
   const next = useRef(1);
   const home = country.data?.items.find((c) => c.id === country.data.country)?.paper ?? 'a4';
   const body = askedOf(how, {
@@ -106,41 +115,7 @@ function Desk({ first, variant: asked, given }: { first: string; variant: string
     minutes: sheetNow?.minutes ?? 0,
   });
   const now: readonly QueuedSet[] = queue.length > 0 ? queue : sheetNow && !laid.error ? [setOf(0)] : [];
-  const print = useMutation({
-    mutationFn: async (together: boolean) => {
-      stop.current = new AbortController();
-      const sets = now.map((s) => ({ sheet: s.sheet, ...s.asked }));
-      if (together)
-        saveFile(
-          await fileOf('POST /printouts', { body: { sets, title: now.length === 1 ? now[0]!.title : 'Sheets' } }, stop.current.signal),
-          'sheets.pdf',
-        );
-      else
-        for (const [i, s] of now.entries())
-          saveFile(
-            await fileOf('POST /sheets/{id}/pdf', { params: { id: s.sheet }, body: s.asked }, stop.current.signal),
-            `${i + 1}-${s.sheet}.pdf`,
-          );
-    },
-    onSuccess: () => setPrinted(now),
-    onError: (e) => {
-      if (!(e instanceof ApiError && e.problem.code === 'cancelled')) tell(messageOf(e), { bad: true });
-    },
-  });
-  const made = useMutation({
-    mutationFn: async (sets: readonly QueuedSet[]) => {
-      let change = '';
-      for (const s of sets) ({ change } = await call('POST /made', { body: { ...s.asked, sheet: s.sheet, variant: s.variant } }));
-      return { change, n: sets.length };
-    },
-    onSuccess: ({ change, n }) => {
-      void client.invalidateQueries();
-      setQueue([]);
-      setPrinted([]);
-      tellUndo(n === 1 ? 'It stands in Things now.' : `${n} sets stand in Things now; undo takes the last one back.`, change);
-    },
-    onError: (e) => tell(messageOf(e), { bad: true }),
-  });
+  const printing = usePrinting(() => setQueue([]));
   if (sheets.error) return <Failure message={messageOf(sheets.error)} />;
   if (!sheets.data) return <Loading what="Warming the printer …" />;
   const kinds = sheets.data.items;
@@ -149,13 +124,18 @@ function Desk({ first, variant: asked, given }: { first: string; variant: string
     setHow(h);
     keepHow(h);
   };
-  const need = (s: NeededWire): Open => ({ ...fresh(s.sheet), parameters: s.parameters, copies: s.copies, variant });
-  const queued = (s: NeededWire): QueuedSet => ({
+  const need = (s: Pick<NeededWire, 'sheet' | 'parameters' | 'copies'>): OpenSet => ({
+    ...freshSet(s.sheet),
+    parameters: s.parameters,
+    copies: s.copies,
+    variant,
+  });
+  const queued = ({ set: s, of, mark, label }: GameSet): QueuedSet => ({
     id: next.current++,
     sheet: s.sheet,
     title: s.title,
-    asked: askedOf({ ...how, paper: how.paper ?? home }, { parameters: s.parameters, copies: s.copies }),
-    variant,
+    asked: askedOf({ ...how, paper: how.paper ?? home }, { parameters: s.parameters, copies: s.copies, mark, label }),
+    variant: of,
     sheets: s.sheets,
     cuts: s.cuts,
     minutes: s.minutes,
@@ -211,57 +191,23 @@ function Desk({ first, variant: asked, given }: { first: string; variant: string
                   setWay('kind');
                 }}
                 onAll={(all) => setQueue([...queue, ...all.map(queued)])}
+                onKind={(id) => {
+                  setOpen(freshSet(id));
+                  setWay('kind');
+                }}
               />
             ) : (
-              <>
-                <Field label="Sheet">
-                  {(p) => (
-                    <select {...p} value={kind.id} onChange={(e) => setOpen(fresh(e.target.value))}>
-                      {[...new Set(kinds.map((k) => k.group))].map((group) => (
-                        <optgroup key={group} label={group}>
-                          {kinds
-                            .filter((k) => k.group === group)
-                            .map((k) => (
-                              <option key={k.id} value={k.id}>
-                                {k.title}
-                              </option>
-                            ))}
-                        </optgroup>
-                      ))}
-                    </select>
-                  )}
-                </Field>
-                <SheetSettings kind={kind} parameters={open.parameters} onChange={(parameters) => setOpen({ ...open, parameters })} />
-                <div className={styles.settings}>
-                  <Field label="Sets">
-                    {(p) => (
-                      <input
-                        {...p}
-                        type="number"
-                        min={1}
-                        max={200}
-                        value={open.copies}
-                        onChange={(e) => setOpen({ ...open, copies: Math.max(1, Number(e.target.value)) })}
-                      />
-                    )}
-                  </Field>
-                  <Field label="Whose, at the foot">
-                    {(p) => (
-                      <input {...p} maxLength={80} value={open.label} onChange={(e) => setOpen({ ...open, label: e.target.value })} />
-                    )}
-                  </Field>
-                </div>
-                <HowToPrint
-                  how={how}
-                  paper={how.paper ?? home}
-                  mark={open.mark}
-                  seed={sheetNow?.seed ?? open.seed}
-                  cut={(sheetNow?.cuts ?? 0) > 0}
-                  onHow={turnHow}
-                  onMark={(mark) => setOpen({ ...open, mark })}
-                  onSeed={(seed) => setOpen({ ...open, seed })}
-                />
-              </>
+              <OneKind
+                kinds={kinds}
+                kind={kind}
+                open={open}
+                how={how}
+                paper={how.paper ?? home}
+                laid={sheetNow}
+                onKind={(id) => setOpen(freshSet(id))}
+                onOpen={setOpen}
+                onHow={turnHow}
+              />
             )}
           </Tabs>
           {way !== 'labels' && (
@@ -282,8 +228,9 @@ function Desk({ first, variant: asked, given }: { first: string; variant: string
           waiting={queue.length > 0}
           chosen={chosen}
           cautions={cautions}
-          busy={print.isPending || made.isPending}
-          printed={printed.length > 0}
+          busy={printing.busy}
+          share={printing.share}
+          printed={printing.printed}
           onChoose={(id) => {
             const s = queue.find((q) => q.id === id)!;
             setChosen(id);
@@ -299,16 +246,16 @@ function Desk({ first, variant: asked, given }: { first: string; variant: string
             });
           }}
           onRemove={(id) => setQueue(queue.filter((s) => s.id !== id))}
-          onPrint={(together) => print.mutate(together)}
-          onStop={() => stop.current?.abort()}
-          onMade={() => made.mutate(printed)}
+          onPrint={(together) => printing.print(now, together)}
+          onStop={printing.stop}
+          onMade={printing.keep}
           onAdd={
             way === 'kind' && sheetNow && !laid.error
               ? () => {
                   const id = next.current++;
                   setQueue([...queue, setOf(id)]);
                   setChosen(id);
-                  setPrinted([]);
+                  printing.forget();
                 }
               : null
           }
@@ -316,25 +263,5 @@ function Desk({ first, variant: asked, given }: { first: string; variant: string
       </div>
       <MadeSets onAgain={again} />
     </>
-  );
-}
-
-/** What was looked at before it was drawn, or what is wrong and what would help. */
-function Checked({ error, checked, onUsual }: { error: unknown; checked: string | null; onUsual: (() => void) | null }) {
-  if (error)
-    return (
-      <div className={styles.wrong} role="alert">
-        <b>Not like this</b>
-        <p>{messageOf(error)}</p>
-        {onUsual && <Button onClick={onUsual}>Back to its usual settings</Button>}
-      </div>
-    );
-  return (
-    checked && (
-      <div className={styles.checked}>
-        <b>Checked</b>
-        <p>{checked}</p>
-      </div>
-    )
   );
 }

@@ -1,3 +1,4 @@
+import { createRng, shuffle } from '../../core/shared/rng';
 import type { Body } from '../../contract/wire/route';
 import type { printWire } from '../../contract/wire/print';
 import type { Answer } from '../../contract/wire/route';
@@ -67,3 +68,26 @@ export const markWords = {
   crossing: 'crossing',
 } as const;
 export type MarkId = keyof typeof markWords;
+
+/** The set that is open on the desk. */
+export interface OpenSet {
+  readonly sheet: string;
+  readonly parameters: Readonly<Record<string, unknown>>;
+  readonly seed: number;
+  readonly copies: number;
+  readonly mark: MarkId;
+  readonly label: string;
+  readonly variant: string | null;
+}
+export const freshSet = (sheet: string): OpenSet => ({ sheet, parameters: {}, seed: 1, copies: 1, mark: 'none', label: '', variant: null });
+
+/**
+ * Marks for so many sets of one game: each its own as long as there are enough, in an order that is other for every game, so
+ * that no shape comes to mean higher.
+ */
+export function marksFor(game: string, count: number): MarkId[] {
+  const rng = createRng([...game].reduce((n, c) => (n * 31 + c.codePointAt(0)!) >>> 0, 7));
+  const marks = (Object.keys(markWords) as MarkId[]).filter((m) => m !== 'none');
+  shuffle(rng, marks, marks.length);
+  return Array.from({ length: count }, (_, i) => marks[i % marks.length]!);
+}

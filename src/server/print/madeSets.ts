@@ -6,7 +6,7 @@ import type { SheetLayout } from '../../core/print/layOut';
 import { sheetKindById } from '../../core/print/registry';
 import { minutesOfWork, type SheetWork } from '../../core/print/sheetWork';
 import { thingOf } from '../../core/print/thingOf';
-import type { Db } from '../db/db';
+import type { Db, Tx } from '../db/db';
 import { kinds, madeSets, prepTicks, type UndoStep } from '../db/schema';
 import { notFound } from '../http/problemError';
 import { variantById } from '../shelf/shelfRows';
@@ -29,7 +29,7 @@ export function ownPace(db: Db): number {
 }
 
 /** Minutes a set takes here, about; half a minute at least. */
-export const minutesHere = (pace: number, work: SheetWork): number => Math.max(0.5, Math.round(2 * pace * minutesOfWork([work])) / 2);
+export const minutesHere = (pace: number, work: Omit<SheetWork, 'teaches'>): number => Math.max(0.5, Math.round(2 * pace * minutesOfWork([work])) / 2);
 
 export const madeList = (db: Db) =>
   db
@@ -58,59 +58,83 @@ export const madeList = (db: Db) =>
 /** Work that making a set does for the version it was made for. */
 const doneByMaking = ['print', 'cut', 'bag'];
 
+type Made = AskedSheet & { readonly variant?: string | null; readonly minutes?: number | null };
+
 /**
  * Keeps that a set was made: there is one more of its thing, and what it takes to get its version ready is ticked off. Runs in
  * one transaction; the change takes all of it back.
  */
-export function keepMade(
+export const keepMade = (db: Db, asked: Made, laid: SheetLayout, today: string, now: string): { id: string; change: string } =>
+  db.transaction((tx) => {
+    const { id, title, undo } = addMade(db, tx, asked, laid, today, now);
+    return { id, change: recordChange(tx, `Made ${title.toLowerCase()}`, undo) };
+  });
+
+/** The same of several sets, all or none; one change takes all of them back. */
+export const keepSeveral = (
   db: Db,
-  asked: AskedSheet & { readonly variant?: string | null; readonly minutes?: number | null },
+  sets: readonly (readonly [Made, SheetLayout])[],
+  today: string,
+  now: string,
+): { ids: string[]; change: string } =>
+  db.transaction((tx) => {
+    const made = sets.map(([asked, laid]) => addMade(db, tx, asked, laid, today, now));
+    // What was done last is taken back first: two sets may be of one thing.
+    const undo = made
+      .map((m) => m.undo)
+      .reverse()
+      .flat();
+    return { ids: made.map((m) => m.id), change: recordChange(tx, `Made ${made.length} sets`, undo) };
+  });
+
+function addMade(
+  db: Db,
+  tx: Tx,
+  asked: Made,
   laid: SheetLayout,
   today: string,
   now: string,
-): { id: string; change: string } {
+): { id: string; title: string; undo: UndoStep[] } {
   const { variant = null, minutes = null, ...set } = asked;
   const { kind, request } = checkedSheet(db, set);
-  return db.transaction((tx) => {
-    const id = crypto.randomUUID();
-    const undo: UndoStep[] = [{ table: 'madeSets', delete: { id } }];
-    const thing = thingOf(kind.id, { ...kind.example, ...request.parameters });
-    const row = thing === null ? undefined : tx.select().from(kinds).where(eq(kinds.id, thing)).get();
-    if (row) {
-      // What was plenty stays so; what nobody counted begins with what is made now.
-      const after =
-        row.told === 'plenty' ? {} : { quantity: (row.told === 'number' ? row.quantity : 0) + request.copies, told: 'number' as const };
-      if (Object.keys(after).length > 0) {
-        tx.update(kinds).set(after).where(eq(kinds.id, row.id)).run();
-        undo.push(stepBack('kinds', { id: row.id }, row, after));
-      }
+  const id = crypto.randomUUID();
+  const undo: UndoStep[] = [{ table: 'madeSets', delete: { id } }];
+  const thing = thingOf(kind.id, { ...kind.example, ...request.parameters });
+  const row = thing === null ? undefined : tx.select().from(kinds).where(eq(kinds.id, thing)).get();
+  if (row) {
+    // What was plenty stays so; what nobody counted begins with what is made now.
+    const after =
+      row.told === 'plenty' ? {} : { quantity: (row.told === 'number' ? row.quantity : 0) + request.copies, told: 'number' as const };
+    if (Object.keys(after).length > 0) {
+      tx.update(kinds).set(after).where(eq(kinds.id, row.id)).run();
+      undo.push(stepBack('kinds', { id: row.id }, row, after));
     }
-    if (variant !== null)
-      for (const step of stepsOf(variantById(tx, variant)).filter((s) => doneByMaking.includes(s.sort))) {
-        const added = tx.insert(prepTicks).values({ variantId: variant, step: step.id, tickedAt: now }).onConflictDoNothing().run();
-        if (added.changes > 0) undo.push({ table: 'prepTicks', delete: { variantId: variant, step: step.id } });
-      }
-    tx.insert(madeSets)
-      .values({
-        id,
-        sheet: kind.id,
-        parameters: { ...request.parameters },
-        seed: laid.seed,
-        paper: request.paper,
-        form: request.form,
-        mark: request.mark,
-        label: request.label,
-        copies: request.copies,
-        pieces: laid.pieces,
-        variantId: variant,
-        kindId: row?.id ?? null,
-        madeOn: today,
-        minutes,
-        reckoned: minutesOfWork([laid]),
-      })
-      .run();
-    return { id, change: recordChange(tx, `Made ${kind.title.toLowerCase()}`, undo) };
-  });
+  }
+  if (variant !== null)
+    for (const step of stepsOf(variantById(tx, variant)).filter((s) => doneByMaking.includes(s.sort))) {
+      const added = tx.insert(prepTicks).values({ variantId: variant, step: step.id, tickedAt: now }).onConflictDoNothing().run();
+      if (added.changes > 0) undo.push({ table: 'prepTicks', delete: { variantId: variant, step: step.id } });
+    }
+  tx.insert(madeSets)
+    .values({
+      id,
+      sheet: kind.id,
+      parameters: { ...request.parameters },
+      seed: laid.seed,
+      paper: request.paper,
+      form: request.form,
+      mark: request.mark,
+      label: request.label,
+      copies: request.copies,
+      pieces: laid.pieces,
+      variantId: variant,
+      kindId: row?.id ?? null,
+      madeOn: today,
+      minutes,
+      reckoned: minutesOfWork([laid]),
+    })
+    .run();
+  return { id, title: kind.title, undo };
 }
 
 /** Tells how long a set took. */

@@ -21,6 +21,7 @@ interface Needed {
   readonly pieces: number;
   readonly cuts: number;
   readonly minutes: number;
+  readonly teaches: boolean;
 }
 
 function counted(needs: readonly SheetNeed[], country: Country, pace: number): Needed[] {
@@ -41,10 +42,10 @@ function counted(needs: readonly SheetNeed[], country: Country, pace: number): N
 }
 
 /** Why a need cannot be printed with these numbers; null when it can. */
-function whyNot(n: SheetNeed): { sheet: string; title: string; why: string } | null {
+function whyNot(n: SheetNeed): { sheet: string; title: string; why: string; parameters: Record<string, unknown>; copies: number } | null {
   const kind = sheetKindById(n.sheet)!;
   const problem = n.copies === 0 ? null : (kind.check?.({ ...kind.example, ...n.data }) ?? null);
-  return problem && { sheet: n.sheet, title: kind.title, why: problem.message };
+  return problem && { sheet: n.sheet, title: kind.title, why: problem.message, parameters: { ...n.data }, copies: n.copies };
 }
 
 /** Cards that the owner said are gone, as a set of their own. */

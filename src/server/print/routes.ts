@@ -9,7 +9,7 @@ import { startSteps } from '../jobs/startSteps';
 import { planById } from '../planning/planById';
 import { answerOf } from '../simulations/answerOf';
 import { Commit, page, Reply, serve } from '../http/route';
-import { keepMade, madeList, minutesHere, ownPace, timeMade, unmake } from './madeSets';
+import { keepMade, keepSeveral, madeList, minutesHere, ownPace, timeMade, unmake } from './madeSets';
 import { binLabel } from './binLabel';
 import { neededSheets, setsFor } from './neededSheets';
 import { checkedSheet, layouts, pdfOf, startPdf } from './printing';
@@ -73,6 +73,20 @@ export const printRoutes = serve(printWire, {
     const { variant: _variant, minutes: _minutes, ...set } = body;
     const [laid] = await layouts(db, [set]);
     return new Commit(() => keepMade(db, body, laid!, today, now));
+  },
+  'POST /made/several': async ({ db, body, today, now }) => {
+    const laid = await layouts(
+      db,
+      body.sets.map(({ variant: _, ...set }) => set),
+    );
+    return new Commit(() =>
+      keepSeveral(
+        db,
+        body.sets.map((set, i) => [set, laid[i]!] as const),
+        today,
+        now,
+      ),
+    );
   },
   'PATCH /made/{id}': ({ db, params, body }) => timeMade(db, params.id, body.minutes),
   'DELETE /made/{id}': ({ db, params }) => unmake(db, params.id),

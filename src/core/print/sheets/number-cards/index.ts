@@ -1,9 +1,10 @@
-import { missingCards, oneOf, parameters, whole } from '../../../play/parameters';
+import { missingCards, oneOf, parameters, whole, yesNo } from '../../../play/parameters';
 import { below, type Rng } from '../../../shared/rng';
 import { type Box, text } from '../../box';
 import { boxedParagraph, figureHeight } from '../../letters';
 import { canBeTurned, numeral, written } from '../../pictures/numeral';
 import { cardSizes, leastNumeralMm, sheetKind } from '../../sheetKind';
+import { byRule } from '../../teachingDeck';
 
 const { SCHEMA, DEFAULTS } = parameters({
   low: whole('From', -1000, 1_000_000, 1),
@@ -18,6 +19,7 @@ const { SCHEMA, DEFAULTS } = parameters({
   card: oneOf('Card', ['usual', 'small'], 'usual'),
   some: whole('Only so many (0: all)', 0, 200, 0),
   only: missingCards('Only these cards'),
+  teach: yesNo('Backs that teach the game', false),
 });
 type P = typeof DEFAULTS;
 
@@ -99,6 +101,12 @@ export default sheetKind<P, readonly Card[]>({
     const each = p.only.length > 0 ? '' : `, ${p.copies} of each number`;
     return `${made.length} cards${each}.${turned.length > 0 ? ` Underlined so that they are not read upside down: ${turned.slice(0, 6).join(', ')}${turned.length > 6 ? ' …' : ''}.` : ''} Numerals ${Math.round(least)} mm high at least.`;
   },
+  teaches: (made, _p, rng) =>
+    byRule(
+      'hands',
+      made.map((c) => specials.find(([s]) => s === c.special)?.[2] ?? 'a number'),
+      rng,
+    ),
   draw: (made, p) => ({
     pieces: [
       {

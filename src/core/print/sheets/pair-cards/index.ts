@@ -2,13 +2,17 @@ import { DEFAULTS as FAMILY, type PairMemoryParameters, SCHEMA as FAMILY_SCHEMA 
 import { pairMemory } from '../../../mechanisms/pair-memory';
 import { pairsOf } from '../../../mechanisms/pair-memory/rules';
 import { denominatorOf, numeratorOf } from '../../../items/fraction';
+import { parameters, yesNo } from '../../../play/parameters';
 import { createRng, shuffle } from '../../../shared/rng';
 import type { Box } from '../../box';
 import { amount, type AmountLook, mostShown } from '../../pictures/amount';
 import { fractionText, pie } from '../../pictures/fraction';
 import { cardSizes, sheetKind } from '../../sheetKind';
+import { withRest } from '../../teachingDeck';
 
-type P = PairMemoryParameters;
+const own = parameters({ teach: yesNo('Backs that teach the game', false) });
+const DEFAULTS = { ...FAMILY, ...own.DEFAULTS };
+type P = PairMemoryParameters & typeof own.DEFAULTS;
 interface Card {
   readonly n: number;
   readonly look: P['firstLook'];
@@ -29,8 +33,8 @@ export default sheetKind<P, readonly Card[]>({
   about: 'Two cards that belong together by their sum, their difference, or as one amount in two looks.',
   group: 'cards',
   forFamilies: ['pair-memory', 'ask-for-cards'],
-  parametersSchema: FAMILY_SCHEMA,
-  example: FAMILY,
+  parametersSchema: { ...FAMILY_SCHEMA, properties: { ...FAMILY_SCHEMA.properties, ...own.SCHEMA.properties } },
+  example: DEFAULTS,
   check: (p) => {
     const problem = pairMemory.check(p);
     if (problem) return problem;
@@ -63,6 +67,22 @@ export default sheetKind<P, readonly Card[]>({
     return faults;
   },
   checked: (made, p) => `${made.length / 2} pairs, each found among all pairs of the rule; ${p.rows} rows of ${p.columns}.`,
+  // A pair to take; two that do not match; and its partner, found again.
+  teaches: (made, p, rng) => {
+    const allowed = new Set(pairsOf(p).map(([x, y]) => `${x} ${y}`));
+    const match = (x: Card, y: Card): boolean => allowed.has(`${x.n} ${y.n}`) || allowed.has(`${y.n} ${x.n}`);
+    const stranger = made.findIndex((c, i) => i > 3 && !match(made[2]!, c));
+    if (stranger < 0) return null;
+    return {
+      laid: 'rows',
+      order: withRest([0, 1, 2, stranger, 3], made.length, rng),
+      turns: [
+        { cards: 2, say: 'a pair, taken' },
+        { cards: 2, say: 'no pair, turned back' },
+        { cards: 1, say: 'belongs to 3' },
+      ],
+    };
+  },
   draw: (made, p) => ({
     pieces: [
       {

@@ -1,8 +1,14 @@
 import { denominatorOf, fractionCode, numeratorOf } from '../../../items/fraction';
 import { belongTogether, groupsOf, setSize } from '../../../mechanisms/sets-and-runs/rules';
-import { DEFAULTS, SCHEMA, type SetsParameters } from '../../../mechanisms/sets-and-runs/parameters';
+import { DEFAULTS as FAMILY, SCHEMA as FAMILY_SCHEMA, type SetsParameters } from '../../../mechanisms/sets-and-runs/parameters';
+import { parameters, yesNo } from '../../../play/parameters';
 import { drawShown, sayShown, type Shown } from '../../pictures/shown';
 import { cardSizes, sheetKind } from '../../sheetKind';
+import { withRest } from '../../teachingDeck';
+
+const own = parameters({ teach: yesNo('Backs that teach the game', false) });
+const DEFAULTS = { ...FAMILY, ...own.DEFAULTS };
+type P = SetsParameters & typeof own.DEFAULTS;
 
 interface Card {
   readonly group: number;
@@ -31,13 +37,13 @@ function shownOn(p: SetsParameters, group: number, face: 0 | 1 | 2): Shown {
   }
 }
 
-export default sheetKind<SetsParameters, readonly Card[]>({
+export default sheetKind<P, readonly Card[]>({
   id: 'set-cards',
   title: 'Cards of three',
   about: 'Three cards that show one amount, or three neighbours in a row of multiples.',
   group: 'cards',
   forFamilies: ['sets-and-runs'],
-  parametersSchema: SCHEMA,
+  parametersSchema: { ...FAMILY_SCHEMA, properties: { ...FAMILY_SCHEMA.properties, ...own.SCHEMA.properties } },
   example: DEFAULTS,
   check: (p) =>
     p.highest < p.lowest
@@ -59,6 +65,26 @@ export default sheetKind<SetsParameters, readonly Card[]>({
   },
   checked: (made, p) =>
     `${made.length} cards; ${p.cards === 'multiples-in-a-row' ? 'three of each number' : 'the three of each set were worked out anew and agree'}.`,
+  teaches: (made, p, rng) => {
+    const near = made.slice(0, 24);
+    const three = near.flatMap((x, i) =>
+      near
+        .slice(i + 1)
+        .flatMap((y, j) => near.slice(i + j + 2).flatMap((z, k) => (belongTogether(p, x, y, z) ? [[i, i + 1 + j, i + j + 2 + k]] : []))),
+    )[0];
+    const other = made.findIndex(
+      (c, i) => three !== undefined && !three.includes(i) && !belongTogether(p, made[three[0]!]!, made[three[1]!]!, c),
+    );
+    if (!three || other < 0) return null;
+    return {
+      laid: 'pile',
+      order: withRest([...three, other], made.length, rng),
+      turns: [
+        { cards: 3, say: 'three that belong together' },
+        { cards: 1, say: 'belongs to another three' },
+      ],
+    };
+  },
   draw: (made) => ({
     pieces: [
       {

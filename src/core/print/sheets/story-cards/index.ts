@@ -1,17 +1,33 @@
 import { storyCards } from '../../../mechanisms/story-cards';
 import { DEFAULTS as FAMILY, SCHEMA as FAMILY_SCHEMA } from '../../../mechanisms/story-cards/parameters';
-import { oneOf, parameters, whole } from '../../../play/parameters';
+import { oneOf, parameters, whole, yesNo } from '../../../play/parameters';
 import { below } from '../../../shared/rng';
 import { text } from '../../box';
 import { boxedParagraph, paragraph } from '../../letters';
 import { leastYoungText, sheetKind } from '../../sheetKind';
+import { byRule } from '../../teachingDeck';
 import { answerOf, giveAways, newStory } from './stories';
 
-const own = parameters({ count: whole('Stories', 1, 120, 12), print: oneOf('Print', ['read-aloud', 'to-read-alone'], 'read-aloud') });
+const own = parameters({
+  teach: yesNo('Backs that teach the game', false),
+  count: whole('Stories', 1, 120, 12),
+  print: oneOf('Print', ['read-aloud', 'to-read-alone'], 'read-aloud'),
+});
 const DEFAULTS = { ...own.DEFAULTS, ...FAMILY };
 type P = typeof DEFAULTS;
 type Made = readonly ReturnType<typeof newStory>[];
 const card = { w: 90, h: 62 } as const;
+/** What happens in a story, for whoever sorts them. */
+const situationWords: Readonly<Record<P['situations'][number], string>> = {
+  'add-to': 'something is added',
+  'take-from': 'something is taken',
+  together: 'parts and their whole',
+  compare: 'two are compared',
+  groups: 'equal groups',
+  'times-as-many': 'so many times as many',
+  'two-steps': 'two steps',
+  'left-over': 'something is left over',
+};
 /** Letters of a card that is read aloud, and of one that a child reads. */
 const sizes = { 'read-aloud': 16, 'to-read-alone': 18 } as const;
 const storyTries = 60;
@@ -55,6 +71,12 @@ export default sheetKind<P, Made>({
   },
   checked: (made, p) =>
     `${made.length} stories, all different, each worked out anew; letters of ${Math.max(leastYoungText, sizes[p.print])} points.`,
+  teaches: (made, _p, rng) =>
+    byRule(
+      'pile',
+      made.map((s) => situationWords[s.situation]),
+      rng,
+    ),
   draw: (made, p) => ({
     pieces: [
       {

@@ -3,13 +3,14 @@ import { DEFAULTS as FAMILY, SCHEMA as FAMILY_SCHEMA } from '../../../mechanisms
 import { deal, drawDecoy, newDealer, scaleOf, solveHand } from '../../../mechanisms/target-combine/rules';
 import type { Step } from '../../../mechanisms/target-combine/solver';
 import { operationSigns } from '../../../play/arithmetic';
-import { parameters, whole } from '../../../play/parameters';
+import { parameters, whole, yesNo } from '../../../play/parameters';
 import { type Box, circle, line, rect, text } from '../../box';
 import { fitted, paragraph } from '../../letters';
 import { numeral, written } from '../../pictures/numeral';
 import { sheetKind } from '../../sheetKind';
+import { byRule } from '../../teachingDeck';
 
-const own = parameters({ count: whole('Cards', 1, 60, 12) });
+const own = parameters({ count: whole('Cards', 1, 60, 12), teach: yesNo('Backs that teach the game', false) });
 const DEFAULTS = { ...own.DEFAULTS, ...FAMILY };
 type P = typeof DEFAULTS;
 interface Side {
@@ -76,6 +77,12 @@ export default sheetKind<P, readonly Card[]>({
   },
   checked: (made, p) =>
     `${made.length} cards, every one solved by going through all ways${p.twoOnACard ? '; of the two on a card exactly one works' : ''}; stars ${p.leastStars} to ${p.mostStars}.`,
+  teaches: (made, _p, rng) =>
+    byRule(
+      'pile',
+      made.map((c) => (c.stars === 1 ? 'one star' : `${c.stars} stars`)),
+      rng,
+    ),
   draw: (made, p) => ({
     pieces: [
       {

@@ -5,12 +5,19 @@ import { parameters, whole, yesNo } from '../../../play/parameters';
 import { type Box, rect, text } from '../../box';
 import { numeral } from '../../pictures/numeral';
 import { sheetKind } from '../../sheetKind';
+import { byRule } from '../../teachingDeck';
 import { boxesToWrite } from '../recording-sheet/boxesToWrite';
 import { asked, labelOf, type TaskCard, tasksOf } from './tasks';
 
-const own = parameters({ sheets: whole('Recording sheets', 0, 30, 3), strip: yesNo('Small, to fit a capsule', false) });
+const own = parameters({
+  sheets: whole('Recording sheets', 0, 30, 3),
+  strip: yesNo('Small, to fit a capsule', false),
+  teach: yesNo('Backs that teach the game', false),
+});
 const DEFAULTS = { ...own.DEFAULTS, ...FAMILY };
 type P = typeof DEFAULTS;
+
+const taskWords = { add: 'adding', subtract: 'taking away', multiply: 'times', divide: 'sharing out' } as const;
 
 export default sheetKind<P, readonly TaskCard[]>({
   id: 'task-cards',
@@ -34,6 +41,12 @@ export default sheetKind<P, readonly TaskCard[]>({
   },
   checked: (made, p) =>
     `${made.length} cards, each worked out anew; the boxes of the sheet carry the labels ${labelOf(0, p.labels)} to ${labelOf(made.length - 1, p.labels)}.`,
+  teaches: (made, _p, rng) =>
+    byRule(
+      'pile',
+      made.map((t) => taskWords[t.op]),
+      rng,
+    ),
   draw: (made, p) => ({
     pieces: [
       {
