@@ -2,8 +2,8 @@ import type { EvidenceWire } from '../../contract/wire/learners';
 import { type Fact, mixFacts } from '../../core/print/mixFacts';
 import { operationWords, operationHue } from '../../text/itemText';
 import { ObservedGrid, type ObservedCell } from '../../ui/charts/ObservedGrid';
-import { link } from '../shared/api';
 import panel from '../shared/panel.module.css';
+import { OwnCards } from './OwnCards';
 import { signOf } from '../shared/words';
 import styles from './learner.module.css';
 
@@ -31,7 +31,7 @@ const easy: Readonly<Record<(typeof grids)[number][0], readonly Fact[]>> = {
 };
 
 /** Facts that people noted, right or missed; nothing simulated. */
-export function FactsSeen({ evidence }: { evidence: readonly EvidenceWire[] }) {
+export function FactsSeen({ evidence, nickname }: { evidence: readonly EvidenceWire[]; nickname: string }) {
   const facts = new Map<string, { op: string; a: number; b: number; answers: boolean[] }>();
   const inOrder = [...evidence].filter((e) => !e.retracted).sort((x, y) => (x.at < y.at ? -1 : 1));
   for (const e of inOrder)
@@ -99,13 +99,17 @@ export function FactsSeen({ evidence }: { evidence: readonly EvidenceWire[] }) {
         const practise = own.filter((f) => !f.answers.at(-1) || f.answers.length < secureFrom).map((f): Fact => [f.a, f.b]);
         if (practise.length === 0) return null;
         const known = own.filter((f) => f.answers.at(-1) && f.answers.length >= secureFrom).map((f): Fact => [f.a, f.b]);
-        const cards = { operation: op, only: mixFacts(practise, known, easy[op]) };
+        const only = mixFacts(practise, known, easy[op]);
+        const wanted = new Set(practise.map((f) => f.join()));
         return (
-          <p key={op}>
-            <a href={link(`/prep/print?sheet=call-cards&with=${encodeURIComponent(JSON.stringify(cards))}`)}>
-              Print cards for {operationWords[op]}: these facts, two known to each, looking like everyone’s
-            </a>
-          </p>
+          <OwnCards
+            key={op}
+            learner={nickname}
+            operation={op}
+            title={operationWords[op]}
+            only={only}
+            practise={only.filter((f) => wanted.has(f.join()))}
+          />
         );
       })}
     </section>

@@ -105,7 +105,7 @@ function Learner({ id, first }: { id: string; first: string | null }) {
             <Legend />
           </section>
           <OpenNow estimates={all} next={next} skills={skills} ownGoals={l.withoutNorms} onFocus={setFocus} />
-          <FactsSeen evidence={evidence.data?.items ?? []} />
+          <FactsSeen evidence={evidence.data?.items ?? []} nickname={l.nickname} />
           <MapTable skills={skills} map={map} next={next} />
         </div>
         <aside className={styles.side}>

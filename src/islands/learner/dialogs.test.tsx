@@ -136,7 +136,7 @@ describe('a sheet of ten', () => {
 });
 
 describe('facts that were noted', () => {
-  it('become cards: what is to be practised, with two known ones to each, as a link to the desk', () => {
+  it('become cards: what is to be practised, with two known ones to each, how often they are met, and a link to the desk', async () => {
     const note = (a: number, b: number, correct: boolean, n: number) => ({
       id: `${a}-${b}-${n}`,
       at: `2026-11-0${n}T10:00:00Z`,
@@ -146,12 +146,55 @@ describe('facts that were noted', () => {
     const secure = [2, 3, 4].flatMap((n) => [note(5, 5, true, n), note(2, 1, true, n)]);
     show(
       <App>
-        <FactsSeen evidence={[...secure, note(8, 7, false, 5)] as never} />
+        <FactsSeen evidence={[...secure, note(8, 7, false, 5)] as never} nickname="Wren" />
       </App>,
     );
-    const address = new URL(screen.getByRole('link', { name: /^Print cards for / }).getAttribute('href')!, 'http://x');
+    const estimate = { mean: 0, standardError: 0 };
+    const counted = (a: number, b: number) => ({ op: 'add', a, b, result: a + b, unknown: 'result', rep: 'words' });
+    const simulated = {
+      seed: 1,
+      engine: 'e',
+      seats: 3,
+      turns: { ...estimate, quantiles: {} },
+      rounds: { ...estimate, quantiles: {} },
+      minuteHistogram: [],
+      outcomes: { wins: [], ties: 0, capped: 0, score: estimate },
+      measures: {},
+      measureErrors: {},
+      shares: {},
+      distinctFacts: 2,
+      doses: [],
+    };
+    // 60 of 180 chances of this seat in 100 games of 5 minutes: 1.2 of 3.6 in ten.
+    api().on('POST /simulations', {
+      ...simulated,
+      games: 100,
+      minutes: { mean: 5, standardError: 0.05 },
+      items: [
+        { ...counted(8, 7), seat: 0, count: 60 },
+        { ...counted(5, 5), seat: 0, count: 120 },
+        { ...counted(8, 7), seat: 1, count: 900 },
+      ],
+    });
+    await userEvent.click(screen.getByText(/^Cards for /));
+    const status = await screen.findByText((_, e) => e?.tagName === 'P' && (e.textContent ?? '').includes('meets about'));
+    expect(status.textContent).toContain('Wren meets about 1.2 chances of those to practise (± 0.2) among 4');
+    expect(api().asked.find((a) => a.path === '/simulations')?.body).toMatchObject({
+      mechanism: 'call-and-claim',
+      parameters: {
+        operation: 'add',
+        only: [
+          [8, 7],
+          [5, 5],
+          [2, 1],
+        ],
+      },
+      games: 2000,
+    });
+    const address = new URL(screen.getByRole('link', { name: /^Print these 3 cards/ }).getAttribute('href')!, 'http://x');
     expect(address.pathname).toBe('/prep/print');
     expect(address.searchParams.get('sheet')).toBe('call-cards');
+    expect(address.searchParams.get('for')).toBe('Wren');
     expect(JSON.parse(address.searchParams.get('with')!)).toEqual({
       operation: 'add',
       only: [

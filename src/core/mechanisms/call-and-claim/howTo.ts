@@ -1,9 +1,12 @@
+import { wholeResult } from '../../play/arithmetic';
 import { needed, type HowTo } from '../../play/howTo';
 import { fromTo, many, nameOf, signOf, smallerThan } from '../../play/say';
 import type { ClaimParameters } from './parameters';
 
 /** One fact of this version: first number, second number, result. */
 function factOf(p: ClaimParameters): [number, number, number] {
+  const [own] = p.only;
+  if (own) return [own[0], own[1], wholeResult(p.operation, own[0], own[1])];
   const x = Math.max(p.lowest, Math.round(p.highest * 0.7));
   const y = Math.max(p.lowest, 1, Math.round(p.highest * 0.4));
   if (p.operation === 'add') return [x, y, x + y];
@@ -18,7 +21,9 @@ export function howTo(p: ClaimParameters): HowTo {
   return {
     setUp: [
       `Lay ${many(p.laid, 'card')} face up so that everyone can reach them; the caller keeps the call cards.`,
-      `The facts are ${nameOf[p.operation]} facts with numbers from ${fromTo(p.lowest, p.highest)}.`,
+      p.only.length > 0
+        ? `There are ${many(p.only.length, 'fact')}, all ${nameOf[p.operation]}, on cards of their own.`
+        : `The facts are ${nameOf[p.operation]} facts with numbers from ${fromTo(p.lowest, p.highest)}.`,
     ],
     turn: [
       p.call === 'question' ? 'The caller reads a question, twice.' : 'The caller reads an answer, twice.',

@@ -1,4 +1,4 @@
-import { fourOperations } from '../../play/arithmetic';
+import { fourOperations, operationSigns, wholeResult } from '../../play/arithmetic';
 import { inOrder, sharedBy } from '../../play/refuse';
 import type { Mechanism } from '../mechanism';
 import { type ClaimParameters, DEFAULTS, SCHEMA } from './parameters';
@@ -25,10 +25,15 @@ export const callAndClaim: Mechanism<ClaimParameters> = {
   seats: { min: 1, max: 6 },
   extraMeasures: ['slowestShare', 'cutShort'],
   headStart: 'claims',
-  check: (p) => inOrder(p.lowest, p.highest, 'highest', 'number'),
+  check: (p) => {
+    const wrong = p.only.find(([a, b]) => wholeResult(p.operation, a, b) < 0);
+    if (!wrong) return inOrder(p.lowest, p.highest, 'highest', 'number');
+    const message = `${wrong[0]} ${operationSigns[p.operation]} ${wrong[1]} has no whole answer. Take it away, or turn its numbers round.`;
+    return { code: 'impossible-parameters', field: 'only', message };
+  },
   checkTable: (seats) => sharedBy(seats, ['form', 'ends', 'claims', 'laid', 'call']),
   channels: (_p, seats) => {
-    const high = Math.max(...seats.map((s) => s.parameters.highest));
+    const high = Math.max(...seats.flatMap((s) => [s.parameters.highest, ...s.parameters.only.flat()]));
     const spans = (op: string) => ({ a: [0, op === 'divide' ? high * high : 2 * high] as const, b: [0, high] as const });
     return [
       ...fourOperations.map((op) => ({ op, unknown: 'result' as const, rep: 'words' as const, ...spans(op) })),
@@ -39,5 +44,7 @@ export const callAndClaim: Mechanism<ClaimParameters> = {
   simultaneous: () => true,
   createTable,
   needs: () => [{ kind: 'call-cards', quantity: 1 }],
-  sheets: (p) => [{ sheet: 'call-cards', copies: 1, data: { operation: p.operation, low: p.lowest, high: p.highest, call: p.call } }],
+  sheets: (p) => [
+    { sheet: 'call-cards', copies: 1, data: { operation: p.operation, low: p.lowest, high: p.highest, call: p.call, only: p.only } },
+  ],
 };

@@ -1,5 +1,8 @@
 import { fourOperations } from '../../play/arithmetic';
-import { oneOf, parameters, whole } from '../../play/parameters';
+import { oneOf, pairs, parameters, whole } from '../../play/parameters';
+
+/** Numbers of a fact that is named by itself. */
+const mostOperand = 200;
 
 export const { SCHEMA, DEFAULTS } = parameters({
   operation: oneOf('Facts', fourOperations, 'add'),
@@ -12,5 +15,6 @@ export const { SCHEMA, DEFAULTS } = parameters({
   wait: whole('Seconds a player waits before claiming', 0, 30, 0),
   ends: oneOf('Ends at', ['claims', 'cards'], 'claims'),
   claims: whole('Claims to win', 2, 20, 10),
+  only: pairs('Only these facts', mostOperand, [], 60),
 });
 export type ClaimParameters = typeof DEFAULTS;

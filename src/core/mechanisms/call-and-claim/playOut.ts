@@ -1,7 +1,7 @@
 import { channelOfOperation } from '../../play/arithmetic';
 import { between } from '../../play/deck';
 import { settle, slips } from '../../play/outcome';
-import { type Rng, uniform } from '../../shared/rng';
+import { below, type Rng, uniform } from '../../shared/rng';
 import type { GameLog } from '../../simulate/gameLog';
 import { type PlayGame, type Seat, TURN_CAP } from '../mechanism';
 import type { ClaimParameters } from './parameters';
@@ -44,15 +44,21 @@ export function createTable(seats: readonly Player[]): PlayGame {
 /** How long this player needs for a call of their own range, in seconds; Infinity when the answer would be wrong. */
 function think(seat: Player, s: number, times: Float64Array, a: Int32Array, b: Int32Array, rng: Rng): void {
   const p = seat.parameters;
+  if (p.only.length > 0) [a[s], b[s]] = p.only[below(rng, p.only.length)]!;
+  else draw(p, s, a, b, rng);
+  // Gamma-like spread around the player's own mean: half fixed, half exponential (common practice, no source).
+  const own = p.seconds * (0.5 - 0.5 * Math.log(1 - uniform(rng)));
+  const looking = p.call === 'answer' ? 1.5 : 1;
+  times[s] = slips(seat, rng) ? Infinity : p.wait + own * looking * (0.7 + (0.3 * p.laid) / 8);
+}
+
+/** A fact of the player's range. */
+function draw(p: ClaimParameters, s: number, a: Int32Array, b: Int32Array, rng: Rng): void {
   const x = between(rng, p.lowest, p.highest);
   const y = between(rng, p.lowest, p.highest);
   const whole = p.operation === 'multiply' || p.operation === 'add';
   a[s] = whole ? x : p.operation === 'subtract' ? x + y : x * Math.max(1, y);
   b[s] = p.operation === 'divide' ? Math.max(1, y) : y;
-  // Gamma-like spread around the player's own mean: half fixed, half exponential (common practice, no source).
-  const own = p.seconds * (0.5 - 0.5 * Math.log(1 - uniform(rng)));
-  const looking = p.call === 'answer' ? 1.5 : 1;
-  times[s] = slips(seat, rng) ? Infinity : p.wait + own * looking * (0.7 + (0.3 * p.laid) / 8);
 }
 
 /** The first right claim takes the card; a slower player has met the fact only if nearly done. */
