@@ -1,7 +1,8 @@
 import { performance } from 'node:perf_hooks';
 import { sheetPdf } from '../src/adapters/pdf/sheetPdf';
 import { asWritten } from '../src/contract/countries';
-import { layOut, type SheetPage, type SheetRequest } from '../src/core/print/layOut';
+import { layOut } from '../src/core/print/layOut';
+import { type SheetPage, type SheetRequest } from '../src/core/print/sheetPage';
 import { sheetKindById, sheetKinds } from '../src/core/print/registry';
 
 const usual: Omit<SheetRequest, 'parameters'> = {

@@ -1,7 +1,7 @@
 import Ajv2020 from 'ajv/dist/2020.js';
 import type { ValidateFunction } from 'ajv';
 import type { Country } from '../core/play/country';
-import type { SheetRequest } from '../core/print/layOut';
+import type { SheetRequest } from '../core/print/sheetPage';
 import { sheetKindById } from '../core/print/registry';
 import type { SheetKind } from '../core/print/sheetKind';
 import { fail, ok, type Result } from '../core/shared/codes';

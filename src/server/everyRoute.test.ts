@@ -329,6 +329,19 @@ it('every route answers as described', async () => {
   const atOnce = await go('POST', '/sessions/now', { query: { wait: '60' }, body: { present: present.slice(0, 3), rounds: 1 } });
   await go('GET', '/plans/{id}', { path: `/plans/${atOnce.plan}` });
   const printable = (await go('GET', '/sheets')).items[0].id;
+  expect((await go('POST', '/plans/{id}/plan-b', { path: `/plans/${plan.id}/plan-b`, query: { wait: '60' } })).away.length).toBeGreaterThan(
+    0,
+  );
+  // A print that nobody waits for is a job; its file is fetched when it is done.
+  const print = await go('POST', '/printouts', { body: { sets: [{ sheet: printable }] }, query: { wait: '0' }, status: 202 });
+  for (let n = 0; n < 200; n++) {
+    const { status, result } = await go('GET', '/jobs/{id}', { path: `/jobs/${print.job}` });
+    if (status === 'done') expect(result).toEqual({ file: 'sheets.pdf', size: expect.any(Number) });
+    if (status === 'done') break;
+    await new Promise((r) => setTimeout(r, 50));
+  }
+  expect(await go('GET', '/jobs/{id}/file', { path: `/jobs/${print.job}/file` })).toMatch(/^%PDF-/);
+  await go('GET', '/jobs/{id}/file', { path: '/jobs/none/file', status: 404 });
   await go('POST', '/sheets/{id}/layout', { path: `/sheets/${printable}/layout`, body: { seed: 3 } });
   for (const [address, path, body] of [
     ['/sheets/{id}/pdf', `/sheets/${printable}/pdf`, { ink: 'thin' }],
@@ -336,7 +349,7 @@ it('every route answers as described', async () => {
     ['/bins/{id}/label', `/bins/${(await go('GET', '/bins')).items[0].id}/label`, { address: 'http://127.0.0.1' }],
     ['/plans/{id}/pack', `/plans/${plan.id}/pack`, {}],
   ] as const)
-    expect(await go('POST', address, { path, body })).toMatch(/^%PDF-/);
+    expect(await go('POST', address, { path, body, ...(path.endsWith('/pack') ? { query: { wait: '60' } } : {}) })).toMatch(/^%PDF-/);
   expect(await go('GET', '/term/sheet', { query: { paper: 'letter' } })).toMatch(/^%PDF-/);
   const onPaper = (await go('GET', '/variants', { query: { limit: '500' } })).items.find((v: any) => v.mechanism === 'sum-columns').id;
   await go('GET', '/variants/{id}/sheets', { path: `/variants/${onPaper}/sheets`, query: { players: '3' } });
@@ -345,6 +358,10 @@ it('every route answers as described', async () => {
   await go('PATCH', '/made/{id}', { path: `/made/${madeSet.id}`, body: { minutes: 12 } });
   expect((await go('GET', '/made')).total).toBe(1);
   await go('DELETE', '/made/{id}', { path: `/made/${madeSet.id}` });
+  const several = await go('POST', '/made/several', { body: { sets: [{ sheet: printable }, { sheet: printable, seed: 2 }] } });
+  expect((await go('GET', '/made')).total).toBe(2);
+  await go('POST', '/undo', { body: { change: several.change } });
+  expect((await go('GET', '/made')).total).toBe(0);
   await go('DELETE', '/plans/{id}', { path: `/plans/${atOnce.plan}` });
   const price = await go('POST', '/plans/{id}/price', { path: `/plans/${plan.id}/price`, query: { wait: '60' }, body: { aim: 'games' } });
   expect(price).toMatchObject({ aim: 'games', games: expect.any(Number), gamesWithout: expect.any(Number) });

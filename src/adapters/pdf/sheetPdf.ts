@@ -1,7 +1,7 @@
 import fontkit from '@pdf-lib/fontkit';
 import { degrees, LineCapStyle, PDFDocument, type PDFPage, type RGB, rgb } from 'pdf-lib';
 import { baselineOf, type Box, type Tone } from '../../core/print/box';
-import type { SheetPage } from '../../core/print/layOut';
+import type { SheetPage } from '../../core/print/sheetPage';
 import { tones } from '../../core/print/tones';
 import { Face } from './fontRuns';
 

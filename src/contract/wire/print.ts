@@ -1,5 +1,6 @@
 import { Type } from '@sinclair/typebox';
-import { duplexes, mostPages } from '../../core/print/layOut';
+import { mostPages } from '../../core/print/layOut';
+import { duplexes } from '../../core/print/sheetPage';
 import { inks } from '../../core/print/inks';
 import { paperIds } from '../../core/print/paper';
 import { rangeMarks } from '../../core/print/rangeMarks';

@@ -1,39 +1,14 @@
 import { fail, ok, type Problem, type Result } from '../shared/codes';
 import { createRng } from '../shared/rng';
-import type { Country } from '../play/country';
-import { type Box, line, mm, rect, shift, text, upsideDown } from './box';
-import { inInk, type Ink } from './inks';
-import { clipped, missingLetters } from './letters';
-import { blankEdge, pageArea, type Paper, papers } from './paper';
-import { hueOf, markBoxes, type RangeMark } from './rangeMarks';
-import { taught, taughtWords, type Teaching, teachingFaults } from './teachingDeck';
-import type { Drawing, Drawn, Form, Pieces, SheetKind } from './sheetKind';
-
-export const duplexes = ['none', 'long', 'short'] as const;
-export type Duplex = (typeof duplexes)[number];
-
-export interface SheetRequest {
-  readonly parameters: object;
-  readonly paper: Paper;
-  readonly seed: number;
-  readonly ink: Ink;
-  readonly duplex: Duplex;
-  readonly copies: number;
-  readonly form: Form;
-  readonly mark: RangeMark;
-  /** Millimetres between cards; 0 lets one cut part two of them. */
-  readonly gutter: number;
-  /** Whose set it is, in small letters at the foot. */
-  readonly label: string;
-  readonly country: Country;
-}
-
-export interface SheetPage {
-  readonly width: number;
-  readonly height: number;
-  readonly side: 'front' | 'back';
-  readonly boxes: readonly Box[];
-}
+import { shift } from './box';
+import { inInk } from './inks';
+import { missingLetters } from './letters';
+import { pageArea, papers } from './paper';
+import { drawingOf, filledSheets, pieceSheet } from './pieceSheets';
+import { footOf } from './sheetFoot';
+import type { SheetPage, SheetRequest } from './sheetPage';
+import { taught, taughtWords, teachingFaults } from './teachingDeck';
+import type { Drawn, SheetKind, Teaching } from './sheetKind';
 
 export interface SheetLayout {
   readonly kind: string;
@@ -55,12 +30,6 @@ export const mostPieces = 1200;
 export const mostPages = 150;
 /** Seeds tried before a set is refused. */
 const tries = 12;
-
-const markLength = 3;
-const markGap = 0.8;
-/** Room above the first row and below the last one: cut marks and the line at the foot. */
-const topRoom = blankEdge + markLength + markGap + 0.2;
-const footRoom = blankEdge + 8.4;
 
 /**
  * Lays out a sheet: makes its content, judges it, and draws it as boxes in millimetres. The same request gives the same boxes.
@@ -129,16 +98,13 @@ function drawPages(
       return tooMany(
         `That makes ${pieces + count} pieces; ${mostPieces} are the most of one go. Take fewer copies or a smaller range, and print twice.`,
       );
-    const grid = gridOf(set, asked);
-    if (!grid) return tooMany(`A piece of ${set.w} by ${set.h} mm does not fit on ${papers[asked.paper].title}.`);
+    const filled = filledSheets(set, asked);
+    if (!filled) return tooMany(`A piece of ${set.w} by ${set.h} mm does not fit on ${papers[asked.paper].title}.`);
     pieces += count;
-    const aPage = grid.columns * grid.rows;
-    for (let first = 0; first < count; first += aPage) {
-      const here = Math.min(aPage, count - first);
-      const rows = Math.ceil(here / grid.columns);
-      cuts += cutsOf(grid, rows);
-      pages.push(pieceSheet(set, grid, asked, first, here, 'front'));
-      if (set.back && asked.duplex !== 'none') pages.push(pieceSheet(set, grid, asked, first, here, 'back'));
+    for (const sheet of filled) {
+      cuts += sheet.cuts;
+      pages.push(pieceSheet(set, sheet, asked, 'front'));
+      if (set.back && asked.duplex !== 'none') pages.push(pieceSheet(set, sheet, asked, 'back'));
     }
   }
   if (drawn.whole) {
@@ -168,15 +134,6 @@ function drawPages(
   return ok({ pages: finished, pieces: pieces || fronts, sheets: fronts, cuts });
 }
 
-const drawingOf = (asked: SheetRequest, w: number, h: number): Drawing => ({
-  paper: asked.paper,
-  large: asked.form === 'large',
-  twoSided: asked.duplex !== 'none',
-  country: asked.country,
-  w,
-  h,
-});
-
 /** Sheets, pieces to cut apart and cuts of what would be drawn; pages that stay whole have no pieces. */
 export function pagesOf(
   drawn: Drawn,
@@ -184,136 +141,13 @@ export function pagesOf(
 ): { readonly sheets: number; readonly pieces: number; readonly cuts: number } {
   let [sheets, pieces, cuts] = [0, 0, 0];
   for (const set of drawn.pieces ?? []) {
-    const grid = gridOf(set, asked);
-    if (!grid) continue;
-    const count = set.count * asked.copies;
-    const aPage = grid.columns * grid.rows;
-    pieces += count;
-    for (let first = 0; first < count; first += aPage) {
-      sheets++;
-      cuts += cutsOf(grid, Math.ceil(Math.min(aPage, count - first) / grid.columns));
-    }
+    const filled = filledSheets(set, asked);
+    if (!filled) continue;
+    pieces += set.count * asked.copies;
+    sheets += filled.length;
+    cuts += filled.reduce((n, f) => n + f.cuts, 0);
   }
   return { sheets: sheets + (drawn.whole?.count ?? 0) * asked.copies, pieces, cuts };
-}
-
-interface Grid {
-  readonly columns: number;
-  readonly rows: number;
-  readonly w: number;
-  readonly h: number;
-  readonly gutter: number;
-  readonly x: number;
-  readonly y: number;
-}
-
-/** How much larger pieces are in the large form. */
-const largeBy = 1.45;
-
-function gridOf(set: Pick<Pieces, 'w' | 'h'>, asked: Pick<SheetRequest, 'paper' | 'form' | 'gutter'>): Grid | null {
-  const { w: width, h: height } = papers[asked.paper];
-  const side = blankEdge + markLength + markGap;
-  const roomW = width - 2 * side;
-  const roomH = height - topRoom - footRoom;
-  const grow = asked.form === 'large' ? Math.min(largeBy, roomW / set.w, roomH / set.h) : 1;
-  const [w, h] = [mm(set.w * grow), mm(set.h * grow)];
-  const columns = Math.floor((roomW + asked.gutter + 0.001) / (w + asked.gutter));
-  const rows = Math.floor((roomH + asked.gutter + 0.001) / (h + asked.gutter));
-  if (columns < 1 || rows < 1) return null;
-  const across = columns * w + (columns - 1) * asked.gutter;
-  const down = rows * h + (rows - 1) * asked.gutter;
-  return { columns, rows, w, h, gutter: asked.gutter, x: mm((width - across) / 2), y: mm(topRoom + (roomH - down) / 2) };
-}
-
-/** Cuts from edge to edge of the paper; with room between the pieces each of them has four of its own. */
-const cutsOf = (g: Grid, rows: number): number => (g.gutter > 0 ? 2 * g.columns + 2 * rows : g.columns + 1 + rows + 1);
-
-function pieceSheet(set: Pieces, g: Grid, asked: SheetRequest, first: number, here: number, side: SheetPage['side']): SheetPage {
-  const { w: width, h: height } = papers[asked.paper];
-  const boxes: Box[] = [];
-  const at = drawingOf(asked, g.w, g.h);
-  const xs = new Set<number>();
-  const ys = new Set<number>();
-  for (let i = 0; i < here; i++) {
-    const n = (first + i) % set.count;
-    const x = mm(g.x + (i % g.columns) * (g.w + g.gutter));
-    const y = mm(g.y + Math.floor(i / g.columns) * (g.h + g.gutter));
-    for (const edge of [x, mm(x + g.w)]) xs.add(edge);
-    for (const edge of [y, mm(y + g.h)]) ys.add(edge);
-    if (side === 'front') {
-      boxes.push({ kind: 'card', x, y, w: g.w, h: g.h, frame: true });
-      if (set.outlined !== false) boxes.push(rect(x, y, g.w, g.h, { line: 'pale', width: 0.15, frame: true }));
-      boxes.push(...shift([...set.face(n, at), ...(set.marked ? cornerMarks(asked.mark, g) : [])], x, y));
-    } else {
-      const face = backOf(set, n, asked, at, g);
-      // A sheet turned about its long edge shows each column on the other side; about its short edge, each row.
-      const long = asked.duplex === 'long';
-      const [bx, by] = long ? [mm(width - x - g.w), y] : [x, mm(height - y - g.h)];
-      boxes.push({ kind: 'card', x: bx, y: by, w: g.w, h: g.h, frame: true });
-      boxes.push(...shift(long ? face : upsideDown(face, g.w, g.h), bx, by));
-    }
-  }
-  if (side === 'front') boxes.push(...cutMarks(xs, ys));
-  return { width, height, side, boxes };
-}
-
-/** The mark of a range in two corners, right way up from both sides of a table. */
-function cornerMarks(mark: RangeMark, g: Pick<Grid, 'w' | 'h'>): Box[] {
-  const s = Math.min(6, g.w / 9);
-  const one = markBoxes(mark, 3, 3, s);
-  return [...one, ...upsideDown(one, g.w, g.h)];
-}
-
-function backOf(set: Pieces, n: number, asked: SheetRequest, at: Drawing, g: Grid): Box[] {
-  const own = set.back!(n, at);
-  if (asked.mark === 'none') return own;
-  // Where the face has no room for it, the mark stands in a corner of the back.
-  if (!set.marked) return [...own, ...markBoxes(asked.mark, 4, g.h - 10, Math.min(6, g.h / 6))];
-  const s = Math.min(g.w, g.h) * 0.3;
-  return [
-    rect(3, 3, g.w - 6, g.h - 6, { line: hueOf[asked.mark], width: 0.6, frame: true }),
-    ...markBoxes(asked.mark, (g.w - s) / 2, (g.h - s) / 2, s),
-    ...own,
-  ];
-}
-
-function cutMarks(xs: ReadonlySet<number>, ys: ReadonlySet<number>): Box[] {
-  const [left, right] = [Math.min(...xs), Math.max(...xs)];
-  const [top, bottom] = [Math.min(...ys), Math.max(...ys)];
-  const style = { line: 'soft', width: 0.2, frame: true } as const;
-  const cut = (x1: number, y1: number, x2: number, y2: number): Box => ({ ...line(x1, y1, x2, y2, style), kind: 'cut' });
-  return [
-    ...[...xs].flatMap((x) => [
-      cut(x, top - markGap - markLength, x, top - markGap),
-      cut(x, bottom + markGap, x, bottom + markGap + markLength),
-    ]),
-    ...[...ys].flatMap((y) => [
-      cut(left - markGap - markLength, y, left - markGap, y),
-      cut(right + markGap, y, right + markGap + markLength, y),
-    ]),
-  ];
-}
-
-const rulerMm = 50;
-const inchMm = 25.4;
-
-/** The check ruler, and what the sheet is so that a lost one can be printed again. */
-function footOf(kind: Pick<SheetKind, 'title'>, asked: SheetRequest, seed: number, sheet: number, of: number): Box[] {
-  const { w, h } = papers[asked.paper];
-  const x = 14;
-  const y = h - blankEdge - 1;
-  const style = { line: 'soft', width: 0.25, frame: true } as const;
-  const ticks = Array.from({ length: 6 }, (_, i) => line(x + 10 * i, y, x + 10 * i, y - (i % 5 === 0 ? 2 : 1.2), style));
-  const inches = [0, 1, 2].map((i) => line(x + inchMm * i, y, x + inchMm * i, y + 0.9, style));
-  const words = [kind.title, asked.label, `seed ${seed}`, `${sheet} of ${of}`].filter(Boolean).join(' · ');
-  const size = 7;
-  return [
-    line(x, y, x + Math.max(rulerMm, 2 * inchMm), y, style),
-    ...ticks,
-    ...inches,
-    text(x + 2 * inchMm + 1.5, y - 2.6, 40, 3, '50 mm · 2 in', size, { align: 'start', fill: 'soft', frame: true }),
-    text(w - 14 - 110, y - 2.6, 110, 3, clipped(words, 108, size), size, { align: 'end', fill: 'soft', frame: true }),
-  ];
 }
 
 const lettersProblem = (letters: readonly string[]): Problem => ({

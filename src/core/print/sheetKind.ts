@@ -5,7 +5,6 @@ import type { Problem } from '../shared/codes';
 import type { Rng } from '../shared/rng';
 import type { Box } from './box';
 import type { Paper } from './paper';
-import type { Teaching } from './teachingDeck';
 
 /** How a sheet comes: usual, large and uncluttered, or without what would be read. */
 export const forms = ['usual', 'large', 'blank'] as const;
@@ -56,6 +55,19 @@ export interface Whole {
 export interface Drawn {
   readonly pieces?: readonly Pieces[];
   readonly whole?: Whole;
+}
+
+/** One of the first turns: how many cards it takes, and what is seen in it. */
+export interface TaughtTurn {
+  readonly cards: number;
+  readonly say: string;
+}
+/** An order of all cards, by index, whose first turns show each rule once; the rest lies as it falls. */
+export interface Teaching {
+  /** Dealt into hands, drawn from a pile, or laid out in rows. */
+  readonly laid: 'hands' | 'pile' | 'rows';
+  readonly order: readonly number[];
+  readonly turns: readonly TaughtTurn[];
 }
 
 /**

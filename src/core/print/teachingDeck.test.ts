@@ -1,9 +1,11 @@
 import { describe, expect, it } from 'vitest';
 import { asWritten } from '../../contract/countries';
 import { createRng } from '../shared/rng';
-import { layOut, type SheetRequest } from './layOut';
+import type { Teaching } from './sheetKind';
+import { layOut } from './layOut';
+import { type SheetRequest } from './sheetPage';
 import { sheetKindById, sheetKinds } from './registry';
-import { byRule, type Teaching, teachingFaults, taughtWords } from './teachingDeck';
+import { byRule, teachingFaults, taughtWords } from './teachingDeck';
 
 const request = (parameters: object, more: Partial<SheetRequest> = {}): SheetRequest => ({
   parameters: { ...parameters, teach: true },

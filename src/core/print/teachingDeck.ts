@@ -1,27 +1,14 @@
 import { type Rng, shuffle } from '../shared/rng';
 import { type Box, circle, text } from './box';
 import { boxedParagraph } from './letters';
-import type { Drawing, Pieces } from './sheetKind';
-
-/** One of the first turns: how many cards it takes, and what is seen in it. */
-export interface TaughtTurn {
-  readonly cards: number;
-  readonly say: string;
-}
-/** An order of all cards, by index, whose first turns show each rule once; the rest lies as it falls. */
-export interface Teaching {
-  /** Dealt into hands, drawn from a pile, or laid out in rows. */
-  readonly laid: keyof typeof howLaid;
-  readonly order: readonly number[];
-  readonly turns: readonly TaughtTurn[];
-}
+import type { Drawing, Pieces, TaughtTurn, Teaching } from './sheetKind';
 
 const howLaid = {
   hands:
     'Stack the cards by {these numbers}, 1 on top, and deal them one at a time. In the first turns everybody plays the lowest of these numbers.',
   pile: 'Stack the cards by {these numbers}, 1 on top. The first turns take them in this order.',
   rows: 'Lay the cards face down in rows by {these numbers}. The first turns open them in this order.',
-} as const;
+} as const satisfies Record<Teaching['laid'], string>;
 
 /** Turns that somebody new still keeps in mind (common practice, no source). */
 export const mostTaught = 3;

@@ -2,10 +2,8 @@ import type { LearnerWire } from '../../contract/wire/learners';
 import { useMutation } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
 import { ladderOf } from '../../core/mastery/nextSupport';
-import { sheetItems } from '../../core/skills/sheetItems';
-import type { Item } from '../../core/items/item';
-import { itemText, questionText } from '../../text/itemText';
-import { canBeWritten } from '../../text/onASheet';
+import { questionText } from '../../text/itemText';
+import { canBeWritten, questionsOf, sheetOfQuestions } from '../../text/onASheet';
 import { Button } from '../../ui/Button';
 import { Dialog } from '../../ui/Dialog';
 import { Field } from '../../ui/Field';
@@ -18,9 +16,6 @@ import { useSupportTitle } from '../shared/useSupportTitle';
 import { useWriteKey } from '../shared/useWriteKey';
 import styles from './learner.module.css';
 
-const itemsAsked = 10;
-/** What comes into the box of a question: what an item's sentence has in brackets. */
-const answerOf = (i: Item): string => /\[(.+?)\]/.exec(itemText(i))?.[1] ?? String(i.result);
 /** Facts that a grid can show later on. */
 const factOps = ['add', 'subtract', 'multiply', 'divide'];
 
@@ -47,17 +42,7 @@ export function SheetDialog({
   const key = useWriteKey();
   const title = useSupportTitle();
   const s = skills.byId.get(chosen)!;
-  const items = useMemo((): Item[] => {
-    const seen = new Set<string>();
-    return sheetItems(s, skills.list, itemsAsked * 2, draw)
-      .filter((i) => {
-        const text = questionText(i);
-        if (text === null || seen.has(text)) return false;
-        seen.add(text);
-        return true;
-      })
-      .slice(0, itemsAsked);
-  }, [s, skills, draw]);
+  const items = useMemo(() => questionsOf(s, skills.list, draw), [s, skills, draw]);
   const right = [...answers.values()].filter(Boolean).length;
   const save = useMutation({
     mutationFn: () =>
@@ -83,7 +68,7 @@ export function SheetDialog({
     mutationFn: () =>
       fileOf('POST /sheets/{id}/pdf', {
         params: { id: 'question-sheet' },
-        body: { parameters: { title: s.title, questions: items.map((i) => questionText(i)!), answers: items.map(answerOf) } },
+        body: { parameters: sheetOfQuestions(s.title, items), label: learner.nickname },
       }),
     onSuccess: (file) => saveFile(file, `sheet-${chosen}.pdf`),
   });

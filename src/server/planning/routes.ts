@@ -95,7 +95,7 @@ export const planningRoutes = serve(plansWire, {
     const { missing: _, considered: __, ...request } = plan.request;
     const present: string[] = body.present ?? request.present;
     const rounds = body.rounds ?? request.rounds;
-    const everybody = body.everybody ?? request.everybody;
+    const everybody = body.everybody ?? request.everybody?.filter((e) => e.round < rounds);
     const without = new Set(body.withoutGames ?? request.withoutGames ?? []);
     const locks = (body.locks ?? plan.locks).filter(
       (k: { learner: string; round: number; game: string }) => k.round < rounds && present.includes(k.learner) && !without.has(k.game),
@@ -118,7 +118,7 @@ export const planningRoutes = serve(plansWire, {
         ...(body.timesEach === undefined ? {} : { timesEach: body.timesEach }),
         ...(body.withoutGames === undefined ? {} : { withoutGames: body.withoutGames }),
         ...(body.grownUp === undefined ? {} : { grownUp: body.grownUp }),
-        ...(everybody ? { everybody: everybody.filter((e) => e.round < rounds) } : {}),
+        ...(everybody ? { everybody } : {}),
       },
       today,
       now,

@@ -1,11 +1,13 @@
 import { eq } from 'drizzle-orm';
 import { codeOf } from '../../adapters/qr/codeOf';
 import { type Label, labelPages } from '../../core/print/pack/binLabel';
-import type { SheetPage } from '../../core/print/layOut';
+import type { RangeMark } from '../../core/print/rangeMarks';
+import { sheetKindById } from '../../core/print/registry';
+import type { SheetPage } from '../../core/print/sheetPage';
 import type { Paper } from '../../core/print/paper';
 import { hereOf } from '../../core/materials/onHand';
 import type { Db } from '../db/db';
-import { bins, games, kinds, variants } from '../db/schema';
+import { bins, games, kinds, madeSets, variants } from '../db/schema';
 import { notFound } from '../http/problemError';
 import { countryOf } from '../shared/country';
 import { titles } from '../shared/titles';
@@ -27,9 +29,10 @@ export function binLabel(
     .where(eq(games.binId, id))
     .all()
     .filter((g) => g.retiredAt === null);
+  const made = db.select().from(madeSets).all();
   const things = db.select().from(kinds).where(eq(kinds.binId, id)).all();
   const counted = things.map((k) => (k.told === 'number' ? `${hereOf(k)} × ${k.title.toLowerCase()}` : k.title.toLowerCase()));
-  const bags = here.map((g): Label => {
+  const bags = here.flatMap((g): Label[] => {
     const own = db
       .select()
       .from(variants)
@@ -39,12 +42,24 @@ export function binLabel(
     const needs = new Map<string, number>();
     for (const v of own) for (const m of materialsOf(db, v.id)) needs.set(m.kind, Math.max(needs.get(m.kind) ?? 0, m.quantity));
     const contents = [...needs].map(([kind, n]) => `${n} × ${title.kind(kind).toLowerCase()}`);
-    return { title: g.title, contents: contents.length > 0 ? contents : ['what its box says'], code: codeOf(`${base}/shelf/${g.id}`) };
+    const code = codeOf(`${base}/shelf/${g.id}`);
+    const one: Label = { title: g.title, contents: contents.length > 0 ? contents : ['what its box says'], code, mark: 'none' };
+    // A set that was made with a mark has a bag of its own, which carries it.
+    const marked = own.flatMap((v) => {
+      const sets = made.filter((m) => m.variantId === v.id && m.mark !== 'none');
+      return [...new Set(sets.map((m) => m.mark))].map((mark): Label => ({
+        title: `${g.title}, ${v.title}`,
+        contents: sets.filter((m) => m.mark === mark).map((m) => `${m.pieces} × ${sheetKindById(m.sheet)?.title.toLowerCase() ?? m.sheet}`),
+        code,
+        mark: mark as RangeMark,
+      }));
+    });
+    return [one, ...marked];
   });
   return {
     title: bin.title,
     pages: labelPages(
-      { title: bin.title, contents: [...here.map((g) => g.title), ...counted], code: codeOf(`${base}/shelf?bin=${bin.id}`) },
+      { title: bin.title, contents: [...here.map((g) => g.title), ...counted], code: codeOf(`${base}/shelf?bin=${bin.id}`), mark: 'none' },
       bags,
       asked.paper ?? countryOf(db).paper,
     ),

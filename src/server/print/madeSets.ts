@@ -29,7 +29,8 @@ export function ownPace(db: Db): number {
 }
 
 /** Minutes a set takes here, about; half a minute at least. */
-export const minutesHere = (pace: number, work: Omit<SheetWork, 'teaches'>): number => Math.max(0.5, Math.round(2 * pace * minutesOfWork([work])) / 2);
+export const minutesHere = (pace: number, work: Omit<SheetWork, 'teaches'>): number =>
+  Math.max(0.5, Math.round(2 * pace * minutesOfWork([work])) / 2);
 
 export const madeList = (db: Db) =>
   db

@@ -199,6 +199,15 @@ describe('labels', () => {
     for (let i = 0; i < width * rows; i++) for (let c = 0; c < 3; c++) pixels[4 * i + c] = picture[start + 3 * i + c]!;
     expect(jsQR(pixels, width, rows)?.data).toBe(`http://192.168.1.20:4399/shelf?bin=${bin.id}`);
     expect((await post('/bins/no-bin/label', {})).status).toBe(404);
+    // A set that was made with a mark has a bag of its own, which says whose it is.
+    const bagged = place.db.select().from(games).where(eq(games.binId, bin.id)).all()[0]!;
+    const version = place.db.select().from(variants).where(eq(variants.gameId, bagged.id)).all()[0]!;
+    await post('/made', { sheet: 'number-cards', mark: 'kite', variant: version.id });
+    await post('/made', { sheet: 'number-cards', seed: 2, variant: version.id });
+    const marked = read((await post(`/bins/${bin.id}/label`, {})).body).text.replace(/\s+/g, ' ');
+    expect(marked).toContain(`${bagged.title}, ${version.title}`.slice(0, 20));
+    expect(marked).toContain('40 × number');
+    expect(marked.match(/40 × number/g)).toHaveLength(1);
   });
   const readableName = (): string => 'label-1.ppm';
 });
@@ -218,6 +227,10 @@ describe('a session on paper', () => {
     });
     const pack = read((await post(`/plans/${plan.id}/pack?wait=60`, {})).body);
     for (const words of ['Session', 'Round 1', 'Round 2', 'Gather', 'Wren', 'When time is up', 'Ask:']) expect(pack.text).toContain(words);
+    // On the back of the plan: what to do when something goes wrong; on every card the number that leads to its page.
+    for (const words of ['Plan B', 'is away', 'are away', 'Ten minutes fewer', 'Tick one sign', `strip ${plan.number}-1-1`])
+      expect(pack.text).toContain(words);
+    expect(pack.text.match(/strip \d+-\d+-\d+/g)).toHaveLength(plan.rounds.flatMap((r: any) => r.tables).length);
     for (const t of plan.rounds.flatMap((r: any) => r.tables)) expect(pack.text).toContain(t.title);
     for (const v of plan.rounds.flatMap((r: any) => r.tables.flatMap((t: any) => t.seats.map((s: any) => s.variant))))
       place.db.insert(prepTicks).values({ variantId: v, step: '0', tickedAt: now }).onConflictDoNothing().run();
@@ -225,6 +238,10 @@ describe('a session on paper', () => {
     const everything = read((await post(`/plans/${plan.id}/pack?wait=60`, { everything: true, ink: 'thin' })).body);
     expect(ready.pages).toBeLessThanOrEqual(pack.pages);
     expect(everything.pages).toBeGreaterThanOrEqual(pack.pages);
+    // Nobody was looked at yet: with everything comes a sheet of ten for each, its answers at the end; else only for who has a round alone.
+    for (const who of ['Wren', 'Fern', 'Moss']) expect(everything.text).toContain(`Answers: check-in sheet for ${who}`);
+    const alone = new Set(plan.rounds.flatMap((r: any) => r.resting));
+    expect(pack.text.match(/Answers: check-in sheet/g)?.length ?? 0).toBe(alone.size);
     // Pictures stand on the card of a table where somebody is below seven, and on no other.
     const [first] = (await ask('GET', `/plans/${plan.id}/how-to?today=${today}`)).body.items.filter(
       (r: any) => r.howTo?.pictures.length > 0,

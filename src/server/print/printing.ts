@@ -1,5 +1,6 @@
 import { type AskedSheet, sheetRequest } from '../../contract/sheetRequest';
-import type { SheetLayout, SheetPage, SheetRequest } from '../../core/print/layOut';
+import type { SheetLayout } from '../../core/print/layOut';
+import type { SheetPage, SheetRequest } from '../../core/print/sheetPage';
 import type { SheetKind } from '../../core/print/sheetKind';
 import type { PrintTask } from '../../workers/node/messages';
 import type { Db } from '../db/db';

@@ -1,8 +1,10 @@
 import type { AskedSheet } from '../../contract/sheetRequest';
 import { cautionsOnce } from '../../core/safety/hazards';
-import { type PackTable, packPages, keyPages, type SessionPack } from '../../core/print/pack/sessionPack';
+import { packPages, keyPages, type SessionPack } from '../../core/print/pack/sessionPack';
+import type { PackTable } from '../../core/print/pack/tableCard';
 import type { Ink } from '../../core/print/inks';
-import type { SheetLayout, SheetPage } from '../../core/print/layOut';
+import type { SheetLayout } from '../../core/print/layOut';
+import type { SheetPage } from '../../core/print/sheetPage';
 import type { Paper } from '../../core/print/paper';
 import { sheetKindById } from '../../core/print/registry';
 import { stepsOf } from '../../core/materials/gettingReady';
@@ -16,21 +18,21 @@ import { kinds, learners } from '../db/schema';
 import { ProblemError } from '../http/problemError';
 import { gatherList } from '../prep/gatherList';
 import { stepsDone } from '../prep/prepTicks';
-import type { PlanBWire } from '../../contract/wire/plans';
 import { stripNumber } from '../../core/print/pack/stripNumber';
-import type { Country } from '../../core/play/country';
 import type { Job } from '../jobs/jobList';
 import type { PlanRow } from '../planning/planById';
 import { planBWire } from '../planning/planBWire';
 import { thenOf } from '../planning/thenOf';
 import { wirePlan } from '../planning/wirePlan';
 import { countryOf } from '../shared/country';
-import { type Titles, titles } from '../shared/titles';
+import { titles } from '../shared/titles';
 import { forTables } from '../shelf/howToRoutes';
 import { variantById } from '../shelf/shelfRows';
 import { helpWords } from '../../text/sentences';
 import { graphOf } from '../db/graphOf';
+import { checkIns } from './checkIns';
 import { dayText } from './dayText';
+import { planBOn, sayOf } from './planBOn';
 import { neededSheets } from './neededSheets';
 import { layouts } from './printing';
 
@@ -112,7 +114,7 @@ export async function sessionPack(
     asked,
     paper,
   );
-  const { made, refused } = await laidOut(db, wanted.sets);
+  const { made, refused } = await laidOut(db, [...wanted.sets, ...checkIns(db, row, asked, paper, today)]);
   const list = gatherList(db, row);
   const pack: SessionPack = {
     title: 'Session',
@@ -139,32 +141,6 @@ export async function sessionPack(
   return {
     title: `session-${plan.date}`,
     parts: [{ pages: packPages(pack, paper) }, ...made.map((m) => m.set), { pages: keyPages(pack, paper) }],
-  };
-}
-
-const sayOf = (lines: readonly { readonly text: string }[] | undefined): string => (lines ?? []).map((s) => s.text).join(' ');
-
-/** Plan B as it stands on the back of the plan; nothing where it could not be worked out. */
-function planBOn(b: PlanBWire | null, title: Titles, dates: Country['dates']): Pick<SessionPack, 'planB' | 'planBMade'> {
-  if (!b) return { planB: [], planBMade: '' };
-  const texts = (of: { readonly say: readonly { readonly text: string }[] }): string[] => of.say.map((s) => s.text);
-  return {
-    planBMade: `What changes, with as few seats moved as can be; calculated on ${dayText(b.madeOn, dates)} from the plan as it stood.`,
-    planB: [
-      ...b.away.map((a) => ({
-        when: `${a.learners.map(title.learner).join(' and ')} ${a.learners.length > 1 ? 'are' : 'is'} away`,
-        say: texts(a),
-      })),
-      ...b.without.map((w) => ({ when: `Something of ${w.title} is missing`, say: texts(w) })),
-      ...(b.shorter
-        ? [
-            {
-              when: `Ten minutes fewer: ${b.shorter.count} ${b.shorter.count === 1 ? 'round' : 'rounds'} of ${b.shorter.minutes} minutes`,
-              say: texts(b.shorter),
-            },
-          ]
-        : []),
-    ],
   };
 }
 

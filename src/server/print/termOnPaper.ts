@@ -1,5 +1,5 @@
 import { termSheet } from '../../core/print/pack/termSheet';
-import type { SheetPage } from '../../core/print/layOut';
+import type { SheetPage } from '../../core/print/sheetPage';
 import type { Paper } from '../../core/print/paper';
 import { daysBetween } from '../../core/shared/days';
 import type { Db } from '../db/db';

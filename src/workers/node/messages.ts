@@ -3,7 +3,7 @@ import type { PlanInstance, Schedule } from '../../core/planning/instance';
 import type { PlanningInput } from '../../core/planning/planTerm';
 import type { Found } from '../../core/planning/searchFrom';
 import type { Coverable } from '../../core/recommend/mostCovered';
-import type { SheetPage, SheetRequest } from '../../core/print/layOut';
+import type { SheetPage, SheetRequest } from '../../core/print/sheetPage';
 import type { Problem } from '../../core/shared/codes';
 import type { SeatRequest } from '../../core/simulate/seats';
 import type { Precision } from '../../core/simulate/simulation';

@@ -1,8 +1,9 @@
 import { type Box, line, rect } from '../box';
-import type { SheetPage } from '../layOut';
+import type { SheetPage } from '../sheetPage';
 import { boxedParagraph, fitted } from '../letters';
 import { type Paper, papers } from '../paper';
 import { shift } from '../box';
+import { markBoxes, type RangeMark } from '../rangeMarks';
 
 /** Dark squares of a code by row and column. */
 export type Code = readonly (readonly boolean[])[];
@@ -12,6 +13,8 @@ export interface Label {
   /** What lies in it, with counts. */
   readonly contents: readonly string[];
   readonly code: Code;
+  /** The mark of the range whose set lies in it; none where the game is of one range. */
+  readonly mark: RangeMark;
 }
 
 const large = { w: 180, h: 84 } as const;
@@ -37,7 +40,10 @@ function label(l: Label, { w, h }: { readonly w: number; readonly h: number }): 
     rect(0, 0, w, h, { line: 'pale', width: 0.2 }),
     fitted(5, 4, room, h * 0.24, l.title, { bold: true, most: 34, align: 'start' }),
     line(5, h * 0.31, 5 + room, h * 0.31, { line: 'soft', width: 0.3 }),
-    ...boxedParagraph(5, h * 0.34, room, h * 0.6, listed.join('\n'), 13, 7, { align: 'start' }),
+    ...boxedParagraph(l.mark === 'none' ? 5 : 18, h * 0.34, room - (l.mark === 'none' ? 0 : 13), h * 0.6, listed.join('\n'), 13, 7, {
+      align: 'start',
+    }),
+    ...markBoxes(l.mark, 5, h - 13, 10),
     ...codeBoxes(l.code, w - code - 3, (h - code) / 2, code),
   ];
 }

@@ -1,5 +1,5 @@
 import { type Box, line, shift, text } from '../box';
-import type { SheetPage } from '../layOut';
+import type { SheetPage } from '../sheetPage';
 import { paragraph } from '../letters';
 import { blankEdge, margin, type Paper, papers } from '../paper';
 

@@ -1,5 +1,5 @@
 import { rect } from '../box';
-import type { SheetPage } from '../layOut';
+import type { SheetPage } from '../sheetPage';
 import type { Paper } from '../paper';
 import { type Block, bookPages, gap, rule, stacked, textWidthOf, words } from './bookPages';
 
