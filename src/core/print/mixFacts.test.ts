@@ -23,6 +23,7 @@ describe('facts for a set of one’s own', () => {
         expect(new Set(mixed.map(String)).size).toBe(mixed.length);
         const fresh = mixed.filter((f) => practise.some((p) => String(p) === String(f)));
         if (practise.length > 0) expect(fresh.length).toBeGreaterThan(0);
+        expect(fresh.length).toBeLessThanOrEqual(Math.max(1, Math.floor(most / 3)));
         for (const f of mixed) expect([...practise, ...known, ...easy].map(String)).toContain(String(f));
       }),
     );

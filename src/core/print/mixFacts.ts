@@ -25,6 +25,8 @@ export function mixFacts(practise: readonly Fact[], known: readonly Fact[], easy
     return some;
   };
   const asked = take(practise, Math.max(1, Math.floor(most / (knownBeside + 1))));
+  // What waits to be practised is no easy fact, whoever lists it as one.
+  for (const f of practise) taken.add(keyOf(f));
   const room = asked.length * knownBeside;
   const beside = take(known, room);
   beside.push(...take(easy, room - beside.length));

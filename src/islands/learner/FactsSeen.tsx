@@ -22,7 +22,7 @@ const grids = [
 ] as const;
 
 /** Facts that fill up a set where few are known yet. */
-const small = [1, 2, 3, 4].flatMap((a) => [1, 2].map((b): Fact => [a, b]));
+const small = [1, 2, 3].flatMap((b) => [1, 2, 3, 4, 5, 6].map((a): Fact => [a, b]));
 const easy: Readonly<Record<(typeof grids)[number][0], readonly Fact[]>> = {
   add: small,
   subtract: small.map(([a, b]): Fact => [a + b, b]),
@@ -96,7 +96,11 @@ export function FactsSeen({ evidence, nickname }: { evidence: readonly EvidenceW
       )}
       {grids.map(([op]) => {
         const own = [...facts.values()].filter((f) => f.op === op);
-        const practise = own.filter((f) => !f.answers.at(-1) || f.answers.length < secureFrom).map((f): Fact => [f.a, f.b]);
+        // Missed ones first, then those that were right too seldom to be sure of.
+        const practise = [
+          ...own.filter((f) => !f.answers.at(-1)),
+          ...own.filter((f) => f.answers.at(-1) && f.answers.length < secureFrom),
+        ].map((f): Fact => [f.a, f.b]);
         if (practise.length === 0) return null;
         const known = own.filter((f) => f.answers.at(-1) && f.answers.length >= secureFrom).map((f): Fact => [f.a, f.b]);
         const only = mixFacts(practise, known, easy[op]);

@@ -125,7 +125,7 @@ export function GameNeeds({
                     .filter((v) => v.game === g.id)
                     .map((v) => (
                       <option key={v.id} value={v.id}>
-                        {v.title}
+                        {g.title}: {v.title}
                       </option>
                     ))}
                 </optgroup>
@@ -166,7 +166,7 @@ export function GameNeeds({
       {needs.data && list('All it needs', needs.data.items)}
       {needs.data && needs.data.items.length > 0 && versions.length > 1 && (
         <p>
-          <Button kind="plain" disabled={gathering} onClick={() => void everyVersion()}>
+          <Button kind="plain" className={styles.startAligned} disabled={gathering} onClick={() => void everyVersion()}>
             {gathering ? 'Gathering …' : `A set for each of its ${versions.length} versions, each with its own shape`}
           </Button>
         </p>
