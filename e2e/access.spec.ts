@@ -79,6 +79,7 @@ const pages = (): [string, string][] => [
   ['the days ahead', '/prep?ahead'],
   ['the printer’s desk', '/prep/print'],
   ['play', '/play'],
+  ['notes from paper', '/play/strips'],
   ['review', '/review'],
   ['not there', '/learners/nobody-of-that-name'],
   ['no such page', '/nowhere'],

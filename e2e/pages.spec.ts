@@ -19,6 +19,7 @@ const places = [
   '/prep',
   '/prep/print',
   '/play',
+  '/play/strips',
   '/review',
 ];
 

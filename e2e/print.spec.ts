@@ -55,3 +55,39 @@ test('what cannot be printed is said at once, and the last good sheet stays', as
   await expect(page.getByRole('alert')).toContainText('The range runs backwards: 1 to -3.');
   await expect(page.getByRole('img', { name: /Number cards/ })).toBeVisible();
 });
+
+test('a session goes on paper with its plan B, and comes back from its strips', async ({ page, request }) => {
+  test.setTimeout(180_000);
+  const { items: kinds } = await (await request.get('/api/v1/kinds?limit=500')).json();
+  await request.put(at('/api/v1/kinds'), { data: { things: kinds.map((k: { id: string }) => ({ id: k.id, told: 'plenty' })) } });
+  for (const nickname of ['Ash', 'Bay', 'Cob', 'Dot'])
+    expect((await request.post(at('/api/v1/learners'), { data: { nickname, born: '2017-03' } })).ok()).toBe(true);
+  const asked = { present: ['ash', 'bay', 'cob', 'dot'], rounds: 2, minutes: 15, tables: 2, helpers: 2, seconds: 0.2, date: today };
+  const made = await (await request.post(at('/api/v1/plans?wait=60'), { data: asked })).json();
+
+  // Plan B is worked out, and a button does what it says.
+  await page.goto(at('/prep'));
+  await page.getByRole('button', { name: 'Plan B' }).click();
+  const planB = page.getByRole('region', { name: 'Plan B' });
+  await expect(planB.getByText('Somebody is away')).toBeVisible({ timeout: 60_000 });
+  await expect(planB.getByRole('button', { name: /^Plan it so/ }).first()).toBeVisible();
+  await fileOf(page, () => page.getByRole('button', { name: 'Session on paper' }).click());
+  await planB.getByRole('button', { name: /^Plan it so: \d round/ }).click();
+  await page.waitForURL(/\/plan\/.+/, { timeout: 60_000 });
+  const short = (await (await request.get(at(`/api/v1/plans/${made.id}`))).json()).request;
+  expect(short.rounds * short.minutes).toBeLessThanOrEqual(20);
+
+  // The number on a strip, typed where one goes anywhere, opens its line; a key a child takes the signs.
+  await page.getByRole('button', { name: /^Go to/ }).click();
+  await page.keyboard.type(`${made.number}-1-1`);
+  await page.getByText(`Strip ${made.number}-1-1: key in what was noted`).click();
+  const first = page.getByRole('group', { name: new RegExp(`strip ${made.number}-1-1$`) }).first();
+  await expect(first).toBeFocused();
+  await page.keyboard.press('3');
+  await page.keyboard.press('1');
+  await page.getByRole('button', { name: 'Keep 2 notes' }).click();
+  await expect(page.getByText('2 notes are kept.')).toBeVisible();
+  const kept = await (await request.get(at(`/api/v1/evidence?session=${made.id}`))).json();
+  expect(kept.items.map((e: { result: string }) => e.result).sort()).toEqual(['alone', 'stuck']);
+  expect((await (await request.get(at(`/api/v1/plans/${made.id}`))).json()).playedAt).not.toBeNull();
+});

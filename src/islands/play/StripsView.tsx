@@ -1,9 +1,8 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useRef, useState } from 'react';
-import type { PlanWire, SeatWire, TableWire } from '../../contract/wire/plans';
+import type { PlanWire } from '../../contract/wire/plans';
 import { readStrip, stripNumber } from '../../core/print/pack/stripNumber';
 import { noteResults } from '../../core/print/pictures/noteSign';
-import { resultWords } from '../../text/sentences';
 import { Button } from '../../ui/Button';
 import { Empty, Failure, Loading } from '../../ui/Empty';
 import { LinkButton } from '../../ui/LinkButton';
@@ -16,6 +15,9 @@ import { useSkills } from '../shared/useSkills';
 import { useSupportTitle } from '../shared/useSupportTitle';
 import { dayWords, pageToday } from '../shared/words';
 import { forgetNotes, type Kept, keepNotes, noteOf, notesToSend, placeOf, readKept, type SeatNote } from './keptNotes';
+import { JumpTo, whatStrip } from './JumpTo';
+import { Strip } from './Strip';
+import { type Row, rowsOf } from './stripRows';
 import styles from './strips.module.css';
 
 export default function StripsView({ plan, strip }: { plan: string | null; strip: string | null }) {
@@ -25,8 +27,6 @@ export default function StripsView({ plan, strip }: { plan: string | null; strip
     </App>
   );
 }
-
-const whatStrip = 'The number stands at the top right of a table card, as in 37-2-1: session, round, table.';
 
 /** The session that a strip, an address or the calendar points to. */
 function Choose({ plan, strip }: { plan: string | null; strip: string | null }) {
@@ -58,33 +58,6 @@ function Choose({ plan, strip }: { plan: string | null; strip: string | null }) 
       </Empty>
     );
   return <Session key={chosen.id} id={chosen.id} plans={all} at={read} />;
-}
-
-interface Row {
-  readonly key: string;
-  readonly round: number;
-  readonly table: number;
-  readonly of: TableWire;
-  readonly seat: SeatWire;
-  /** That note would change most of what comes next. */
-  readonly first: boolean;
-}
-
-/** The children to look at first, table by table as the cards lie, then all others in the same order. */
-function rowsOf(plan: PlanWire): Row[] {
-  const all = plan.rounds.flatMap((r, round) =>
-    r.tables.flatMap((of, table) =>
-      of.seats.map((seat): Row => ({
-        key: `${round}|${table}|${seat.learner}`,
-        round,
-        table,
-        of,
-        seat,
-        first: of.lookFor === seat.learner,
-      })),
-    ),
-  );
-  return [...all.filter((r) => r.first), ...all.filter((r) => !r.first)];
 }
 
 function Session({ id, plans, at }: { id: string; plans: Parameters<typeof PlanPicker>[0]['plans']; at: ReturnType<typeof readStrip> }) {
@@ -266,116 +239,5 @@ function Strips({
         </Button>
       </footer>
     </div>
-  );
-}
-
-/** One child at one table, as on paper. */
-function Strip({
-  row,
-  strip,
-  begins,
-  name,
-  step,
-  tool,
-  note,
-  sent,
-  onChange,
-  onKey,
-}: {
-  row: Row;
-  strip: string;
-  begins: boolean;
-  name: string;
-  step: string;
-  tool: string | null;
-  note: SeatNote;
-  sent: SeatNote['result'];
-  onChange: (part: Partial<SeatNote>) => void;
-  onKey: (e: React.KeyboardEvent) => void;
-}) {
-  return (
-    <div
-      className={styles.row}
-      data-row
-      data-begins={begins}
-      tabIndex={0}
-      role="group"
-      aria-label={`${name}, strip ${strip}`}
-      onKeyDown={onKey}
-    >
-      <span className={styles.strip}>{begins ? strip : ''}</span>
-      <span className={styles.game}>{begins ? row.of.title : ''}</span>
-      <b>{name}</b>
-      <span className={panel.soft}>{step}</span>
-      {sent ? (
-        <span className={styles.sent}>
-          <NoteSign result={sent} /> noted: {resultWords[sent]} · <a href={link(`/learners/${row.seat.learner}`)}>change it there</a>
-        </span>
-      ) : (
-        <span className={styles.signs}>
-          {noteResults.map((result) => (
-            <button
-              key={result}
-              type="button"
-              tabIndex={-1}
-              aria-pressed={note.result === result}
-              aria-label={`${name}: ${resultWords[result]}`}
-              title={resultWords[result]}
-              onClick={() => onChange({ result: note.result === result ? null : result })}
-            >
-              <NoteSign result={result} />
-            </button>
-          ))}
-          {tool && (
-            <button
-              type="button"
-              tabIndex={-1}
-              className={styles.tool}
-              aria-pressed={note.support !== null}
-              onClick={() => onChange({ support: note.support ? null : row.seat.tool })}
-            >
-              with {tool}
-            </button>
-          )}
-        </span>
-      )}
-    </div>
-  );
-}
-
-/** The number on a strip, typed in, goes to its line. */
-function JumpTo({ onJump }: { onJump: (typed: string) => boolean }) {
-  const [typed, setTyped] = useState('');
-  const [wrong, setWrong] = useState(false);
-  return (
-    <form
-      className={styles.jump}
-      onSubmit={(e) => {
-        e.preventDefault();
-        const found = onJump(typed);
-        setWrong(!found);
-        if (found) setTyped('');
-      }}
-    >
-      <label>
-        Strip{' '}
-        <input
-          value={typed}
-          size={8}
-          placeholder="37-2-1"
-          aria-invalid={wrong}
-          aria-describedby={wrong ? 'no-strip' : undefined}
-          onChange={(e) => {
-            setTyped(e.target.value);
-            setWrong(false);
-          }}
-        />
-      </label>
-      {wrong && (
-        <span id="no-strip" role="alert" className={styles.wrong}>
-          No such strip. {whatStrip}
-        </span>
-      )}
-    </form>
   );
 }
