@@ -1,3 +1,4 @@
+/* eslint-disable @typescript-eslint/no-explicit-any -- answers are read as a foreign script would: without types. */
 import { afterAll, afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { eq } from 'drizzle-orm';
 import { kinds, planBs, plans } from '../db/schema';
@@ -34,9 +35,7 @@ describe('plan B of a session', () => {
     expect(status).toBe(200);
     expect(body.away).toHaveLength(3);
     expect(body.away[2].learners).toEqual([...body.away[0].learners, ...body.away[1].learners]);
-    // eslint-disable-next-line @typescript-eslint/no-explicit-any
     const games = new Set(plan.rounds.flatMap((r: any) => r.tables.map((t: any) => t.game)));
-    // eslint-disable-next-line @typescript-eslint/no-explicit-any
     expect(new Set(body.without.map((w: any) => w.game))).toEqual(games);
     // Twice fifteen less ten: twice ten, or one of fifteen.
     expect([
@@ -60,6 +59,23 @@ describe('plan B of a session', () => {
     const { body } = await planB(plan.id);
     expect(JSON.stringify(body)).not.toContain('wren');
     expect(place.db.select().from(planBs).all()).toMatchObject([{ version: again.version }]);
+  });
+
+  it('is worked out by itself a while after a session was saved or changed, and for no session that is over', async () => {
+    const past = (await ask('POST', `/plans?${day}`, { ...asked, date: '2026-11-09' })).body;
+    const plan = await planned();
+    const stored = () => place.db.select().from(planBs).all();
+    expect(stored()).toEqual([]);
+    await expect.poll(stored, { timeout: 60_000, interval: 250 }).toMatchObject([{ planId: plan.id, version: plan.version }]);
+    const seats = (t: any) => t.seats.map((s: any) => ({ learner: s.learner, variant: s.variant }));
+    const rounds = plan.rounds.map((r: any) => ({
+      tables: r.tables.map((t: any) => ({ game: t.game, seats: seats(t) })),
+      resting: r.resting,
+    }));
+    const body = { version: plan.version, locks: [], rounds };
+    const edited = (await ask('PUT', `/plans/${plan.id}?${day}`, body)).body;
+    await expect.poll(stored, { timeout: 60_000, interval: 250 }).toMatchObject([{ planId: plan.id, version: edited.version }]);
+    expect(past.number).toBe(1);
   });
 
   it('forgets a child with everything else of it', async () => {

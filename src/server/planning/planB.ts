@@ -60,10 +60,11 @@ export function planBSoon(db: Db, id: string, today: string): void {
   }
   const timer = setTimeout(() => {
     const plan = db.$client.open ? db.select().from(plans).where(eq(plans.id, id)).get() : undefined;
-    if (!plan || plan.playedAt || plan.date < today || planBNow(db, plan)) return;
     const entry = soon.get(id)!;
+    const done = (): void => void (soon.get(id) === entry && soon.delete(id));
+    if (!plan || plan.playedAt || plan.date < today || planBNow(db, plan)) return done();
     entry.job = startPlanB(db, plan, today);
-    void entry.job.finished.then(() => soon.get(id) === entry && soon.delete(id));
+    void entry.job.finished.then(done);
   }, quietMs);
   timer.unref();
   soon.set(id, { timer, job: null });

@@ -258,6 +258,12 @@ describe('a session on paper', () => {
     place.db.update(variants).set({ mechanism: 'track-race', parameters: track }).where(eq(variants.id, played)).run();
     const partly = read((await post(`/plans/${plan.id}/pack?wait=60`, { everything: true })).body);
     expect(partly.text.replace(/\s+/g, ' ')).toMatch(/Not printed: track board for .*901 spaces do not fit on one page/);
+    // A name that no face can print is said too.
+    expect(partly.text).not.toContain('come as dots');
+    place.db.update(learners).set({ nickname: '山' }).where(eq(learners.id, 'moss')).run();
+    expect(read((await post(`/plans/${plan.id}/pack?wait=60`, {})).body).text.replace(/\s+/g, ' ')).toContain(
+      'Not printed: one name in other than Latin',
+    );
     // What a child may see carries no marks and no percentages.
     expect(ready.text).not.toMatch(/\d ?%|grade|worst|best/i);
   });

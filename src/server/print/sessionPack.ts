@@ -6,6 +6,7 @@ import type { Ink } from '../../core/print/inks';
 import type { SheetLayout } from '../../core/print/layOut';
 import type { SheetPage } from '../../core/print/sheetPage';
 import type { Paper } from '../../core/print/paper';
+import { missingLetters } from '../../core/print/letters';
 import { sheetKindById } from '../../core/print/registry';
 import { stepsOf } from '../../core/materials/gettingReady';
 import { mechanismById } from '../../core/mechanisms/registry';
@@ -135,13 +136,23 @@ export async function sessionPack(
     ...planBOn(trouble, title, countryOf(db).dates),
     cautions: cautionsOnce(list.bins.flatMap((b) => b.items.flatMap((it) => it.caution ?? []))),
     sets: made.map(({ set, laid }) => `${nameOf(set)} (${laid.sheets})`),
-    refused: [...wanted.refused, ...refused],
+    refused: [...wanted.refused, ...refused, ...lettersMissing(tables.flatMap((t) => [t.title, ...t.seats.map((s) => s.name)]))],
     keys: made.flatMap(({ set, laid }) => (laid.key && laid.key.length > 0 ? [{ title: nameOf(set), lines: laid.key }] : [])),
   };
   return {
     title: `session-${plan.date}`,
     parts: [{ pages: packPages(pack, paper) }, ...made.map((m) => m.set), { pages: keyPages(pack, paper) }],
   };
+}
+
+/** Names in letters that no bundled face has come as dots; that is said rather than found out at the table. */
+function lettersMissing(names: readonly string[]): string[] {
+  const odd = names.filter((n) => missingLetters(n).length > 0);
+  return odd.length === 0
+    ? []
+    : [
+        `${new Set(odd).size === 1 ? 'one name' : `${new Set(odd).size} names`} in other than Latin or Cyrillic letters, which come as dots. Write them by hand.`,
+      ];
 }
 
 const nameOf = (set: AskedSheet): string => `${sheetKindById(set.sheet)!.title.toLowerCase()} for ${set.label ?? ''}`;
