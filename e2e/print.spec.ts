@@ -79,7 +79,7 @@ test('a session goes on paper with its plan B, and comes back from its strips', 
 
   // The number on a strip, typed where one goes anywhere, opens its line; a key a child takes the signs.
   await page.getByRole('button', { name: /^Go to/ }).click();
-  await page.keyboard.type(`${made.number}-1-1`);
+  await page.getByRole('combobox', { name: 'Go to' }).fill(`${made.number}-1-1`);
   await page.getByText(`Strip ${made.number}-1-1: key in what was noted`).click();
   const first = page.getByRole('group', { name: new RegExp(`strip ${made.number}-1-1$`) }).first();
   await expect(first).toBeFocused();
