@@ -79,7 +79,8 @@ export function PlanB({ plan: id }: { plan: string }) {
       <h2>Plan B</h2>
       <p className={panel.soft}>
         What changes when something goes wrong, with as few seats moved as can be; calculated on {dayWords(b.madeOn)} from the plan as it
-        stands. It is printed on the back of the plan.
+        stands. Who is missed most stands first, by what the others lose and by the seats that change. It is printed on the back of the
+        plan.
       </p>
       <div className={styles.troubles}>
         <div>
