@@ -114,9 +114,8 @@ const plan = obj({
 
 export type PlanWire = Static<typeof plan>;
 
-/** What to do when something goes wrong, each in sentences. */
-/** A sentence for each move; its round, where it is about one. */
-const answerB = { say: arr(obj({ round: nullable(int), text: str })), unseated: int } as const;
+/** What to do when something goes wrong: a sentence for each move, with its round where it is about one; how many seats change. */
+const answerB = { say: arr(obj({ round: nullable(int), text: str })), changes: int, unseated: int } as const;
 const planB = obj({
   madeOn: day,
   /** The two whose absence costs the others most, and then both at once. */

@@ -3,6 +3,7 @@ import { shippedGraph } from '../../contract/shippedData';
 import { learnerNeeds } from '../recommend/learnerNeeds';
 import { knownFrom } from '../recommend/knownFrom.testing';
 import type { Offer } from '../recommend/offer';
+import { offerOf } from '../recommend/offer.testing';
 import { togetherAt } from './togetherAt';
 
 const graph = shippedGraph();
@@ -12,28 +13,8 @@ const child = (id: string, age: number, open: string, held = 0.4) => {
   all[at(open)] = held;
   return learnerNeeds(graph, { id, nickname: id, age, framework: 'us', supported: false }, knownFrom(all));
 };
-const offer = (variant: string, doses: Record<string, number>, more: Partial<Offer> = {}): Offer => {
-  const array = new Float64Array(graph.skills.length);
-  for (const [k, v] of Object.entries(doses)) array[at(k)] = v;
-  return {
-    variant,
-    game: variant.split('/')[0]!,
-    title: variant,
-    gameTitle: variant,
-    mixClass: 'one',
-    mechanism: null,
-    parameters: {},
-    players: [2, 3],
-    ages: [5, 11],
-    minutes: 12,
-    helper: 'nearby',
-    preparationMinutes: 0,
-    materials: [],
-    doses: array,
-    source: 'calculated',
-    ...more,
-  };
-};
+const offer = (variant: string, doses: Record<string, number>, more: Partial<Offer> = {}): Offer =>
+  offerOf(variant, doses, { players: [2, 3], ages: [5, 11], ...more });
 const lantern = [offer('lantern/tens', { 'make-ten': 15 }), offer('lantern/tables', { 'times-2': 15 })];
 
 describe('who can sit together, and for which game', () => {

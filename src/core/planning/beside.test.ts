@@ -4,6 +4,7 @@ import { shippedGraph } from '../../contract/shippedData';
 import { knownFrom } from '../recommend/knownFrom.testing';
 import { learnerNeeds, type LearnerNeeds } from '../recommend/learnerNeeds';
 import type { Offer } from '../recommend/offer';
+import { offerOf } from '../recommend/offer.testing';
 import { buildSession, type SessionSettings } from './buildSession';
 import { checkPlan } from './checkPlan';
 import type { SolveModel } from './linearModel';
@@ -14,23 +15,8 @@ const graph = shippedGraph();
 let solve: SolveModel;
 beforeAll(async () => void (solve = await loadSolver()));
 
-const offer = (game: string, skill: string): Offer => ({
-  variant: `${game}-v`,
-  game,
-  title: game,
-  gameTitle: game,
-  mixClass: game,
-  mechanism: null,
-  parameters: {},
-  players: [2, 4],
-  ages: [4, 12],
-  minutes: 12,
-  helper: 'alone',
-  preparationMinutes: 0,
-  materials: [],
-  doses: Float64Array.from(graph.skills, (s) => (s.id === skill ? 14 : 0)),
-  source: 'declared',
-});
+const offer = (game: string, skill: string): Offer =>
+  offerOf(`${game}-v`, { [skill]: 14 }, { game, mixClass: game, helper: 'alone', source: 'declared' });
 /** One game each: for little ones sums within five, for older ones products. */
 const offers = [offer('lamps', 'add-in-5'), offer('relay', 'times-6-9')];
 const child = (id: string, age: number, held: boolean): LearnerNeeds =>

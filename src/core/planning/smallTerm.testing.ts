@@ -1,28 +1,20 @@
 import { shippedGraph } from '../../contract/shippedData';
 import type { Standing } from '../mastery/standing';
 import { knownFrom } from '../recommend/knownFrom.testing';
+import { offerOf } from '../recommend/offer.testing';
 import type { PlanningInput } from './planTerm';
 
 export const graph = shippedGraph();
-export const doses = (of: Record<string, number>): Float64Array => Float64Array.from(graph.skills, (s) => of[s.id] ?? 0);
-export const offer = (game: string, of: Record<string, number>, more: object = {}): PlanningInput['offers'][number] => ({
-  variant: `${game}-v`,
-  game,
-  title: game,
-  gameTitle: game,
-  mixClass: game,
-  mechanism: null,
-  parameters: {},
-  players: [2, 4],
-  ages: [5, 9],
-  minutes: 12,
-  helper: 'nearby',
-  preparationMinutes: 0,
-  materials: [{ kind: game === 'bees' || game === 'lamps' ? 'deck' : 'die', quantity: 1 }],
-  doses: doses(of),
-  source: 'calculated',
-  ...more,
-});
+export const offer = (game: string, doses: Record<string, number>, more: object = {}): PlanningInput['offers'][number] =>
+  offerOf(`${game}-v`, doses, {
+    game,
+    title: game,
+    gameTitle: game,
+    mixClass: game,
+    ages: [5, 9],
+    materials: [{ kind: game === 'bees' || game === 'lamps' ? 'deck' : 'die', quantity: 1 }],
+    ...more,
+  });
 export const held = [
   'count-to-10',
   'see-to-5',

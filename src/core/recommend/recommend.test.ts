@@ -4,6 +4,7 @@ import { shippedGraph } from '../../contract/shippedData';
 import { closeness, fitOf, learnerNeeds, type LearnerNeeds, successAt } from './learnerNeeds';
 import { knownFrom } from './knownFrom.testing';
 import type { Offer } from './offer';
+import { offerOf } from './offer.testing';
 import { openGaps } from './openGaps';
 import { mainSkill, recommend, type RecommendOptions } from './recommend';
 import { expectedSuccess, gainOf, gateOf, valueOf } from './valueOf';
@@ -18,28 +19,8 @@ function learner(id: string, held: readonly string[], growing: readonly string[]
   for (const g of growing) known[at(g)] = 0.55;
   return learnerNeeds(graph, { id, nickname: id, age, framework: 'us', supported }, knownFrom(known));
 }
-function offer(variant: string, doses: Record<string, number>, more: Partial<Offer> = {}): Offer {
-  const array = new Float64Array(graph.skills.length);
-  for (const [k, v] of Object.entries(doses)) array[at(k)] = v;
-  return {
-    variant,
-    game: variant.split('/')[0]!,
-    title: variant,
-    gameTitle: variant,
-    mixClass: 'one',
-    mechanism: null,
-    parameters: {},
-    players: [2, 4],
-    ages: [5, 9],
-    minutes: 12,
-    helper: 'nearby',
-    preparationMinutes: 0,
-    materials: [],
-    doses: array,
-    source: 'calculated',
-    ...more,
-  };
-}
+const offer = (variant: string, doses: Record<string, number>, more: Partial<Offer> = {}): Offer =>
+  offerOf(variant, doses, { ages: [5, 9], ...more });
 const options: RecommendOptions = { minutes: 15, limit: 10, stock: null, daysSincePlayed: new Map() };
 const ways = ['parts-6-7', 'parts-8-9'];
 const base = ['count-to-10', 'see-to-5', 'count-to-20', 'parts-to-5', 'count-on-from', 'pairs-of-10', 'ten-and-some', 'add-in-5', ...ways];

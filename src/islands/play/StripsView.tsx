@@ -18,6 +18,7 @@ import { forgetNotes, type Kept, keepNotes, noteOf, notesToSend, placeOf, readKe
 import { JumpTo, whatStrip } from './JumpTo';
 import { Strip } from './Strip';
 import { type Row, rowsOf } from './stripRows';
+import { WhoNotes } from './WhoNotes';
 import styles from './strips.module.css';
 
 export default function StripsView({ plan, strip }: { plan: string | null; strip: string | null }) {
@@ -220,12 +221,7 @@ function Strips({
       </div>
       <footer className={styles.foot}>
         <label>
-          seen by{' '}
-          <select value={role} onChange={(e) => setRole(e.target.value as Kept['role'])}>
-            <option value="helper">a helper</option>
-            <option value="organiser">the organiser</option>
-            <option value="parent">a parent</option>
-          </select>
+          seen by <WhoNotes role={role} onChange={setRole} />
         </label>
         {plan.playedAt === null && (
           <label>

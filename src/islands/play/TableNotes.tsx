@@ -15,6 +15,7 @@ import { forgetNotes, type Kept, keepNotes, noteOf, notesToSend, placeOf, readKe
 import { AtThisTable, type TableRules } from './AtThisTable';
 import { AndThen } from '../shared/AndThen';
 import { RoundTimer } from './RoundTimer';
+import { WhoNotes } from './WhoNotes';
 import styles from './play.module.css';
 
 const tools = ['bead-frame', 'hundred-chart', 'number-line'];
@@ -175,15 +176,7 @@ export function TableNotes({
         <span>
           Next: <b>{next}</b>
         </span>
-        <select
-          aria-label="Who notes"
-          value={kept.role}
-          onChange={(e) => setKept(keepNotes(place, { ...kept, role: e.target.value as Kept['role'] }))}
-        >
-          <option value="helper">a helper</option>
-          <option value="organiser">the organiser</option>
-          <option value="parent">a parent</option>
-        </select>
+        <WhoNotes label="Who notes" role={kept.role} onChange={(role) => setKept(keepNotes(place, { ...kept, role }))} />
         <Button kind="main" disabled={send.isPending} onClick={() => send.mutate()}>
           Done here
         </Button>

@@ -18,6 +18,13 @@ interface Trouble {
   readonly minutes?: number;
 }
 
+/** What an absence costs the others, in both things it is ranked by. */
+function costWords({ lost, changes }: PlanBWire['away'][number]): string {
+  const seats = changes > 0 ? `${changes} ${changes === 1 ? 'seat changes' : 'seats change'}` : '';
+  if (lost <= 0.005) return seats && `${seats}; the others lose next to nothing of what the plan is worth.`;
+  return `The others lose ${percent(lost)} of what the plan is worth${seats && `; ${seats}`}.`;
+}
+
 /** What to do when somebody is away, a game is not complete or time is short; and to do it. */
 export function PlanB({ plan: id }: { plan: string }) {
   const tell = useTell();
@@ -86,14 +93,7 @@ export function PlanB({ plan: id }: { plan: string }) {
         <div>
           <h3 className={styles.sort}>Somebody is away</h3>
           <ul className={styles.plain}>
-            {b.away.map((a) =>
-              card(
-                a.learners.map(nickname).join(' and '),
-                a.lost > 0.005 ? `The others lose ${percent(a.lost)} of what the plan is worth.` : '',
-                a,
-                { without: a.learners },
-              ),
-            )}
+            {b.away.map((a) => card(a.learners.map(nickname).join(' and '), costWords(a), a, { without: a.learners }))}
           </ul>
           {b.away.length === 0 && <p className={panel.soft}>One child alone is the session.</p>}
         </div>

@@ -17,29 +17,33 @@ export const planBWire = (db: Db, plan: PlanRow, today: string): Job<PlanBWire> 
     return inWords(db, plan, known?.answers ?? (await run(startPlanB(db, plan, today), 1)), known?.madeOn ?? today);
   });
 
+type Told = 'say' | 'changes' | 'unseated';
+
 function inWords(db: Db, plan: PlanRow, answers: StoredPlanB, madeOn: string): PlanBWire {
   const title = titles(db);
   const version = (id: string): string => db.select({ title: variants.title }).from(variants).where(eq(variants.id, id)).get()?.title ?? id;
-  const say = (rounds: Seating, none = nobodyMoves): PlanBWire['away'][number]['say'] => {
+  const told = ({ rounds, unseated }: { rounds: Seating; unseated: number }, none = nobodyMoves): Pick<PlanBWire['away'][number], Told> => {
     const moves = movesBetween(plan.rounds, rounds);
-    if (moves.length === 0) return [{ round: null, text: none }];
-    return moves.map((m) => ({ round: m.round, text: moveSentence(m, { ...title, version }) }));
+    const say = moves.map((m) => ({ round: m.round, text: moveSentence(m, { ...title, version }) }));
+    return {
+      say: say.length > 0 ? say : [{ round: null, text: none }],
+      changes: moves.reduce((n, m) => n + m.seats.length, 0),
+      unseated,
+    };
   };
   return {
     madeOn,
-    away: answers.away.map((a) => ({ learners: a.learners, cost: a.cost, lost: a.lost, unseated: a.unseated, say: say(a.rounds) })),
+    away: answers.away.map((a) => ({ learners: a.learners, cost: a.cost, lost: a.lost, ...told(a) })),
     without: answers.without.map((w) => ({
       game: w.game,
       title: title.game(w.game),
       rounds: plan.rounds.flatMap((r, i) => (r.tables.some((t) => t.game === w.game) ? [i] : [])),
-      unseated: w.unseated,
-      say: say(w.rounds),
+      ...told(w),
     })),
     shorter: answers.shorter && {
       count: answers.shorter.count,
       minutes: answers.shorter.minutes,
-      unseated: answers.shorter.unseated,
-      say: say(answers.shorter.rounds, nothingElse),
+      ...told(answers.shorter, nothingElse),
     },
   };
 }
