@@ -7,7 +7,7 @@ import { apiWire } from '../contract/wire/api';
 import type { WireRoutes } from '../contract/wire/route';
 import { strict } from '../contract/wire/strict.testing';
 import type { LearnerWire } from '../contract/wire/learners';
-import type { PlanWire, SeatWire } from '../contract/wire/plans';
+import type { PlanWire, SeatWire } from '../contract/wire/plan';
 import type { MeetingWire } from '../contract/wire/term';
 import type { GameWire, VariantWire } from '../contract/wire/shelf';
 import type { KindWire } from '../contract/wire/thingsOwned';

@@ -3,6 +3,8 @@ import { benchWire, simulationWire } from './bench';
 import { groupWire } from './group';
 import { learnersWire } from './learners';
 import { plansWire } from './plans';
+import { prepWire } from './prep';
+import { reviewWire } from './review';
 import { recommendWire } from './recommend';
 import { termWire } from './term';
 import { define, type Address } from './route';
@@ -51,6 +53,8 @@ export const apiWire = {
   ...learnersWire,
   ...recommendWire,
   ...plansWire,
+  ...prepWire,
+  ...reviewWire,
   ...termWire,
 };
 export type Api = typeof apiWire;

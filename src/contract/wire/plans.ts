@@ -1,118 +1,10 @@
-import { prepSorts } from '../../core/materials/gettingReady';
 import { pricedAims } from '../../core/planning/wishes';
-import { material } from './things';
 import { type Static, Type } from '@sinclair/typebox';
 import { define } from './route';
 import { arr, bool, closed, day, int, list, nullable, num, obj, ok, oneOf, opt, str, waitQuery, whole, within, pageQuery } from './schema';
+import { changes, missingSeats, plan } from './plan';
 import { suggestion } from './recommend';
 import { mostRounds, mostTables, mostPresent, status, perSession } from './session';
-
-const lock = obj({ learner: str, round: int, game: str });
-
-export type LockWire = Static<typeof lock>;
-
-const lockBody = closed({ learner: str, round: Type.Integer({ minimum: 0 }), game: str }, ['learner', 'round', 'game']);
-
-const table = obj({
-  game: str,
-  title: str,
-  helper: bool,
-  /** A grown-up plays along. */
-  grownUp: bool,
-  /** The child whose note would tell most; null where no seat is for a step. */
-  lookFor: nullable(str),
-  materials: arr(obj({ ...material.properties, title: str })),
-  /** What stands in for what is not to be had, by the titles of both. */
-  standIns: arr(obj({ instead: str, say: str })),
-  seats: arr(
-    obj({
-      learner: str,
-      variant: str,
-      variantTitle: str,
-      doses: arr(obj({ skill: str, items: num, source: oneOf('calculated', 'declared') })),
-      why: str,
-      /** The step the seat is for: a note at the table is about it first. */
-      skill: nullable(str),
-      /** The tool to lay out for this child, a kind or a sort of help; null for none. */
-      tool: nullable(str),
-      /** The child whose seat it is, where two play it as partners. */
-      with: nullable(str),
-    }),
-  ),
-});
-
-export type TableWire = Static<typeof table>;
-
-export type SeatWire = TableWire['seats'][number];
-
-const round = obj({
-  tables: arr(table),
-  resting: arr(str),
-  /** What those who rest without having asked for it can do. */
-  meanwhile: arr(obj({ learner: str, text: str })),
-});
-
-/** Who has no seat, and the smallest set of things that together would bring one. */
-const missingSeats = obj({
-  unseated: int,
-  /** With all of `steps` done. */
-  unseatedAfter: int,
-  /** Games here, and how many of them nobody has said yet how they are played, so that no plan can use them. */
-  games: int,
-  unknown: int,
-  steps: arr(
-    obj({
-      text: str,
-      relax: oneOf('tables', 'helpers', 'preparation', 'stock', 'lock', 'repeats', 'lively', 'apart'),
-      by: opt(num),
-      kind: opt(str),
-      lock: opt(obj({ learner: str, round: int, game: str })),
-    }),
-  ),
-});
-const changes = obj({ seats: int, of: int, price: num });
-
-export type MissingSeatsWire = Static<typeof missingSeats>;
-
-const plan = obj({
-  id: str,
-  date: str,
-  status,
-  objective: num,
-  bound: num,
-  /** Share of the bound that the plan may at most fall short of. */
-  gap: num,
-  /** Ways to share a game that were looked at closely, where the shelf has more; the bound is one over those. */
-  considered: nullable(int),
-  /** What would make room, where nobody could be seated. */
-  missing: nullable(missingSeats),
-  /** Planning again found no seats, and the session stands as it was. */
-  failed: opt(missingSeats),
-  /** Planned again with few changes: how many seats are others, of how many, and the share of worth given up for the rest. */
-  changes: opt(changes),
-  rounds: arr(round),
-  locks: arr(lock),
-  request: obj({
-    present: arr(str),
-    rounds: int,
-    minutes: int,
-    tables: int,
-    helpers: int,
-    seed: int,
-    preparationMinutes: nullable(num),
-    withoutGames: opt(arr(str)),
-    grownUp: bool,
-    everybody: arr(obj({ round: int, game: str })),
-  }),
-  edited: bool,
-  forecast: bool,
-  playedAt: nullable(str),
-  version: int,
-  /** Stands on its papers. */
-  number: int,
-});
-
-export type PlanWire = Static<typeof plan>;
 
 /** What to do when something goes wrong: a sentence for each move, with its round where it is about one; how many seats change. */
 const answerB = { say: arr(obj({ round: nullable(int), text: str })), changes: int, unseated: int } as const;
@@ -126,6 +18,8 @@ const planB = obj({
 });
 
 export type PlanBWire = Static<typeof planB>;
+
+const lockBody = closed({ learner: str, round: Type.Integer({ minimum: 0 }), game: str }, ['learner', 'round', 'game']);
 
 const planned = obj({ plan: str, failed: nullable(missingSeats), changes: nullable(changes) });
 
@@ -167,6 +61,31 @@ const planBody = closed(
 );
 
 export type PlanBody = Static<typeof planBody>;
+
+const replanBody = closed(
+  {
+    locks: arr(lockBody, mostRounds * mostPresent),
+    present: arr(str, mostPresent),
+    seed: int,
+    seconds: within(0.1, 60),
+    tables: int,
+    helpers: int,
+    rounds: perSession.rounds,
+    minutes: perSession.minutes,
+    preparationMinutes: within(0, 10_000),
+    timesEach: whole(1, 4),
+    /** Games that are not to be played today. */
+    withoutGames: arr(str, 500),
+    grownUp: bool,
+    everybody: arr(closed({ round: whole(0, mostRounds - 1), game: str }, ['round', 'game']), mostRounds),
+    /** Seats stay where they can. */
+    fewChanges: bool,
+    version: int,
+  },
+  ['version'],
+);
+
+export type ReplanBody = Static<typeof replanBody>;
 
 const editedRounds = arr(
   closed(
@@ -215,123 +134,6 @@ const storedRound = obj({
   ),
   resting: arr(str),
 });
-
-const gather = obj({
-  plan: str,
-  date: str,
-  bins: arr(
-    obj({
-      bin: str,
-      title: str,
-      items: arr(
-        obj({
-          item: str,
-          title: str,
-          quantity: int,
-          have: nullable(int),
-          state: oneOf('there', 'short', 'missing'),
-          forGames: arr(str),
-          rounds: arr(int),
-          caution: nullable(str),
-          notes: str,
-          ticked: bool,
-          /** Counted back; ticked as `back:` and the item. */
-          back: bool,
-        }),
-      ),
-    }),
-  ),
-  /** The same by table: what is laid out there, each seat's tool, and what goes back from there and by whom. */
-  tables: arr(
-    obj({
-      round: int,
-      table: int,
-      game: str,
-      title: str,
-      versions: arr(str),
-      things: arr(obj({ title: str, quantity: int })),
-      tools: arr(obj({ learner: str, tool: str })),
-      /** Nothing later in the session uses these; the child whose turn it is takes them back. */
-      returns: nullable(obj({ learner: str, things: arr(str) })),
-    }),
-  ),
-  ticked: int,
-  total: int,
-  smallParts: bool,
-});
-
-export type GatherWire = Static<typeof gather>;
-
-const ahead = obj({
-  until: str,
-  sessions: arr(obj({ plan: str, date: str })),
-  /** What leaves the bins in these sessions, shared things once. */
-  bins: arr(
-    obj({
-      title: str,
-      items: arr(obj({ item: str, title: str, quantity: int, dates: arr(str), state: oneOf('there', 'short', 'missing') })),
-    }),
-  ),
-  /** What has to be made, mended or got there before, the soonest first; work of one sort stands together. */
-  make: arr(
-    obj({
-      batch: oneOf(...prepSorts, 'repair', 'thing'),
-      /** A step of a version that can be ticked off; null for what is mended or bought. */
-      variant: nullable(str),
-      step: nullable(str),
-      title: str,
-      what: str,
-      minutes: num,
-      /** In the owner's money; null where she wrote no price. */
-      cost: nullable(num),
-      first: str,
-      done: bool,
-    }),
-  ),
-  /** What is used up by the work that is left. */
-  uses: arr(obj({ what: str, quantity: num, cost: nullable(num), for: arr(str) })),
-  /** Minutes that are left, and that are done of these. */
-  minutes: num,
-  doneMinutes: num,
-  /** What is known of its cost, and how many things have no price. */
-  cost: num,
-  unpriced: int,
-});
-
-export type AheadWire = Static<typeof ahead>;
-
-const skillStatus = oneOf('not-yet', 'growing', 'on-their-own', 'worth-checking');
-
-const review = obj({
-  plan: str,
-  date: str,
-  playedAt: nullable(str),
-  planned: int,
-  noted: int,
-  learners: arr(
-    obj({
-      learner: str,
-      nickname: str,
-      notes: int,
-      moved: arr(
-        obj({
-          skill: str,
-          title: str,
-          before: num,
-          after: num,
-          statusBefore: skillStatus,
-          statusAfter: skillStatus,
-          because: arr(str),
-        }),
-      ),
-    }),
-  ),
-  practice: arr(obj({ skill: str, title: str, items: num })),
-  /** What to do next time because of this session. */
-  next: arr(obj({ what: oneOf('again', 'on', 'make'), learner: nullable(str), text: str })),
-});
-
-export type ReviewWire = Static<typeof review>;
 
 const seatThen = obj({
   variantTitle: str,
@@ -456,28 +258,7 @@ export const plansWire = define({
   'POST /plans/{id}/replan': {
     summary: 'Plan again around what is fixed',
     query: waitQuery,
-    body: closed(
-      {
-        locks: arr(lockBody, mostRounds * mostPresent),
-        present: arr(str, mostPresent),
-        seed: int,
-        seconds: within(0.1, 60),
-        tables: int,
-        helpers: int,
-        rounds: perSession.rounds,
-        minutes: perSession.minutes,
-        preparationMinutes: within(0, 10_000),
-        timesEach: whole(1, 4),
-        /** Games that are not to be played today. */
-        withoutGames: arr(str, 500),
-        grownUp: bool,
-        everybody: arr(closed({ round: whole(0, mostRounds - 1), game: str }, ['round', 'game']), mostRounds),
-        /** Seats stay where they can. */
-        fewChanges: bool,
-        version: int,
-      },
-      ['version'],
-    ),
+    body: replanBody,
     response: plan,
     job: planned,
     waits: true,
@@ -488,17 +269,6 @@ export const plansWire = define({
     response: planB,
     job: planB,
     waits: true,
-  },
-  'POST /plans/{id}/played': {
-    summary: 'Say that a session took place (or not after all)',
-    body: closed({ played: bool }),
-    response: obj({ id: str, playedAt: nullable(str) }),
-  },
-  'GET /plans/{id}/gather': { summary: 'What to bring, bin by bin', response: gather },
-  'GET /prep/ahead': {
-    summary: 'What all sessions until a day need, and what has to be made before them',
-    query: { until: day },
-    response: ahead,
   },
   'GET /plans/{id}/then': {
     summary: 'Tables that are done in less than a third of their round, and what they play on with from the same things',
@@ -514,15 +284,4 @@ export const plansWire = define({
     }),
     waits: true,
   },
-  'PUT /prep/steps': {
-    summary: 'Tick off a step of getting a version ready',
-    body: closed({ variant: str, step: str, ticked: bool }, ['variant', 'step', 'ticked']),
-    response: obj({ variant: str, step: str, ticked: bool }),
-  },
-  'PUT /plans/{id}/gather': {
-    summary: 'Tick something off the list',
-    body: closed({ item: str, ticked: bool }, ['item', 'ticked']),
-    response: obj({ item: str, ticked: bool }),
-  },
-  'GET /plans/{id}/review': { summary: 'What a session moved on the map, and why', response: review, waits: true },
 });

@@ -1,5 +1,5 @@
 import type { HowToWire } from '../../contract/wire/howTo';
-import type { TableWire } from '../../contract/wire/plans';
+import type { TableWire } from '../../contract/wire/plan';
 import { useState } from 'react';
 import { HowToPlay, Helping } from '../shared/HowToPlay';
 import { PictureSteps } from '../shared/PictureSteps';

@@ -1,4 +1,4 @@
-import type { TableWire } from '../../contract/wire/plans';
+import type { TableWire } from '../../contract/wire/plan';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Button } from '../../ui/Button';

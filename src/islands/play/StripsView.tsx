@@ -1,6 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useRef, useState } from 'react';
-import type { PlanWire } from '../../contract/wire/plans';
+import type { PlanWire } from '../../contract/wire/plan';
 import { readStrip, stripNumber } from '../../core/print/pack/stripNumber';
 import { noteResults } from '../../core/print/pictures/noteSign';
 import { Button } from '../../ui/Button';

@@ -1,6 +1,6 @@
 import type { Operation } from '../../core/items/item';
 import type { LearnerWire } from '../../contract/wire/learners';
-import type { PlanWire, TableWire } from '../../contract/wire/plans';
+import type { PlanWire, TableWire } from '../../contract/wire/plan';
 import { useMutation } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { helpWords, howWords, resultWords } from '../../text/sentences';

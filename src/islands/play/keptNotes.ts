@@ -1,6 +1,6 @@
 import type { Operation } from '../../core/items/item';
 import type { EvidenceWire } from '../../contract/wire/learners';
-import type { PlanWire, SeatWire, TableWire } from '../../contract/wire/plans';
+import type { PlanWire, SeatWire, TableWire } from '../../contract/wire/plan';
 import { pageToday } from '../shared/words';
 import { writeKey } from '../shared/useWriteKey';
 

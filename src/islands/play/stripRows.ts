@@ -1,4 +1,4 @@
-import type { PlanWire, SeatWire, TableWire } from '../../contract/wire/plans';
+import type { PlanWire, SeatWire, TableWire } from '../../contract/wire/plan';
 
 /** One child at one table. */
 export interface Row {

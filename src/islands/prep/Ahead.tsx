@@ -1,6 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import type { AheadWire } from '../../contract/wire/plans';
+import type { AheadWire } from '../../contract/wire/prep';
 import type { PrepSort } from '../../core/materials/gettingReady';
 import { cautionOfWork } from '../../core/safety/hazards';
 import { prepWords } from '../../text/sentences';

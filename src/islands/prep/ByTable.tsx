@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import type { GatherWire } from '../../contract/wire/plans';
+import type { GatherWire } from '../../contract/wire/prep';
 import { call } from '../shared/api';
 import panel from '../shared/panel.module.css';
 import { useSupportTitle } from '../shared/useSupportTitle';

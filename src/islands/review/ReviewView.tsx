@@ -1,4 +1,5 @@
-import type { PlanShort, ReviewWire } from '../../contract/wire/plans';
+import type { PlanShort } from '../../contract/wire/plans';
+import type { ReviewWire } from '../../contract/wire/review';
 import { useQuery } from '@tanstack/react-query';
 import { statusWords } from '../../text/sentences';
 import { DoseBars } from '../../ui/charts/DoseBars';

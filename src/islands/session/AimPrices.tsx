@@ -1,4 +1,5 @@
-import type { AimPriceWire, PlanWire } from '../../contract/wire/plans';
+import type { PlanWire } from '../../contract/wire/plan';
+import type { AimPriceWire } from '../../contract/wire/plans';
 import { useQueries, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { call, finished } from '../shared/api';

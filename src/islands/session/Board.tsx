@@ -1,4 +1,5 @@
-import type { PlanWire, ViolationWire } from '../../contract/wire/plans';
+import type { PlanWire } from '../../contract/wire/plan';
+import type { ViolationWire } from '../../contract/wire/plans';
 import type { VariantWire } from '../../contract/wire/shelf';
 import type { KindWire } from '../../contract/wire/thingsOwned';
 import { useDraggable, useDroppable } from '@dnd-kit/core';

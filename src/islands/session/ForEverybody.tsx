@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import type { PlanWire } from '../../contract/wire/plans';
+import type { PlanWire } from '../../contract/wire/plan';
 import { Button } from '../../ui/Button';
 import { LinkButton } from '../../ui/LinkButton';
 import { call, link } from '../shared/api';

@@ -1,4 +1,4 @@
-import type { MissingSeatsWire, PlanWire } from '../../contract/wire/plans';
+import type { MissingSeatsWire, PlanWire } from '../../contract/wire/plan';
 import { Button } from '../../ui/Button';
 import { LinkButton } from '../../ui/LinkButton';
 import { link } from '../shared/api';

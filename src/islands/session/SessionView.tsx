@@ -1,4 +1,4 @@
-import type { MissingSeatsWire, PlanWire } from '../../contract/wire/plans';
+import type { MissingSeatsWire, PlanWire } from '../../contract/wire/plan';
 import { DndContext, type DragEndEvent, type DragOverEvent, PointerSensor, useSensor, useSensors } from '@dnd-kit/core';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useMemo, useState } from 'react';

@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import type { PlanWire } from '../../contract/wire/plans';
+import type { PlanWire } from '../../contract/wire/plan';
 import { useQuery } from '@tanstack/react-query';
 import { Button } from '../../ui/Button';
 import { call } from '../shared/api';

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import type { PlanWire } from '../../contract/wire/plans';
+import type { PlanWire } from '../../contract/wire/plan';
 import { Button } from '../../ui/Button';
 import { call } from '../shared/api';
 import { messageOf, useTell } from '../shared/App';

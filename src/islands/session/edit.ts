@@ -1,4 +1,4 @@
-import type { LockWire, PlanWire, TableWire } from '../../contract/wire/plans';
+import type { LockWire, PlanWire, TableWire } from '../../contract/wire/plan';
 
 export interface EditSeat {
   learner: string;

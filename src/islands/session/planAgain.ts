@@ -1,4 +1,4 @@
-import type { LockWire, PlanWire } from '../../contract/wire/plans';
+import type { LockWire, PlanWire } from '../../contract/wire/plan';
 import { call, follow, isBegun } from '../shared/api';
 import type { Easing } from './Missing';
 

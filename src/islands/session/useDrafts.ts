@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react';
-import type { PlanWire } from '../../contract/wire/plans';
+import type { PlanWire } from '../../contract/wire/plan';
 import { isTyping } from '../frame/keys';
 import { type Draft, draftOf } from './edit';
 

@@ -6,6 +6,8 @@ import { groupRoutes } from '../group/groupRoutes';
 import { learnerRoutes } from '../learners/routes';
 import { recommendRoutes } from '../planning/recommendRoutes';
 import { planningRoutes } from '../planning/routes';
+import { prepRoutes } from '../prep/routes';
+import { reviewRoutes } from '../review/routes';
 import { printRoutes } from '../print/routes';
 import { recogniseRoutes } from '../recognise/routes';
 import { searchRoutes } from '../search/routes';
@@ -46,5 +48,7 @@ export const routes: readonly Route[] = [
   ...learnerRoutes,
   ...recommendRoutes,
   ...planningRoutes,
+  ...prepRoutes,
+  ...reviewRoutes,
   ...termRoutes,
 ];

@@ -1,26 +1,23 @@
 import { eq } from 'drizzle-orm';
-import { type PlanWire, plansWire } from '../../contract/wire/plans';
+import { type PlanWire } from '../../contract/wire/plan';
+import { plansWire } from '../../contract/wire/plans';
 import type { Kept } from '../../contract/wire/route';
 import type { Db } from '../db/db';
 import { plans } from '../db/schema';
 import { refuse } from '../http/problemError';
 import { page, Reply, serve } from '../http/route';
-import { prepAhead } from '../prep/ahead';
 import { thenOf } from './thenOf';
-import { gatherList, tick } from '../prep/gatherList';
-import { readyByPlay, tickStep } from '../prep/prepTicks';
-import { reviewOf } from '../review/reviewOf';
 import { uuidOf } from '../shared/uuidOf';
-import { sameVersion } from '../shared/versions';
 import { answerOf } from '../simulations/answerOf';
 import { planFor } from '../term/termStore';
-import { completeRounds, editPlan, refusePlayed } from './editPlan';
+import { completeRounds, editPlan } from './editPlan';
 import { checkRounds } from './checkRounds';
 import { everybodyOf } from './everybodyOf';
 import { insteadOf } from './insteadOf';
 import { planById } from './planById';
 import { planBWire } from './planBWire';
 import { startPriceOf } from './priceOfAims';
+import { startReplan } from './replan';
 import { startSessionNow } from './sessionNow';
 import { type PlannedJob, startPlan } from './startPlan';
 import { startWhatIf } from './whatIf';
@@ -88,64 +85,12 @@ export const planningRoutes = serve(plansWire, {
   },
   'POST /plans/{id}/price': async ({ db, params, body, query, today }) =>
     answerOf(await startPriceOf(db, planById(db, params.id), body.aim, today), query.wait, (found) => found),
-  'POST /plans/{id}/replan': ({ db, params, body, query, today, now }) => {
-    const plan = planById(db, params.id);
-    refusePlayed(plan);
-    sameVersion(plan, body.version);
-    const { missing: _, considered: __, ...request } = plan.request;
-    const present: string[] = body.present ?? request.present;
-    const rounds = body.rounds ?? request.rounds;
-    const everybody = body.everybody ?? request.everybody?.filter((e) => e.round < rounds);
-    const without = new Set(body.withoutGames ?? request.withoutGames ?? []);
-    const locks = (body.locks ?? plan.locks).filter(
-      (k: { learner: string; round: number; game: string }) => k.round < rounds && present.includes(k.learner) && !without.has(k.game),
-    );
-    const job = startPlan(
-      db,
-      {
-        ...request,
-        date: plan.date,
-        present,
-        rounds,
-        ...(request.resting ? { resting: request.resting.filter((r) => r.round < rounds && present.includes(r.learner)) } : {}),
-        locks,
-        ...(body.seed === undefined ? {} : { seed: body.seed }),
-        ...(body.seconds === undefined ? {} : { seconds: body.seconds }),
-        ...(body.tables === undefined ? {} : { tables: body.tables }),
-        ...(body.helpers === undefined ? {} : { helpers: body.helpers }),
-        ...(body.minutes === undefined ? {} : { minutes: body.minutes }),
-        ...(body.preparationMinutes === undefined ? {} : { preparationMinutes: body.preparationMinutes }),
-        ...(body.timesEach === undefined ? {} : { timesEach: body.timesEach }),
-        ...(body.withoutGames === undefined ? {} : { withoutGames: body.withoutGames }),
-        ...(body.grownUp === undefined ? {} : { grownUp: body.grownUp }),
-        ...(everybody ? { everybody } : {}),
-      },
-      today,
-      now,
-      { replace: plan, ...(body.fewChanges ? { fewChanges: true } : {}) },
-    );
-    return answerOf(job, query.wait ?? 30, async ({ plan: id, failed, changes }) => ({
-      ...(await answerPlan(db, id, failed)),
+  'POST /plans/{id}/replan': ({ db, params, body, query, today, now }) =>
+    answerOf(startReplan(db, planById(db, params.id), body, today, now), query.wait ?? 30, async ({ plan, failed, changes }) => ({
+      ...(await answerPlan(db, plan, failed)),
       ...(changes ? { changes } : {}),
-    }));
-  },
+    })),
   'POST /plans/{id}/plan-b': ({ db, params, query, today }) =>
     answerOf(planBWire(db, planById(db, params.id), today), query.wait, (b) => b),
-  'POST /plans/{id}/played': ({ db, params, body, now, today }) => {
-    const plan = planById(db, params.id);
-    if (body.played !== false && plan.date > today)
-      throw refuse('in-the-future', `This session is planned for ${plan.date}, after today.`, 'date');
-    const playedAt = body.played === false ? null : now;
-    db.transaction((tx) => {
-      tx.update(plans).set({ playedAt, forecast: false }).where(eq(plans.id, plan.id)).run();
-      if (playedAt !== null) readyByPlay(tx as unknown as Db, plan, now);
-    });
-    return { id: plan.id, playedAt };
-  },
-  'GET /plans/{id}/gather': ({ db, params }) => gatherList(db, planById(db, params.id)),
   'GET /plans/{id}/then': async ({ db, params, today }) => thenOf(db, planById(db, params.id), today),
-  'PUT /prep/steps': ({ db, body, now }) => tickStep(db, body, now),
-  'GET /prep/ahead': ({ db, query, today }) => prepAhead(db, query.until, today),
-  'PUT /plans/{id}/gather': ({ db, params, body, now }) => tick(db, planById(db, params.id), body.item, body.ticked, now),
-  'GET /plans/{id}/review': ({ db, params }) => reviewOf(db, planById(db, params.id)),
 });

@@ -1,5 +1,5 @@
 import { eq } from 'drizzle-orm';
-import type { MissingSeatsWire } from '../../contract/wire/plans';
+import type { MissingSeatsWire } from '../../contract/wire/plan';
 import type { Kept } from '../../contract/wire/route';
 import type { PlannedMeeting } from '../../core/planning/plannedMeeting';
 import type { Db } from '../db/db';

@@ -1,4 +1,4 @@
-import type { MissingSeatsWire } from '../../contract/wire/plans';
+import type { MissingSeatsWire } from '../../contract/wire/plan';
 import type { Kept } from '../../contract/wire/route';
 import type { MissingSeats } from '../../core/planning/plannedMeeting';
 import { helpingSentence } from '../../text/sentences';

@@ -1,4 +1,4 @@
-import type { PlanWire, TableWire } from '../../contract/wire/plans';
+import type { PlanWire, TableWire } from '../../contract/wire/plan';
 import type { Kept } from '../../contract/wire/route';
 import type { Db } from '../db/db';
 import { type StoredTable, variants } from '../db/schema';

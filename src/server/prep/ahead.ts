@@ -1,4 +1,4 @@
-import type { AheadWire } from '../../contract/wire/plans';
+import type { AheadWire } from '../../contract/wire/prep';
 import type { Kept } from '../../contract/wire/route';
 import { minutesLeft, stepsOf } from '../../core/materials/gettingReady';
 import { groupBy } from '../../core/recommend/recommend';

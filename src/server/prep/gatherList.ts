@@ -1,5 +1,5 @@
 import { and, eq } from 'drizzle-orm';
-import type { GatherWire } from '../../contract/wire/plans';
+import type { GatherWire } from '../../contract/wire/prep';
 import type { Kept } from '../../contract/wire/route';
 import type { Db } from '../db/db';
 import { hereOf, stateOf } from '../../core/materials/onHand';

@@ -1,4 +1,4 @@
-import type { GatherWire } from '../../contract/wire/plans';
+import type { GatherWire } from '../../contract/wire/prep';
 import type { Kept } from '../../contract/wire/route';
 import type { StoredTable } from '../db/schema';
 

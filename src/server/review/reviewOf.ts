@@ -1,5 +1,5 @@
 import { isShared, playersAt } from '../../core/planning/seatsAt';
-import type { ReviewWire } from '../../contract/wire/plans';
+import type { ReviewWire } from '../../contract/wire/review';
 import type { Kept } from '../../contract/wire/route';
 import { graphOf } from '../db/graphOf';
 import type { SkillEstimate } from '../../core/mastery/estimateMastery';
