@@ -1,8 +1,7 @@
-import { type Box, line, rect } from '../box';
+import { type Box, line, rect, shift } from '../box';
 import type { SheetPage } from '../sheetPage';
 import { boxedParagraph, fitted } from '../letters';
 import { type Paper, papers } from '../paper';
-import { shift } from '../box';
 import { markBoxes, type RangeMark } from '../rangeMarks';
 
 /** Dark squares of a code by row and column. */

@@ -1,4 +1,4 @@
-import { line, rect, text } from '../box';
+import { line, rect, shift, text } from '../box';
 import { wrapped } from '../letters';
 import { noteResults, noteSign } from '../pictures/noteSign';
 import type { Paper } from '../paper';
@@ -71,7 +71,7 @@ function cover(pack: SessionPack, w: number): Block[] {
       ),
       ...rest.map((x) => words(cw - 4, x.say, small, { fill: 'soft' }, 1)),
     ]);
-    return { height: inner.height, boxes: inner.boxes.map((b) => ({ ...b, x: b.x + i * cw })) };
+    return { height: inner.height, boxes: shift(inner.boxes, i * cw, 0) };
   });
   return [
     words(w, pack.title, 20, { bold: true }, 0),
@@ -129,7 +129,7 @@ function gather(pack: SessionPack, w: number): Block[] {
           height: Math.max(5.2, p.height) + (lines > 1 ? 0.5 : 0),
           boxes: [
             rect(0, 0.6, 3.4, 3.4, { line: tone, width: 0.4, ...(it.state === 'missing' ? { dashed: true } : {}) }),
-            ...p.boxes.map((x) => ({ ...x, x: x.x + 6 })),
+            ...shift(p.boxes, 6, 0),
           ],
         };
       }),
@@ -141,14 +141,7 @@ function gather(pack: SessionPack, w: number): Block[] {
     const [a, b] = [bins[i]!, bins[i + 1]];
     rows.push({
       height: Math.max(a.height, b?.height ?? 0),
-      boxes: [
-        ...a.boxes,
-        ...(b?.boxes ?? []).map((x) => ({
-          ...x,
-          x: x.x + cw,
-          ...(x.points ? { points: x.points.map(([px, py]) => [px + cw, py] as const) } : {}),
-        })),
-      ],
+      boxes: [...a.boxes, ...shift(b?.boxes ?? [], cw, 0)],
     });
   }
   return rows;

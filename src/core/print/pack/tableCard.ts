@@ -1,4 +1,4 @@
-import { type Box, line, polygon, rect, text } from '../box';
+import { type Box, line, polygon, rect, shift, text } from '../box';
 import type { PictureStep } from '../../play/picture';
 import { clipped, fitted } from '../letters';
 import { noteResults, noteSign } from '../pictures/noteSign';
@@ -139,6 +139,6 @@ function numbered(n: number, say: string, w: number, k: number): Block {
   const p = words(w - 6, say, body * k, {}, 0.6);
   return {
     height: p.height,
-    boxes: [text(0, 0, 5, 5.2, String(n), small, { align: 'start', fill: 'soft' }), ...p.boxes.map((b) => ({ ...b, x: b.x + 6 }))],
+    boxes: [text(0, 0, 5, 5.2, String(n), small, { align: 'start', fill: 'soft' }), ...shift(p.boxes, 6, 0)],
   };
 }

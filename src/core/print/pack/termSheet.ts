@@ -1,4 +1,4 @@
-import { rect } from '../box';
+import { rect, shift } from '../box';
 import type { SheetPage } from '../sheetPage';
 import type { Paper } from '../paper';
 import { type Block, bookPages, gap, rule, stacked, textWidthOf, words } from './bookPages';
@@ -36,11 +36,7 @@ export function termSheet(title: string, weeks: readonly SheetWeek[], paper: Pap
     const height = Math.max(when.height, what.height) + 2 * k;
     return {
       height,
-      boxes: [
-        rect(0, 1.2, 3, 3, { line: m.off ? 'pale' : 'ink', width: 0.4 }),
-        ...when.boxes.map((b) => ({ ...b, x: b.x + 6 })),
-        ...what.boxes.map((b) => ({ ...b, x: b.x + side })),
-      ],
+      boxes: [rect(0, 1.2, 3, 3, { line: m.off ? 'pale' : 'ink', width: 0.4 }), ...shift(when.boxes, 6, 0), ...shift(what.boxes, side, 0)],
     };
   };
   return bookPages(
