@@ -19,9 +19,12 @@ function widthsOf(files) {
 const plain = widthsOf([...parts.map((p) => andika(p, 400)), math]);
 const bold = widthsOf([...parts.map((p) => andika(p, 700)), math]);
 
+/** Hebrew and Arabic run from right to left and join: a face that has single letters of them for formulas cannot write words. */
+const needsShaping = (c) => c >= 0x590 && c <= 0x8ff;
+
 /** Letters in runs without a gap: where each begins, then the widths. */
 function runs(widths) {
-  const codes = [...widths.keys()].filter((c) => c >= 32 && c <= 0x2fff).sort((a, b) => a - b);
+  const codes = [...widths.keys()].filter((c) => c >= 32 && c <= 0x2fff && !needsShaping(c)).sort((a, b) => a - b);
   const found = [];
   for (const c of codes) {
     const last = found.at(-1);

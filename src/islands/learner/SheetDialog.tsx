@@ -11,6 +11,7 @@ import { FormActions } from '../../ui/FormActions';
 import { call, fileOf, saveFile } from '../shared/api';
 import { messageOf } from '../shared/App';
 import panel from '../shared/panel.module.css';
+import { paperAndInk } from '../shared/printHow';
 import type { Skills } from '../shared/useSkills';
 import { useSupportTitle } from '../shared/useSupportTitle';
 import { useWriteKey } from '../shared/useWriteKey';
@@ -68,7 +69,7 @@ export function SheetDialog({
     mutationFn: () =>
       fileOf('POST /sheets/{id}/pdf', {
         params: { id: 'question-sheet' },
-        body: { parameters: sheetOfQuestions(s.title, items), label: learner.nickname },
+        body: { parameters: sheetOfQuestions(s.title, items), label: learner.nickname, ...paperAndInk() },
       }),
     onSuccess: (file) => saveFile(file, `sheet-${chosen}.pdf`),
   });

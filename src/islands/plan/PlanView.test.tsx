@@ -111,4 +111,16 @@ describe('the plan', () => {
     await userEvent.click(row.getByRole('button', { name: 'we do meet' }));
     await waitFor(() => expect(api().writes[0]).toMatchObject({ method: 'PATCH', body: { off: false, version: 1 } }));
   });
+  it('prints this week and those ahead, on the paper that was chosen last', async () => {
+    localStorage.setItem('zeitgeber.print', JSON.stringify({ paper: 'letter' }));
+    const meetings = [meeting('2026-11-03', { state: 'played' }), ...term.meetings, meeting('2026-11-17')];
+    api().on('GET /term', { ...term, meetings });
+    show(<PlanView date={null} />);
+    expect((await screen.findByRole('link', { name: 'Week 2 on paper' })).getAttribute('href')).toMatch(
+      /\/term\/sheet\?week=2&paper=letter/,
+    );
+    expect(screen.getByRole('link', { name: 'Week 3 on paper' })).toBeTruthy();
+    expect(screen.queryByRole('link', { name: 'Week 1 on paper' })).toBeNull();
+    localStorage.clear();
+  });
 });

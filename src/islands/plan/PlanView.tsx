@@ -5,9 +5,10 @@ import { daysBetween } from '../../core/shared/days';
 import { Button } from '../../ui/Button';
 import { Empty, Failure, Loading, Progress } from '../../ui/Empty';
 import { LinkButton } from '../../ui/LinkButton';
-import { call, follow, link } from '../shared/api';
+import { addressOf, call, follow, link } from '../shared/api';
 import { App, messageOf, useTell } from '../shared/App';
 import panel from '../shared/panel.module.css';
+import { paperKept } from '../shared/printHow';
 import { useKitchen } from '../shared/useKitchen';
 import { dayWords, spanWords } from '../shared/words';
 import styles from './plan.module.css';
@@ -101,7 +102,7 @@ function Plan({ date, first }: { date: string | null; first: { readonly now: boo
           <>
             <Button onClick={() => setSetting(true)}>When we meet</Button>
             <Button onClick={() => setWishing(true)}>How we plan</Button>
-            <LinkButton href={link('/api/v1/term/sheet')} download="term.pdf">
+            <LinkButton href={addressOf('GET /term/sheet', { query: paperKept() })} download="term.pdf">
               On paper
             </LinkButton>
             <LinkButton href={link('/api/v1/term/calendar')} download="term.ics">
@@ -161,6 +162,16 @@ function Plan({ date, first }: { date: string | null; first: { readonly now: boo
               <tr key={w.week} data-now={w.now}>
                 <th scope="row">
                   <b>{w.week}</b>
+                  {w.ahead && (
+                    <a
+                      className={styles.wallSheet}
+                      href={addressOf('GET /term/sheet', { query: { week: w.week, ...paperKept() } })}
+                      download={`week-${w.week}.pdf`}
+                      aria-label={`Week ${w.week} on paper`}
+                    >
+                      on paper
+                    </a>
+                  )}
                 </th>
                 {w.meetings.map((m) => (
                   <td key={m.id} data-state={m.state} data-today={m.date === t.today}>
@@ -238,8 +249,11 @@ function Plan({ date, first }: { date: string | null; first: { readonly now: boo
 const isTight = ({ objective, bound }: { readonly objective: number; readonly bound: number }): boolean =>
   bound > 0 && objective > 0 && 1 - objective / bound <= 0.05;
 
-function weeksOf(t: TermWire): { week: number; now: boolean; meetings: MeetingWire[] }[] {
+function weeksOf(t: TermWire): { week: number; now: boolean; ahead: boolean; meetings: MeetingWire[] }[] {
   const weekOf = (date: string): number => Math.floor(daysBetween(t.term!.starts, date) / 7) + 1;
   const weeks = [...new Set(t.meetings.map((m) => weekOf(m.date)))];
-  return weeks.map((week) => ({ week, now: weekOf(t.today) === week, meetings: t.meetings.filter((m) => weekOf(m.date) === week) }));
+  return weeks.map((week) => {
+    const now = weekOf(t.today);
+    return { week, now: now === week, ahead: week >= now, meetings: t.meetings.filter((m) => weekOf(m.date) === week) };
+  });
 }

@@ -9,6 +9,7 @@ import { LinkButton } from '../../ui/LinkButton';
 import { ApiError, call, fileOf, link, saveFile } from '../shared/api';
 import { App, messageOf, useTell } from '../shared/App';
 import panel from '../shared/panel.module.css';
+import { paperAndInk } from '../shared/printHow';
 import { PlanPicker } from '../shared/PlanPicker';
 import { usePlanChoice } from '../shared/usePlanChoice';
 import { dayWords } from '../shared/words';
@@ -65,7 +66,7 @@ function GatherList({ plans, chosen }: { plans: PlanShort[]; chosen: PlanShort }
     mutationFn: (everything: boolean) => {
       stop.current = new AbortController();
       setShare(0);
-      const asked = { params: { id: chosen.id }, body: { everything }, query: { wait: 0.5 } };
+      const asked = { params: { id: chosen.id }, body: { everything, ...paperAndInk() }, query: { wait: 0.5 } };
       return fileOf('POST /plans/{id}/pack', asked, stop.current.signal, setShare);
     },
     onSuccess: (file) => saveFile(file, `session-${chosen.date}.pdf`),

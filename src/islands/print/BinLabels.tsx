@@ -6,6 +6,7 @@ import { LinkButton } from '../../ui/LinkButton';
 import { call, fileOf, link, saveFile } from '../shared/api';
 import { messageOf, useTell } from '../shared/App';
 import panel from '../shared/panel.module.css';
+import { paperKept } from '../shared/printHow';
 
 /** Labels of a bin and the bags in it, with a code that opens their page on this machine's address. */
 export function BinLabels() {
@@ -15,8 +16,12 @@ export function BinLabels() {
   const items = bins.data?.items ?? [];
   const chosen = items.find((b) => b.id === asked) ?? items[0];
   const print = useMutation({
-    mutationFn: (id: string) => fileOf('POST /bins/{id}/label', { params: { id }, body: { address: location.origin } }),
-    onSuccess: (file) => saveFile(file, `labels-${chosen!.id}.pdf`),
+    mutationFn: async (ids: readonly string[]) => {
+      for (const id of ids) {
+        const body = { ...paperKept(), address: location.origin };
+        saveFile(await fileOf('POST /bins/{id}/label', { params: { id }, body }), `labels-${id}.pdf`);
+      }
+    },
     onError: (e) => tell(messageOf(e), { bad: true }),
   });
   if (bins.data && !chosen)
@@ -44,9 +49,14 @@ export function BinLabels() {
           One large label for the bin with what lies in it, and a small one for the bag of each game. The code on each opens its page at{' '}
           {location.origin}.
         </p>
-        <Button disabled={print.isPending} onClick={() => print.mutate(chosen.id)}>
+        <Button disabled={print.isPending} onClick={() => print.mutate([chosen.id])}>
           {print.isPending ? 'Printing …' : 'Print the labels'}
         </Button>
+        {items.length > 1 && (
+          <Button kind="plain" disabled={print.isPending} onClick={() => print.mutate(items.map((b) => b.id))}>
+            Those of all {items.length} bins, a file each
+          </Button>
+        )}
       </>
     )
   );

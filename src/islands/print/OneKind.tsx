@@ -1,6 +1,7 @@
 import { Field } from '../../ui/Field';
 import styles from './print.module.css';
-import type { OpenSet, PrintHow, SheetKindWire, SheetLaid } from './printSettings';
+import type { PrintHow } from '../shared/printHow';
+import type { OpenSet, SheetKindWire, SheetLaid } from './printSettings';
 import { HowToPrint, SheetSettings } from './SheetControls';
 
 /** One kind of sheet with everything that can be turned on it, how many sets, whose they are, and how it is printed. */

@@ -20,6 +20,7 @@ export function PrintQueue({
   onPrint,
   onStop,
   onMade,
+  onNotMade,
   onAdd,
 }: {
   /** What would be printed now: the queue, or the set that is open. */
@@ -31,13 +32,15 @@ export function PrintQueue({
   busy: boolean;
   /** How far printing is; null where nothing is printed just now. */
   share: number | null;
-  /** They came out of the printer's file just now. */
-  printed: boolean;
+  /** Printed before, and nobody has said yet that they are cut. */
+  printed: readonly QueuedSet[];
   onChoose: (id: number) => void;
   onRemove: (id: number) => void;
   onPrint: (together: boolean) => void;
   onStop: () => void;
   onMade: () => void;
+  /** They are not asked about any more. */
+  onNotMade: () => void;
   /** Puts the open set on the list; null where there is none to put. */
   onAdd: (() => void) | null;
 }) {
@@ -115,10 +118,16 @@ export function PrintQueue({
           {sets.length > 1 && <Button onClick={() => onPrint(false)}>One PDF for each set</Button>}
         </>
       )}
-      {printed && !busy && (
-        <p className={styles.after} role="status">
-          Printed and cut? <Button onClick={onMade}>They are made</Button>
-        </p>
+      {printed.length > 0 && !busy && (
+        <div className={styles.after} role="status">
+          <p>
+            Printed and cut? <b>{printed.map((p) => p.title + (p.asked.label ? `, ${p.asked.label}` : '')).join('; ')}</b>
+          </p>
+          <Button onClick={onMade}>{printed.length === 1 ? 'It is made' : 'They are made'}</Button>
+          <Button kind="plain" onClick={onNotMade}>
+            Not made
+          </Button>
+        </div>
       )}
       {cautions.length > 0 && (
         <div className={styles.caution}>

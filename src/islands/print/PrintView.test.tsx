@@ -139,6 +139,37 @@ describe('the printer’s desk', () => {
     await waitFor(() => expect(api().writes.filter((w) => w.path === '/undo')).toHaveLength(1));
     expect(gone()).toBeNull();
   });
+  it('keeps the list, and what is printed but not cut yet, for another evening', async () => {
+    desk();
+    api()
+      .on('POST /printouts', 'a file')
+      .on('POST /made/several', { ids: ['m1'], change: 'c1' });
+    const { unmount } = show(<PrintView sheet="number-cards" variant={null} />);
+    await userEvent.click(await screen.findByRole('button', { name: 'Put it on a list, and go on' }));
+    await userEvent.click(await screen.findByRole('button', { name: /Print 5 sheets/ }));
+    await screen.findByRole('button', { name: 'It is made' });
+    unmount();
+    show(<PrintView sheet="score-sheet" variant={null} />);
+    await screen.findByRole('img', { name: /Score sheet/ });
+    await userEvent.click(screen.getByRole('button', { name: 'Put this one on the list too' }));
+    expect(screen.getByText(/Printed and cut\?/).textContent).toBe('Printed and cut? Number cards');
+    await userEvent.click(screen.getByRole('button', { name: 'It is made' }));
+    // What came on the list since stays there.
+    await waitFor(() => expect(screen.queryByRole('button', { name: 'Take Number cards off the list' })).toBeNull());
+    expect(screen.getByRole('button', { name: 'Take Score sheet off the list' })).toBeTruthy();
+    expect(screen.queryByRole('button', { name: 'It is made' })).toBeNull();
+  });
+  it('asks no more about what will not be cut, and prints twice what is made once', async () => {
+    desk();
+    api().on('POST /printouts', 'a file');
+    show(<PrintView sheet="number-cards" variant={null} />);
+    for (const _ of [1, 2]) await userEvent.click(await screen.findByRole('button', { name: /Print 5 sheets/ }));
+    await waitFor(() => expect(asked('/printouts')).toHaveLength(2));
+    expect(await screen.findByRole('button', { name: 'It is made' })).toBeTruthy();
+    await userEvent.click(screen.getByRole('button', { name: 'Not made' }));
+    expect(screen.queryByText(/Printed and cut/)).toBeNull();
+    expect(asked('/made/several')).toEqual([]);
+  });
   it('takes a set off the list and opens one of it again', async () => {
     desk();
     show(<PrintView sheet="number-cards" variant={null} />);
@@ -243,6 +274,22 @@ describe('the printer’s desk', () => {
     show(<PrintView sheet={null} variant="lever-20" />);
     await userEvent.click(await screen.findByRole('button', { name: 'A score sheet for it' }));
     expect(await screen.findByRole('img', { name: /Score sheet/ })).toBeTruthy();
+  });
+  it('prints the labels of one bin or of all on the paper chosen last; no sheet lies there then', async () => {
+    localStorage.setItem('zeitgeber.print', JSON.stringify({ paper: 'letter' }));
+    desk();
+    const bins = ['bin-1', 'bin-2'].map((id) => ({ id, title: id, position: 1 }));
+    api().on('GET /bins', page(bins));
+    for (const b of bins) api().on(`POST /bins/${b.id}/label`, 'a file');
+    show(<PrintView sheet={null} variant={null} />);
+    await userEvent.click(await screen.findByRole('tab', { name: 'Labels' }));
+    expect(screen.getByText('The desk is clear')).toBeTruthy();
+    expect(screen.getByRole('button', { name: 'Print 0 sheets as one PDF' })).toHaveProperty('disabled', true);
+    await userEvent.click(await screen.findByRole('button', { name: 'Print the labels' }));
+    await waitFor(() => expect(saved).toEqual(['labels-bin-1.pdf']));
+    expect(asked('/bins/bin-1/label')).toMatchObject([{ paper: 'letter' }]);
+    await userEvent.click(await screen.findByRole('button', { name: 'Those of all 2 bins, a file each' }));
+    await waitFor(() => expect(saved).toEqual(['labels-bin-1.pdf', 'labels-bin-1.pdf', 'labels-bin-2.pdf']));
   });
   it('brings whose set it is with a link', async () => {
     desk();

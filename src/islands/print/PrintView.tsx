@@ -3,12 +3,14 @@ import '@fontsource/andika/700.css';
 import { useQuery } from '@tanstack/react-query';
 import { useDeferredValue, useRef, useState } from 'react';
 import { cautionsOnce } from '../../core/safety/hazards';
-import { Failure, Loading } from '../../ui/Empty';
+import { Empty, Failure, Loading } from '../../ui/Empty';
 import { LinkButton } from '../../ui/LinkButton';
 import { Tabs } from '../../ui/Tabs';
 import { call, link } from '../shared/api';
 import { App, messageOf } from '../shared/App';
 import panel from '../shared/panel.module.css';
+import { keepHow, keptHow, type PrintHow } from '../shared/printHow';
+import { useKept } from '../shared/useKept';
 import { useLast } from '../shared/useLast';
 import { Checked } from './Checked';
 import { OneKind } from './OneKind';
@@ -18,18 +20,7 @@ import { GameNeeds, type GameSet } from './GameNeeds';
 import { MadeSets } from './MadeSets';
 import styles from './print.module.css';
 import { PrintQueue } from './PrintQueue';
-import {
-  askedOf,
-  freshSet,
-  keepHow,
-  keptHow,
-  type MadeWire,
-  type MarkId,
-  type NeededWire,
-  type OpenSet,
-  type PrintHow,
-  type QueuedSet,
-} from './printSettings';
+import { askedOf, freshSet, type MadeWire, type MarkId, type NeededWire, type OpenSet, type QueuedSet, sameSet } from './printSettings';
 import { SheetStage } from './SheetStage';
 
 export default function PrintView({
@@ -82,9 +73,9 @@ function Desk({
     parameters: settingsIn(given),
     label: (whose ?? '').slice(0, 80),
   }));
-  const [queue, setQueue] = useState<readonly QueuedSet[]>([]);
+  const [queue, setQueue] = useKept<readonly QueuedSet[]>('zeitgeber.print.list', []);
   const [chosen, setChosen] = useState<number | null>(null);
-  const next = useRef(1);
+  const next = useRef(1 + Math.max(0, ...queue.map((s) => s.id)));
   const home = country.data?.items.find((c) => c.id === country.data.country)?.paper ?? 'a4';
   const body = askedOf(how, {
     parameters: { ...open.parameters },
@@ -114,8 +105,10 @@ function Desk({
     cuts: sheetNow?.cuts ?? 0,
     minutes: sheetNow?.minutes ?? 0,
   });
-  const now: readonly QueuedSet[] = queue.length > 0 ? queue : sheetNow && !laid.error ? [setOf(0)] : [];
-  const printing = usePrinting(() => setQueue([]));
+  /** Whether the sheet on the desk is what the open tab is about. */
+  const lies = way === 'kind' || (way === 'game' && variant !== null && open.variant === variant);
+  const now: readonly QueuedSet[] = queue.length > 0 ? queue : lies && sheetNow && !laid.error ? [setOf(0)] : [];
+  const printing = usePrinting((made) => setQueue(queue.filter((s) => !made.some((m) => sameSet(m, s)))));
   if (sheets.error) return <Failure message={messageOf(sheets.error)} />;
   if (!sheets.data) return <Loading what="Warming the printer …" />;
   const kinds = sheets.data.items;
@@ -210,7 +203,7 @@ function Desk({
               />
             )}
           </Tabs>
-          {way !== 'labels' && (
+          {lies && (
             <Checked
               error={laid.error}
               checked={sheetNow?.checked ?? null}
@@ -218,7 +211,15 @@ function Desk({
             />
           )}
         </section>
-        {sheetNow ? (
+        {!lies ? (
+          <div className={styles.stage}>
+            <Empty title="The desk is clear">
+              <p>
+                {way === 'labels' ? 'Labels come as a file of their own.' : 'Choose a version that needs paper: its first sheet lies here.'}
+              </p>
+            </Empty>
+          </div>
+        ) : sheetNow ? (
           <SheetStage key={`${open.sheet} ${how.paper ?? home}`} laid={sheetNow} busy={laid.isFetching} />
         ) : (
           <div className={styles.stage}>{laid.error ? null : <Loading what="Laying it out …" />}</div>
@@ -249,13 +250,13 @@ function Desk({
           onPrint={(together) => printing.print(now, together)}
           onStop={printing.stop}
           onMade={printing.keep}
+          onNotMade={printing.forget}
           onAdd={
             way === 'kind' && sheetNow && !laid.error
               ? () => {
                   const id = next.current++;
                   setQueue([...queue, setOf(id)]);
                   setChosen(id);
-                  printing.forget();
                 }
               : null
           }

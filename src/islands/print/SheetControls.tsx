@@ -7,7 +7,8 @@ import { Field } from '../../ui/Field';
 import { valueWords } from '../../text/bench';
 import { ParameterInput } from '../game/ParameterInput';
 import styles from './print.module.css';
-import { type MarkId, markWords, type PrintHow, type SheetKindWire } from './printSettings';
+import type { PrintHow } from '../shared/printHow';
+import { type MarkId, markWords, type SheetKindWire } from './printSettings';
 
 type Schema = MechanismWire['parametersSchema']['properties'][string];
 /** Choices that stand side by side; more of them fold into a list. */

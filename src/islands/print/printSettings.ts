@@ -1,3 +1,4 @@
+import type { PrintHow } from '../shared/printHow';
 import { createRng, shuffle } from '../../core/shared/rng';
 import type { Body } from '../../contract/wire/route';
 import type { printWire } from '../../contract/wire/print';
@@ -8,33 +9,6 @@ export type SheetLaid = Answer<(typeof printWire)['POST /sheets/{id}/layout']>;
 export type SheetKindWire = Answer<(typeof printWire)['GET /sheets']>['items'][number];
 export type NeededWire = Answer<(typeof printWire)['GET /variants/{id}/sheets']>['items'][number];
 export type MadeWire = Answer<(typeof printWire)['GET /made']>['items'][number];
-
-/** How this owner prints: the same for the next set, and the next time. */
-export interface PrintHow {
-  readonly paper: 'a4' | 'letter' | null;
-  readonly ink: 'colour' | 'black' | 'thin';
-  readonly duplex: 'none' | 'long' | 'short';
-  readonly form: 'usual' | 'large' | 'blank';
-  readonly gutter: number;
-}
-const usual: PrintHow = { paper: null, ink: 'colour', duplex: 'none', form: 'usual', gutter: 0 };
-const place = 'zeitgeber.print';
-
-/** What was chosen last; the usual where nothing is kept, or nothing may be. */
-export function keptHow(): PrintHow {
-  try {
-    return { ...usual, ...(JSON.parse(localStorage.getItem(place) ?? '{}') as Partial<PrintHow>), form: 'usual' };
-  } catch {
-    return usual;
-  }
-}
-export function keepHow(how: PrintHow): void {
-  try {
-    localStorage.setItem(place, JSON.stringify(how));
-  } catch {
-    // Somebody who keeps nothing on this machine chooses anew next time.
-  }
-}
 
 /** A set that waits to be printed. */
 export interface QueuedSet {
@@ -47,6 +21,10 @@ export interface QueuedSet {
   readonly cuts: number;
   readonly minutes: number;
 }
+
+/** Whether two are the same sheets, whichever was put on the list first. */
+export const sameSet = (x: QueuedSet, y: QueuedSet): boolean =>
+  x.sheet === y.sheet && JSON.stringify([x.asked, x.variant]) === JSON.stringify([y.asked, y.variant]);
 
 /** The body of a request, without what is as usual. */
 export const askedOf = (how: PrintHow, more: SheetAsked): SheetAsked => ({

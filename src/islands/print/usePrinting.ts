@@ -2,20 +2,24 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useRef, useState } from 'react';
 import { ApiError, call, fileOf, saveFile } from '../shared/api';
 import { messageOf, useTell } from '../shared/App';
+import { useKept } from '../shared/useKept';
 import { useTellUndo } from '../shared/useTellUndo';
-import type { QueuedSet } from './printSettings';
+import { type QueuedSet, sameSet } from './printSettings';
 
 /** Longer work than this is shown with how far it is, and can be stopped. */
 const wait = 0.5;
 
-/** Prints sets as one PDF or one each, with how far it is; and keeps that they are made. */
-export function usePrinting(onMade: () => void) {
+/**
+ * Prints sets as one PDF or one each, with how far it is; and keeps that they are made. What was printed is asked about until
+ * somebody says: cutting is done on another evening.
+ */
+export function usePrinting(onMade: (sets: readonly QueuedSet[]) => void) {
   const client = useQueryClient();
   const tell = useTell();
   const tellUndo = useTellUndo();
   const stop = useRef<AbortController | null>(null);
   const [share, setShare] = useState(0);
-  const [printed, setPrinted] = useState<readonly QueuedSet[]>([]);
+  const [printed, setPrinted] = useKept<readonly QueuedSet[]>('zeitgeber.print.printed', []);
   const print = useMutation({
     mutationFn: async ({ sets, together }: { sets: readonly QueuedSet[]; together: boolean }) => {
       stop.current = new AbortController();
@@ -30,7 +34,7 @@ export function usePrinting(onMade: () => void) {
       }
       return sets;
     },
-    onSuccess: setPrinted,
+    onSuccess: (sets) => setPrinted([...printed.filter((p) => !sets.some((s) => sameSet(p, s))), ...sets]),
     onError: (e) => {
       if (!(e instanceof ApiError && e.problem.code === 'cancelled')) tell(messageOf(e), { bad: true });
     },
@@ -40,13 +44,13 @@ export function usePrinting(onMade: () => void) {
       const { change } = await call('POST /made/several', {
         body: { sets: sets.map((s) => ({ ...s.asked, sheet: s.sheet, variant: s.variant })) },
       });
-      return { change, n: sets.length };
+      return { change, sets };
     },
-    onSuccess: ({ change, n }) => {
+    onSuccess: ({ change, sets }) => {
       void client.invalidateQueries();
       setPrinted([]);
-      onMade();
-      tellUndo(n === 1 ? 'It stands in Things now.' : `${n} sets stand in Things now.`, change);
+      onMade(sets);
+      tellUndo(sets.length === 1 ? 'It stands in Things now.' : `${sets.length} sets stand in Things now.`, change);
     },
     onError: (e) => tell(messageOf(e), { bad: true }),
   });
@@ -57,7 +61,8 @@ export function usePrinting(onMade: () => void) {
     /** How far printing is; null where nothing is printed just now. */
     share: print.isPending ? share : null,
     busy: print.isPending || made.isPending,
-    printed: printed.length > 0,
+    /** Out of the printer, and nobody has said yet that they are cut. */
+    printed,
     forget: () => setPrinted([]),
   };
 }
