@@ -21,6 +21,7 @@ import {
   obj,
   oneOf,
   opt,
+  pageQuery,
   record,
   seed,
   str,
@@ -129,7 +130,7 @@ const made = obj({
 const file = obj({ file: str, size: int });
 
 export const printWire = define({
-  'GET /sheets': { summary: 'Everything that can be printed', response: list(kind) },
+  'GET /sheets': { summary: 'Everything that can be printed', query: pageQuery, response: list(kind) },
   'POST /sheets/{id}/layout': {
     summary: 'A set laid out: its pages as boxes in millimetres',
     body: closed(asked),
@@ -190,7 +191,7 @@ export const printWire = define({
     media: 'application/pdf',
     waits: true,
   },
-  'GET /made': { summary: 'Sets that were made, the latest first', response: list(made) },
+  'GET /made': { summary: 'Sets that were made, the latest first', query: pageQuery, response: list(made) },
   'POST /made/several': {
     summary: 'Several sets were printed and cut, all or none; one change takes all of them back',
     body: closed({ sets: arr(closed({ sheet: str, ...asked, variant: nullable(str) }, ['sheet']), 40, 1) }, ['sets']),

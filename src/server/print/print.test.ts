@@ -50,6 +50,7 @@ describe('the print shop', () => {
     const { items, total } = await get('/sheets');
     expect(total).toBeGreaterThanOrEqual(40);
     expect(items.length).toBe(total);
+    expect((await get('/sheets?limit=2&offset=1')).items).toEqual(items.slice(1, 3));
     const cards = items.find((k: any) => k.id === 'number-cards');
     expect(Object.keys(cards.parametersSchema.properties)).toEqual(Object.keys(cards.example));
     expect(cards.cautions.join(' ')).toMatch(/Scissors.*guillotines.*maker’s age label/s);
