@@ -4,7 +4,7 @@ import { deal, drawDecoy, newDealer, scaleOf, solveHand } from '../../../mechani
 import type { Step } from '../../../mechanisms/target-combine/solver';
 import { operationSigns } from '../../../play/arithmetic';
 import { parameters, whole, yesNo } from '../../../play/parameters';
-import { type Box, circle, line, rect, text } from '../../box';
+import { type Box, circle, line, text } from '../../box';
 import { fitted, paragraph } from '../../letters';
 import { numeral, written } from '../../pictures/numeral';
 import { sheetKind } from '../../sheetKind';
@@ -89,13 +89,13 @@ export default sheetKind<P, readonly Card[]>({
         ...size,
         count: made.length,
         face: (n, { w, h }) => [
-          ...stars(made[n]!.stars, w),
-          ...(made[n]!.sides.length === 1
-            ? square(made[n]!.sides[0]!.numbers, 8, 12, w - 16, 42)
-            : made[n]!.sides.flatMap((s, i) => square(s.numbers, 8, 10 + i * 30, w - 16, 28))),
+          ...made[n]!.sides.flatMap((s, i, { length }) =>
+            rail(s.numbers, w, 7 + (i * (h - 24)) / length, 5 + ((i + 1) * (h - 24)) / length),
+          ),
+          ...stars(made[n]!.stars, w, h - 12.5),
           line(8, h - 15, w - 8, h - 15, { line: 'pale', width: 0.3, frame: true }),
           text(6, h - 13, 20, 8, 'makes', 11, { align: 'start', fill: 'soft' }),
-          fitted(w / 2 - 4, h - 13.5, w / 2 - 4, 9, written(p.target), { bold: true, most: 24, align: 'middle' }),
+          fitted(w / 2 - 12, h - 13.5, 24, 9.5, written(p.target), { bold: true, most: 26, align: 'middle' }),
         ],
         back: (n, { w, h }) => [
           text(0, 5, w, 6, `${made[n]!.ways} ${made[n]!.ways === 1 ? 'way' : 'ways'}; one is`, 10, { fill: 'soft' }),
@@ -117,22 +117,28 @@ function isTrue(s: Step): boolean {
   return Math.abs(value - s.result) < 1e-6;
 }
 
-const stars = (n: number, w: number): Box[] =>
-  Array.from({ length: n }, (_, i) => text(w - 8 - i * 6, 3, 6, 6, '★', 11, { fill: 'ochre' }));
+const stars = (n: number, w: number, y: number): Box[] =>
+  Array.from({ length: n }, (_, i) => text(w - 9 - i * 5, y, 5, 6, '★', 10, { fill: 'ochre' }));
 
-/** Numbers in the quarters of a square, so that no order suggests itself. */
-function square(numbers: readonly number[], x: number, y: number, w: number, h: number): Box[] {
-  const s = Math.min(w, h);
-  const left = x + (w - s) / 2;
-  const cells = numbers.length <= 4 ? 2 : 3;
-  const cell = s / cells;
+/** Lamps of a rail in two rows, the lower one between the upper one's, so that no order of the numbers suggests itself. */
+function rail(numbers: readonly number[], w: number, from: number, to: number): Box[] {
+  const aRow = Math.ceil(numbers.length / 2);
+  const drop = 2;
+  const down = (to - from - drop) / 2;
+  const size = Math.min((w - 8) / (aRow + 0.5), down);
+  const d = size - 1.4;
+  const left = (w - size * (aRow + 0.5)) / 2;
   return [
-    rect(left, y, s, s, { line: 'ink', width: 0.5, frame: true }),
-    ...numbers.flatMap((n, i) =>
-      numeral(left + (i % cells) * cell + 1.5, y + Math.floor(i / cells) * cell + cell * 0.22, cell - 3, cell * 0.56, written(n), {
-        most: 34,
-      }),
-    ),
-    circle(left + s / 2, y + s / 2, 0.9, { fill: 'soft', frame: true }),
+    line(4, from, w - 4, from, { line: 'ink', width: 0.7, frame: true }),
+    ...numbers.flatMap((n, i) => {
+      const lower = i >= aRow;
+      const x = left + ((i % aRow) + (lower ? 1 : 0.5)) * size;
+      const top = from + drop + (lower ? Math.min(1.3 * size, down) : 0);
+      return [
+        line(x, from, x, top, { line: 'soft', width: 0.35, frame: true }),
+        circle(x, top + d / 2, d / 2, { line: 'ink', width: 0.45, frame: true }),
+        ...numeral(x - d * 0.38, top + d * 0.2, d * 0.76, d * 0.58, written(n), { most: 70 }),
+      ];
+    }),
   ];
 }
