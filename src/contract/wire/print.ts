@@ -1,5 +1,5 @@
 import { Type } from '@sinclair/typebox';
-import { mostPages } from '../../core/print/layOut';
+import { mostPages, mostPieces } from '../../core/print/layOut';
 import { duplexes } from '../../core/print/sheetPage';
 import { inks } from '../../core/print/inks';
 import { paperIds } from '../../core/print/paper';
@@ -33,7 +33,7 @@ import {
 
 const paper = oneOf(...paperIds);
 /** How a set is printed; what is left out is as usual, and the paper is that of the country. */
-const asked = {
+const setAsked = {
   parameters: record(anything),
   paper,
   seed,
@@ -45,6 +45,11 @@ const asked = {
   gutter: within(0, 10),
   /** Whose set it is, printed small at the foot. */
   label: Type.String({ maxLength: 80 }),
+} as const;
+const asked = {
+  ...setAsked,
+  /** Numbers of the pieces to print, from 1 in the order in which they lie; all of them where it is left out. */
+  only: arr(whole(1, mostPieces), mostPieces, 1),
 } as const;
 
 const point = Type.Unsafe<readonly [number, number]>({ type: 'array', items: num, minItems: 2, maxItems: 2 });
@@ -163,7 +168,7 @@ export const printWire = define({
   },
   'POST /variants/{id}/sheets': {
     summary: 'All a version needs, as one PDF',
-    body: closed({ players: whole(1, 12), ...asked }),
+    body: closed({ players: whole(1, 12), ...setAsked }),
     response: Type.String(),
     media: 'application/pdf',
     waits: true,
@@ -194,14 +199,14 @@ export const printWire = define({
   'GET /made': { summary: 'Sets that were made, the latest first', query: pageQuery, response: list(made) },
   'POST /made/several': {
     summary: 'Several sets were printed and cut, all or none; one change takes all of them back',
-    body: closed({ sets: arr(closed({ sheet: str, ...asked, variant: nullable(str) }, ['sheet']), 40, 1) }, ['sets']),
+    body: closed({ sets: arr(closed({ sheet: str, ...setAsked, variant: nullable(str) }, ['sheet']), 40, 1) }, ['sets']),
     status: 201,
     response: obj({ ids: arr(str), change: str }),
     waits: true,
   },
   'POST /made': {
     summary: 'A set was printed and cut: it stands in Things, and can be printed again',
-    body: closed({ sheet: str, ...asked, variant: nullable(str), minutes: nullable(within(0, 600)) }, ['sheet']),
+    body: closed({ sheet: str, ...setAsked, variant: nullable(str), minutes: nullable(within(0, 600)) }, ['sheet']),
     status: 201,
     response: changed,
     waits: true,

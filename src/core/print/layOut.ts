@@ -3,6 +3,7 @@ import { createRng } from '../shared/rng';
 import { shift } from './box';
 import { inInk } from './inks';
 import { missingLetters } from './letters';
+import { onlyPieces } from './onlyPieces';
 import { pageArea, papers } from './paper';
 import { drawingOf, filledSheets, pieceSheet } from './pieceSheets';
 import { footOf } from './sheetFoot';
@@ -47,8 +48,10 @@ export function layOut<P extends object, M>(kind: SheetKind<P, M>, asked: SheetR
     if (last.length > 0) continue;
     const told = teachingOf(kind, made, parameters, seed);
     if (!told.ok) return told;
-    const drawn = withTeaching(kind.draw(made, parameters), told.value);
-    const laid = drawPages(kind, drawn, asked, seed);
+    const whole = withTeaching(kind.draw(made, parameters), told.value);
+    const drawn = asked.only ? onlyPieces(whole, asked.only) : ok(whole);
+    if (!drawn.ok) return drawn;
+    const laid = drawPages(kind, drawn.value, asked, seed);
     if (!laid.ok) return laid;
     return ok({
       kind: kind.id,

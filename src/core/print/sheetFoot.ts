@@ -15,7 +15,9 @@ export function footOf(kind: Pick<SheetKind, 'title'>, asked: SheetRequest, seed
   const style = { line: 'soft', width: 0.25, frame: true } as const;
   const ticks = Array.from({ length: 6 }, (_, i) => line(x + 10 * i, y, x + 10 * i, y - (i % 5 === 0 ? 2 : 1.2), style));
   const inches = [0, 1, 2].map((i) => line(x + inchMm * i, y, x + inchMm * i, y + 0.9, style));
-  const words = [kind.title, asked.label, `seed ${seed}`, `${sheet} of ${of}`].filter(Boolean).join(' · ');
+  const words = [kind.title, asked.label, `seed ${seed}`, asked.only ? 'missing pieces' : '', `${sheet} of ${of}`]
+    .filter(Boolean)
+    .join(' · ');
   const size = 7;
   return [
     line(x, y, x + Math.max(rulerMm, 2 * inchMm), y, style),

@@ -21,6 +21,8 @@ export interface SheetRequest {
   readonly gutter: number;
   /** Whose set it is, in small letters at the foot. */
   readonly label: string;
+  /** Numbers of the pieces to print, from 1; all of them where it is left out. */
+  readonly only?: readonly number[];
   readonly country: Country;
 }
 

@@ -1,10 +1,12 @@
-import { useQuery } from '@tanstack/react-query';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
+import type { GameWire } from '../../contract/wire/shelf';
 import { Button } from '../../ui/Button';
 import { Field } from '../../ui/Field';
 import { call } from '../shared/api';
 import { messageOf, useTell } from '../shared/App';
 import panel from '../shared/panel.module.css';
+import { useTellUndo } from '../shared/useTellUndo';
 import styles from './print.module.css';
 import { marksFor, type MarkId, type NeededWire } from './printSettings';
 
@@ -26,6 +28,7 @@ export function GameNeeds({
   shown,
   onShow,
   onTurn,
+  onMissing,
   onAll,
   onKind,
 }: {
@@ -37,11 +40,15 @@ export function GameNeeds({
   shown: string | null;
   onShow: (set: Turned) => void;
   onTurn: (set: Turned) => void;
+  /** Opens a set to tick the pieces of it that are lost. */
+  onMissing: (set: Turned) => void;
   onAll: (sets: readonly GameSet[]) => void;
   /** Opens a kind of sheet that no game asks for. */
   onKind: (sheet: string) => void;
 }) {
+  const client = useQueryClient();
   const tell = useTell();
+  const tellUndo = useTellUndo();
   const [gathering, setGathering] = useState(false);
   const variants = useQuery({ queryKey: ['variants'], queryFn: () => call('GET /variants', { query: { limit: 5000 } }) });
   const games = useQuery({ queryKey: ['games'], queryFn: () => call('GET /games', { query: { limit: 5000 } }) });
@@ -53,6 +60,15 @@ export function GameNeeds({
   });
   const chosen = playable.find((v) => v.id === variant);
   const versions = playable.filter((v) => v.game === chosen?.game);
+  const of = games.data?.items.find((g) => g.id === chosen?.game);
+  const whole = useMutation({
+    mutationFn: (g: GameWire) => call('PATCH /games/{id}', { params: { id: g.id }, body: { condition: '', version: g.version } }),
+    onSuccess: async ({ change }, g) => {
+      await client.invalidateQueries();
+      tellUndo(`${g.title} is whole again.`, change);
+    },
+    onError: (e) => tell(messageOf(e), { bad: true }),
+  });
   // What is needed first lies on the desk as soon as it is known.
   const first = needs.data?.missing[0] ?? needs.data?.items[0];
   useEffect(() => {
@@ -96,6 +112,11 @@ export function GameNeeds({
               <Button kind="plain" onClick={() => onTurn(s)}>
                 Turn its settings
               </Button>
+              {s.pieces > 1 && s.cuts > 0 && (
+                <Button kind="plain" title="Tick what is lost; the very same pieces are printed again" onClick={() => onMissing(s)}>
+                  Only what is missing
+                </Button>
+              )}
               {s.teaches && (
                 <Button
                   kind="plain"
@@ -145,6 +166,16 @@ export function GameNeeds({
           />
         )}
       </Field>
+      {of?.condition && (
+        <div className={styles.after}>
+          <p>
+            The shelf says of {of.title}: <b>{of.condition}</b>.
+          </p>
+          <Button disabled={whole.isPending} onClick={() => whole.mutate(of)}>
+            It is whole again
+          </Button>
+        </div>
+      )}
       {needs.error && <p className={styles.wrong}>{messageOf(needs.error)}</p>}
       {needs.data && needs.data.items.length === 0 && needs.data.missing.length === 0 && needs.data.refused.length === 0 && (
         <p>

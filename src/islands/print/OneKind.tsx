@@ -26,6 +26,8 @@ export function OneKind({
   onOpen: (open: OpenSet) => void;
   onHow: (how: PrintHow) => void;
 }) {
+  // What was ticked is another piece once the set is another.
+  const otherPieces = open.only && [];
   return (
     <>
       <Field label="Sheet">
@@ -45,7 +47,11 @@ export function OneKind({
           </select>
         )}
       </Field>
-      <SheetSettings kind={kind} parameters={open.parameters} onChange={(parameters) => onOpen({ ...open, parameters })} />
+      <SheetSettings
+        kind={kind}
+        parameters={open.parameters}
+        onChange={(parameters) => onOpen({ ...open, parameters, only: otherPieces })}
+      />
       <div className={styles.settings}>
         <Field label="Sets">
           {(p) => (
@@ -71,7 +77,7 @@ export function OneKind({
         cut={(laid?.cuts ?? 0) > 0}
         onHow={onHow}
         onMark={(mark) => onOpen({ ...open, mark })}
-        onSeed={(seed) => onOpen({ ...open, seed })}
+        onSeed={(seed) => onOpen({ ...open, seed, only: otherPieces })}
       />
     </>
   );

@@ -49,7 +49,8 @@ export function PrintQueue({
   return (
     <section className={`${panel.sheet} ${styles.queue}`} aria-label="To print">
       <h2>To print</h2>
-      <table className={styles.sets}>
+      {sets.length === 0 && <p className={panel.soft}>Nothing lies here yet.</p>}
+      <table className={styles.sets} hidden={sets.length === 0}>
         <thead>
           <tr>
             <th scope="col">
@@ -90,7 +91,7 @@ export function PrintQueue({
           ))}
         </tbody>
       </table>
-      <dl className={styles.sums}>
+      <dl className={styles.sums} hidden={sets.length === 0}>
         <div>
           <dd>{sheets}</dd>
           <dt>{sheets === 1 ? 'sheet' : 'sheets'}</dt>
@@ -111,9 +112,11 @@ export function PrintQueue({
         </>
       ) : (
         <>
-          <Button kind="main" disabled={sets.length === 0} onClick={() => onPrint(true)}>
-            Print {sheets} {sheets === 1 ? 'sheet' : 'sheets'} as one PDF
-          </Button>
+          {sets.length > 0 && (
+            <Button kind="main" onClick={() => onPrint(true)}>
+              Print {sheets} {sheets === 1 ? 'sheet' : 'sheets'} as one PDF
+            </Button>
+          )}
           {onAdd && <Button onClick={onAdd}>{waiting ? 'Put this one on the list too' : 'Put it on a list, and go on'}</Button>}
           {sets.length > 1 && <Button onClick={() => onPrint(false)}>One PDF for each set</Button>}
         </>

@@ -268,6 +268,47 @@ describe('the printer’s desk', () => {
     expect(new Set(sets.map((s) => s.mark)).size).toBe(2);
     expect(sets.map((s) => s.mark)).not.toContain('none');
   });
+  it('prints the missing pieces alone: ticked on the sheet, with the keys too, the very same ones', async () => {
+    desk();
+    api()
+      .on('GET /games', page([game('levers', { condition: '2 cards missing' })]))
+      .on('GET /variants', page([variant('to-10', 'levers')]))
+      .on('GET /variants/to-10/sheets', needs([{ ...cards({ high: 10 }), copies: 3 }]))
+      .on('PATCH /games/levers', { id: 'levers', change: 'c1' })
+      .on('POST /printouts', 'a file');
+    show(<PrintView sheet={null} variant="to-10" />);
+    expect((await screen.findByText('2 cards missing')).closest('p')!.textContent).toBe('The shelf says of Levers: 2 cards missing.');
+    await userEvent.click(await screen.findByRole('button', { name: 'Only what is missing' }));
+    // Nothing is printed as long as nothing is ticked.
+    const third = await screen.findByRole('checkbox', { name: 'Piece 3: 3' });
+    expect(screen.queryByRole('button', { name: /as one PDF/ })).toBeNull();
+    await userEvent.click(third);
+    await userEvent.click(screen.getByRole('button', { name: 'Next sheet' }));
+    screen.getByRole('checkbox', { name: 'Piece 12: 2' }).focus();
+    await userEvent.keyboard(' ');
+    expect(screen.getByText('2 pieces ticked, on all sheets.')).toBeTruthy();
+    await userEvent.click(await screen.findByRole('button', { name: 'Print 1 sheet as one PDF' }));
+    await waitFor(() => expect(saved).toHaveLength(1));
+    const [set] = (asked('/printouts')[0] as { sets: object[] }).sets;
+    expect(set).toMatchObject({ sheet: 'number-cards', parameters: { high: 10 }, only: [3, 12], copies: 1 });
+    // No new set is made by it; the game is whole again with a button.
+    expect(screen.queryByText(/Printed and cut/)).toBeNull();
+    await userEvent.click(await screen.findByRole('button', { name: 'It is whole again' }));
+    expect(await screen.findByText('Levers is whole again.')).toBeTruthy();
+    expect(api().writes.find((w) => w.path === '/games/levers')?.body).toEqual({ condition: '', version: 1 });
+  });
+  it('ticks anew once the set is another, and prints all of it again when asked', async () => {
+    desk();
+    show(<PrintView sheet="number-cards" variant={null} />);
+    await userEvent.click(await screen.findByRole('button', { name: 'Only some pieces' }));
+    await userEvent.click(await screen.findByRole('checkbox', { name: 'Piece 3: 3' }));
+    await userEvent.click(screen.getByRole('button', { name: 'To: more' }));
+    expect(await screen.findByText(/^Tick the pieces that are lost/)).toBeTruthy();
+    expect(screen.queryByRole('button', { name: /as one PDF/ })).toBeNull();
+    await userEvent.click(screen.getByRole('button', { name: 'Only some pieces' }));
+    expect(await screen.findByRole('button', { name: 'Print 5 sheets as one PDF' })).toBeTruthy();
+    expect(screen.queryByRole('checkbox', { name: /^Piece/ })).toBeNull();
+  });
   it('has a score sheet for a game that needs nothing printed', async () => {
     desk();
     api().on('GET /variants/lever-20/sheets', needs([]));
@@ -284,7 +325,7 @@ describe('the printer’s desk', () => {
     show(<PrintView sheet={null} variant={null} />);
     await userEvent.click(await screen.findByRole('tab', { name: 'Labels' }));
     expect(screen.getByText('The desk is clear')).toBeTruthy();
-    expect(screen.getByRole('button', { name: 'Print 0 sheets as one PDF' })).toHaveProperty('disabled', true);
+    expect(screen.queryByRole('button', { name: /as one PDF/ })).toBeNull();
     await userEvent.click(await screen.findByRole('button', { name: 'Print the labels' }));
     await waitFor(() => expect(saved).toEqual(['labels-bin-1.pdf']));
     expect(asked('/bins/bin-1/label')).toMatchObject([{ paper: 'letter' }]);

@@ -7,7 +7,7 @@ import { Empty, Failure, Loading } from '../../ui/Empty';
 import { LinkButton } from '../../ui/LinkButton';
 import { Tabs } from '../../ui/Tabs';
 import { call, link } from '../shared/api';
-import { App, messageOf } from '../shared/App';
+import { App, messageOf, useTell } from '../shared/App';
 import panel from '../shared/panel.module.css';
 import { keepHow, keptHow, type PrintHow } from '../shared/printHow';
 import { useKept } from '../shared/useKept';
@@ -20,7 +20,18 @@ import { GameNeeds, type GameSet } from './GameNeeds';
 import { MadeSets } from './MadeSets';
 import styles from './print.module.css';
 import { PrintQueue } from './PrintQueue';
-import { askedOf, freshSet, type MadeWire, type MarkId, type NeededWire, type OpenSet, type QueuedSet, sameSet } from './printSettings';
+import {
+  askedOf,
+  freshSet,
+  type MadeWire,
+  type MarkId,
+  type NeededWire,
+  type OpenSet,
+  type QueuedSet,
+  sameSet,
+  type SheetAsked,
+  type SheetLaid,
+} from './printSettings';
 import { SheetStage } from './SheetStage';
 
 export default function PrintView({
@@ -51,6 +62,17 @@ function settingsIn(given: string | null): Readonly<Record<string, unknown>> {
   }
 }
 
+/** A set as it is laid out, asked for once. */
+const layingOut = (wanted: string) => ({
+  queryKey: ['laid', wanted],
+  queryFn: () => {
+    const [id, body] = JSON.parse(wanted) as [string, SheetAsked];
+    return call('POST /sheets/{id}/layout', { params: { id }, body });
+  },
+  retry: false,
+  staleTime: Infinity,
+});
+
 function Desk({
   first,
   variant: asked,
@@ -62,6 +84,7 @@ function Desk({
   given: string | null;
   whose: string | null;
 }) {
+  const tell = useTell();
   const sheets = useQuery({ queryKey: ['sheets'], queryFn: () => call('GET /sheets'), staleTime: Infinity });
   const country = useQuery({ queryKey: ['countries'], queryFn: () => call('GET /countries') });
   const [how, setHow] = useState<PrintHow>(keptHow);
@@ -84,31 +107,38 @@ function Desk({
     mark: open.mark,
     label: open.label,
   });
-  const wanted = useDeferredValue(JSON.stringify([open.sheet, body]));
-  const laid = useQuery({
-    queryKey: ['laid', wanted],
-    queryFn: () => {
-      const [id, request] = JSON.parse(wanted) as [string, typeof body];
-      return call('POST /sheets/{id}/layout', { params: { id }, body: request });
-    },
-    retry: false,
-    staleTime: Infinity,
-  });
+  const wanted = useDeferredValue(JSON.stringify([open.sheet, open.only ? { ...body, copies: 1 } : body]));
+  /** The same with the missing pieces alone, which is what would be printed. */
+  const someWanted = useDeferredValue(JSON.stringify([open.sheet, { ...body, only: open.only ?? [] }]));
+  const some = useQuery({ ...layingOut(someWanted), enabled: (open.only ?? []).length > 0 });
+  const laid = useQuery(layingOut(wanted));
   const sheetNow = useLast(laid.data);
-  const setOf = (id: number): QueuedSet => ({
+  const someNow = useLast(some.data);
+  /** What would come out of the printer now; nothing while no missing piece is ticked. */
+  const printable = open.only === null ? sheetNow : open.only.length > 0 ? someNow : undefined;
+  const setOf = (id: number, of: SheetLaid): QueuedSet => ({
     id,
     sheet: open.sheet,
-    title: sheetNow?.title ?? open.sheet,
-    asked: { ...body, paper: how.paper ?? home, seed: sheetNow?.seed ?? open.seed },
+    title: open.only ? `${of.title}, ${open.only.length} missing` : of.title,
+    asked: { ...body, paper: how.paper ?? home, seed: of.seed, ...(open.only ? { only: [...open.only] } : {}) },
     variant: open.variant,
-    sheets: sheetNow?.sheets ?? 0,
-    cuts: sheetNow?.cuts ?? 0,
-    minutes: sheetNow?.minutes ?? 0,
+    sheets: of.sheets,
+    cuts: of.cuts,
+    minutes: of.minutes,
   });
   /** Whether the sheet on the desk is what the open tab is about. */
   const lies = way === 'kind' || (way === 'game' && variant !== null && open.variant === variant);
-  const now: readonly QueuedSet[] = queue.length > 0 ? queue : lies && sheetNow && !laid.error ? [setOf(0)] : [];
-  const printing = usePrinting((made) => setQueue(queue.filter((s) => !made.some((m) => sameSet(m, s)))));
+  const now: readonly QueuedSet[] = queue.length > 0 ? queue : lies && printable && !laid.error ? [setOf(0, printable)] : [];
+  const leave = (sets: readonly QueuedSet[]): void => setQueue(queue.filter((s) => !sets.some((m) => sameSet(m, s))));
+  const printing = usePrinting(leave, (replaced) => {
+    leave(replaced);
+    setOpen({ ...open, only: null });
+    tell('Cut them and put them to the others: they are the very same pieces.');
+    const of = replaced.find((s) => s.variant !== null)?.variant;
+    if (!of) return;
+    setVariant(of);
+    setWay('game');
+  });
   if (sheets.error) return <Failure message={messageOf(sheets.error)} />;
   if (!sheets.data) return <Loading what="Warming the printer …" />;
   const kinds = sheets.data.items;
@@ -143,6 +173,7 @@ function Desk({
       mark: m.mark as MarkId,
       label: m.label,
       variant: m.variant,
+      only: null,
     });
     setHow({ ...how, paper: m.paper as 'a4' | 'letter', form: m.form as PrintHow['form'] });
   };
@@ -151,7 +182,7 @@ function Desk({
     <>
       <div className={panel.head}>
         <h1>Printer’s desk</h1>
-        <span className={panel.soft}>{kind.about}</span>
+        {lies && <span className={panel.soft}>{kind.about}</span>}
         <span className={panel.spring} />
         <LinkButton href={link('/prep')}>Gather</LinkButton>
         <LinkButton href={link('/prep?ahead')}>The days ahead</LinkButton>
@@ -181,6 +212,10 @@ function Desk({
                 onShow={(s) => setOpen(need(s))}
                 onTurn={(s) => {
                   setOpen(need(s));
+                  setWay('kind');
+                }}
+                onMissing={(s) => {
+                  setOpen({ ...need(s), copies: 1, only: [] });
                   setWay('kind');
                 }}
                 onAll={(all) => setQueue([...queue, ...all.map(queued)])}
@@ -220,7 +255,13 @@ function Desk({
             </Empty>
           </div>
         ) : sheetNow ? (
-          <SheetStage key={`${open.sheet} ${how.paper ?? home}`} laid={sheetNow} busy={laid.isFetching} />
+          <SheetStage
+            key={`${open.sheet} ${how.paper ?? home}`}
+            laid={sheetNow}
+            busy={laid.isFetching}
+            only={open.only}
+            onOnly={(only) => setOpen({ ...open, only, ...(open.only ? {} : { copies: 1 }) })}
+          />
         ) : (
           <div className={styles.stage}>{laid.error ? null : <Loading what="Laying it out …" />}</div>
         )}
@@ -244,6 +285,7 @@ function Desk({
               mark: s.asked.mark ?? 'none',
               label: s.asked.label ?? '',
               variant: s.variant,
+              only: s.asked.only ?? null,
             });
           }}
           onRemove={(id) => setQueue(queue.filter((s) => s.id !== id))}
@@ -252,10 +294,10 @@ function Desk({
           onMade={printing.keep}
           onNotMade={printing.forget}
           onAdd={
-            way === 'kind' && sheetNow && !laid.error
+            way === 'kind' && printable && !laid.error
               ? () => {
                   const id = next.current++;
-                  setQueue([...queue, setOf(id)]);
+                  setQueue([...queue, setOf(id, printable)]);
                   setChosen(id);
                 }
               : null

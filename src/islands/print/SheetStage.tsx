@@ -1,17 +1,36 @@
 import { useState } from 'react';
+import { Button } from '../../ui/Button';
 import { SheetPage } from '../../ui/sheet/SheetPage';
-import panel from '../shared/panel.module.css';
 import styles from './print.module.css';
 import type { SheetLaid } from './printSettings';
 
-/** The sheet itself, to scale: front and back, sheet by sheet. */
-export function SheetStage({ laid, busy }: { laid: SheetLaid; busy: boolean }) {
+/** The sheet itself, to scale: front and back, sheet by sheet; its pieces can be ticked where only some are missing. */
+export function SheetStage({
+  laid,
+  busy,
+  only,
+  onOnly,
+}: {
+  laid: SheetLaid;
+  busy: boolean;
+  /** Numbers of the missing pieces; null where the whole set is printed. */
+  only: readonly number[] | null;
+  onOnly: (only: readonly number[] | null) => void;
+}) {
   const [asked, setAsked] = useState(0);
   const [back, setBack] = useState(false);
   const fronts = laid.pages.flatMap((p, i) => (p.side === 'front' ? [i] : []));
   const n = Math.min(asked, fronts.length - 1);
   const hasBack = laid.pages[fronts[n]! + 1]?.side === 'back';
   const page = laid.pages[fronts[n]! + (back && hasBack ? 1 : 0)]!;
+  const piecesOn = (i: number): number => laid.pages[i]!.boxes.filter((b) => b.kind === 'card').length;
+  const first = 1 + fronts.slice(0, n).reduce((sum, i) => sum + piecesOn(i), 0);
+  const picks = only &&
+    !(back && hasBack) && {
+      first,
+      ticked: only,
+      onToggle: (piece: number) => onOnly(only.includes(piece) ? only.filter((o) => o !== piece) : [...only, piece].sort((x, y) => x - y)),
+    };
   return (
     <section className={styles.stage} aria-label="The sheet" aria-busy={busy}>
       <div className={styles.stageHead}>
@@ -40,12 +59,24 @@ export function SheetStage({ laid, busy }: { laid: SheetLaid; busy: boolean }) {
             </button>
           </span>
         )}
-        <span className={`${panel.soft} ${styles.unit}`}>measures in mm</span>
+        {fronts.some((i) => piecesOn(i) > 0) && (
+          <Button kind="plain" className={styles.unit} aria-pressed={only !== null} onClick={() => onOnly(only ? null : [])}>
+            Only some pieces
+          </Button>
+        )}
       </div>
+      {only && (
+        <p className={styles.missing} role="status">
+          {only.length === 0
+            ? 'Tick the pieces that are lost: the very same are printed again.'
+            : `${only.length} ${only.length === 1 ? 'piece' : 'pieces'} ticked, on all sheets.`}
+        </p>
+      )}
       <SheetPage
         {...page}
         boxes={page.boxes as never}
-        measured
+        measured={!only}
+        picks={picks || undefined}
         label={`${laid.title}, sheet ${n + 1}, ${back && hasBack ? 'back' : 'front'}`}
       />
     </section>

@@ -56,8 +56,19 @@ export interface OpenSet {
   readonly mark: MarkId;
   readonly label: string;
   readonly variant: string | null;
+  /** The pieces that are missing, where only these are printed; null for the whole set. */
+  readonly only: readonly number[] | null;
 }
-export const freshSet = (sheet: string): OpenSet => ({ sheet, parameters: {}, seed: 1, copies: 1, mark: 'none', label: '', variant: null });
+export const freshSet = (sheet: string): OpenSet => ({
+  sheet,
+  parameters: {},
+  seed: 1,
+  copies: 1,
+  mark: 'none',
+  label: '',
+  variant: null,
+  only: null,
+});
 
 /**
  * Marks for so many sets of one game: each its own as long as there are enough, in an order that is other for every game, so

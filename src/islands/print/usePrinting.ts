@@ -13,7 +13,7 @@ const wait = 0.5;
  * Prints sets as one PDF or one each, with how far it is; and keeps that they are made. What was printed is asked about until
  * somebody says: cutting is done on another evening.
  */
-export function usePrinting(onMade: (sets: readonly QueuedSet[]) => void) {
+export function usePrinting(onMade: (sets: readonly QueuedSet[]) => void, onReplaced: (sets: readonly QueuedSet[]) => void) {
   const client = useQueryClient();
   const tell = useTell();
   const tellUndo = useTellUndo();
@@ -34,7 +34,12 @@ export function usePrinting(onMade: (sets: readonly QueuedSet[]) => void) {
       }
       return sets;
     },
-    onSuccess: (sets) => setPrinted([...printed.filter((p) => !sets.some((s) => sameSet(p, s))), ...sets]),
+    onSuccess: (sets) => {
+      // Pieces that replace lost ones make no new set.
+      const whole = sets.filter((s) => !s.asked.only);
+      setPrinted([...printed.filter((p) => !whole.some((s) => sameSet(p, s))), ...whole]);
+      if (whole.length < sets.length) onReplaced(sets.filter((s) => s.asked.only));
+    },
     onError: (e) => {
       if (!(e instanceof ApiError && e.problem.code === 'cancelled')) tell(messageOf(e), { bad: true });
     },

@@ -39,6 +39,14 @@ function one(b: Drawn, key: number) {
   return b.closed ? <polygon key={key} points={points} {...style} /> : <polyline key={key} points={points} {...style} />;
 }
 
+/** Pieces of a page that can be ticked, by their numbers in the whole set. */
+export interface Picks {
+  /** The number of the first piece on this page. */
+  readonly first: number;
+  readonly ticked: readonly number[];
+  readonly onToggle: (n: number) => void;
+}
+
 /** A sheet of paper as it comes out of the printer, drawn from the same boxes. */
 export function SheetPage({
   width,
@@ -46,6 +54,7 @@ export function SheetPage({
   boxes,
   label,
   measured = false,
+  picks,
 }: {
   width: number;
   height: number;
@@ -53,13 +62,21 @@ export function SheetPage({
   label: string;
   /** With the sizes of the paper and of the first card beside it. */
   measured?: boolean;
+  picks?: Picks | undefined;
 }) {
   const card = boxes.find((b) => b.kind === 'card');
   const room = measured ? 12 : 0;
   return (
-    <svg viewBox={`${-room} ${-room} ${width + room} ${height + room}`} className={styles.page} role="img" aria-label={label} data-to-scale>
+    <svg
+      viewBox={`${-room} ${-room} ${width + room} ${height + room}`}
+      className={styles.page}
+      role={picks ? 'group' : 'img'}
+      aria-label={label}
+      data-to-scale
+    >
       <rect x={0} y={0} width={width} height={height} className={styles.paper} />
       {boxes.map((b, i) => one(b as Drawn, i))}
+      {picks && <Pieces boxes={boxes} {...picks} />}
       {measured && (
         <g className={styles.measures} aria-hidden>
           <Measure x1={0} y1={-6} x2={width} y2={-6} say={String(Math.round(width * 10) / 10)} />
@@ -72,6 +89,37 @@ export function SheetPage({
     </svg>
   );
 }
+
+/** A tick box over each piece, named by what stands on it. */
+function Pieces({ boxes, first, ticked, onToggle }: { boxes: readonly Drawn[] } & Picks) {
+  const starts = boxes.flatMap((b, i) => (b.kind === 'card' ? [i] : []));
+  return starts.map((from, i) => {
+    const { x, y, w, h } = boxes[from]!;
+    const on = ticked.includes(first + i);
+    const words = boxes.slice(from, starts[i + 1]).flatMap((b) => (inside(b, boxes[from]!) && b.text ? [b.text] : []));
+    return (
+      <g
+        key={from}
+        role="checkbox"
+        aria-checked={on}
+        tabIndex={0}
+        aria-label={`Piece ${[first + i, words.join(' ')].filter(Boolean).join(': ')}`}
+        className={styles.pick}
+        onClick={() => onToggle(first + i)}
+        onKeyDown={(e) => {
+          if (e.key !== ' ' && e.key !== 'Enter') return;
+          e.preventDefault();
+          onToggle(first + i);
+        }}
+      >
+        <rect x={x + 1} y={y + 1} width={w - 2} height={h - 2} />
+        {on && <path d={`M ${x + w - 13} ${y + 8} l 3 3.4 l 6 -7`} />}
+      </g>
+    );
+  });
+}
+
+const inside = (b: Drawn, of: Drawn): boolean => b.x >= of.x - 0.1 && b.y >= of.y - 0.1 && b.x <= of.x + of.w && b.y <= of.y + of.h;
 
 function Measure({ x1, y1, x2, y2, say }: { x1: number; y1: number; x2: number; y2: number; say: string }) {
   const upright = x1 === x2;
