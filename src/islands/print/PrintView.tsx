@@ -1,7 +1,7 @@
 import '@fontsource/andika/400.css';
 import '@fontsource/andika/700.css';
 import { useQuery } from '@tanstack/react-query';
-import { useDeferredValue, useRef, useState } from 'react';
+import { useRef, useState } from 'react';
 import { cautionsOnce } from '../../core/safety/hazards';
 import { Empty, Failure, Loading } from '../../ui/Empty';
 import { LinkButton } from '../../ui/LinkButton';
@@ -11,27 +11,16 @@ import { App, messageOf, useTell } from '../shared/App';
 import panel from '../shared/panel.module.css';
 import { keepHow, keptHow, type PrintHow } from '../shared/printHow';
 import { useKept } from '../shared/useKept';
-import { useLast } from '../shared/useLast';
 import { Checked } from './Checked';
 import { OneKind } from './OneKind';
+import { useLaid } from './useLaid';
 import { usePrinting } from './usePrinting';
 import { BinLabels } from './BinLabels';
 import { GameNeeds, type GameSet } from './GameNeeds';
 import { MadeSets } from './MadeSets';
 import styles from './print.module.css';
 import { PrintQueue } from './PrintQueue';
-import {
-  askedOf,
-  freshSet,
-  type MadeWire,
-  type MarkId,
-  type NeededWire,
-  type OpenSet,
-  type QueuedSet,
-  sameSet,
-  type SheetAsked,
-  type SheetLaid,
-} from './printSettings';
+import { askedOf, freshSet, type MadeWire, type MarkId, type NeededWire, type OpenSet, type QueuedSet, sameSet } from './printSettings';
 import { SheetStage } from './SheetStage';
 
 export default function PrintView({
@@ -62,17 +51,6 @@ function settingsIn(given: string | null): Readonly<Record<string, unknown>> {
   }
 }
 
-/** A set as it is laid out, asked for once. */
-const layingOut = (wanted: string) => ({
-  queryKey: ['laid', wanted],
-  queryFn: () => {
-    const [id, body] = JSON.parse(wanted) as [string, SheetAsked];
-    return call('POST /sheets/{id}/layout', { params: { id }, body });
-  },
-  retry: false,
-  staleTime: Infinity,
-});
-
 function Desk({
   first,
   variant: asked,
@@ -100,35 +78,11 @@ function Desk({
   const [chosen, setChosen] = useState<number | null>(null);
   const next = useRef(1 + Math.max(0, ...queue.map((s) => s.id)));
   const home = country.data?.items.find((c) => c.id === country.data.country)?.paper ?? 'a4';
-  const body = askedOf(how, {
-    parameters: { ...open.parameters },
-    seed: open.seed,
-    copies: open.copies,
-    mark: open.mark,
-    label: open.label,
-  });
-  const wanted = useDeferredValue(JSON.stringify([open.sheet, open.only ? { ...body, copies: 1 } : body]));
-  /** The same with the missing pieces alone, which is what would be printed. */
-  const someWanted = useDeferredValue(JSON.stringify([open.sheet, { ...body, only: open.only ?? [] }]));
-  const some = useQuery({ ...layingOut(someWanted), enabled: (open.only ?? []).length > 0 });
-  const laid = useQuery(layingOut(wanted));
-  const sheetNow = useLast(laid.data);
-  const someNow = useLast(some.data);
-  /** What would come out of the printer now; nothing while no missing piece is ticked. */
-  const printable = open.only === null ? sheetNow : open.only.length > 0 ? someNow : undefined;
-  const setOf = (id: number, of: SheetLaid): QueuedSet => ({
-    id,
-    sheet: open.sheet,
-    title: open.only ? `${of.title}, ${open.only.length} missing` : of.title,
-    asked: { ...body, paper: how.paper ?? home, seed: of.seed, ...(open.only ? { only: [...open.only] } : {}) },
-    variant: open.variant,
-    sheets: of.sheets,
-    cuts: of.cuts,
-    minutes: of.minutes,
-  });
+  const { sheetNow, error, busy, setOf } = useLaid(open, how, home);
   /** Whether the sheet on the desk is what the open tab is about. */
   const lies = way === 'kind' || (way === 'game' && variant !== null && open.variant === variant);
-  const now: readonly QueuedSet[] = queue.length > 0 ? queue : lies && printable && !laid.error ? [setOf(0, printable)] : [];
+  const alone = lies ? setOf(0) : null;
+  const now: readonly QueuedSet[] = queue.length > 0 ? queue : alone ? [alone] : [];
   const leave = (sets: readonly QueuedSet[]): void => setQueue(queue.filter((s) => !sets.some((m) => sameSet(m, s))));
   const printing = usePrinting(leave, (replaced) => {
     leave(replaced);
@@ -240,7 +194,7 @@ function Desk({
           </Tabs>
           {lies && (
             <Checked
-              error={laid.error}
+              error={error}
               checked={sheetNow?.checked ?? null}
               onUsual={Object.keys(open.parameters).length > 0 ? () => setOpen({ ...open, parameters: {} }) : null}
             />
@@ -258,12 +212,12 @@ function Desk({
           <SheetStage
             key={`${open.sheet} ${how.paper ?? home}`}
             laid={sheetNow}
-            busy={laid.isFetching}
+            busy={busy}
             only={open.only}
             onOnly={(only) => setOpen({ ...open, only, ...(open.only ? {} : { copies: 1 }) })}
           />
         ) : (
-          <div className={styles.stage}>{laid.error ? null : <Loading what="Laying it out …" />}</div>
+          <div className={styles.stage}>{error ? null : <Loading what="Laying it out …" />}</div>
         )}
         <PrintQueue
           sets={now}
@@ -294,10 +248,10 @@ function Desk({
           onMade={printing.keep}
           onNotMade={printing.forget}
           onAdd={
-            way === 'kind' && printable && !laid.error
+            way === 'kind' && alone
               ? () => {
                   const id = next.current++;
-                  setQueue([...queue, setOf(id, printable)]);
+                  setQueue([...queue, { ...alone, id }]);
                   setChosen(id);
                 }
               : null
