@@ -15,6 +15,42 @@ export function greedy(instance: PlanInstance, rng: Rng, noise: number): SearchS
   return state.broken === 0 ? state : null;
 }
 
+/**
+ * A first plan that keeps what stands (`instance.aims.keep`) wherever it still may, and fills the gaps greedily. Null where
+ * nothing is to be kept, or a gap cannot be filled so.
+ */
+export function greedyKeeping(instance: PlanInstance, rng: Rng): SearchState | null {
+  const games = instance.aims?.keep?.games;
+  if (!games) return null;
+  const state = new SearchState(instance);
+  if (!state.seatLocks()) return null;
+  // All that stays first: a gap is not filled with a game that would push somebody out in a later round.
+  for (let r = 0; r < instance.rounds; r++) seatKept(state, r, games);
+  for (let r = 0; r < instance.rounds; r++) if (!fillRound(state, r, rng, 0)) return null;
+  state.accept();
+  return state.broken === 0 ? state : null;
+}
+
+/** Opens the tables that stood in a round, the largest first, for those who may still sit there. */
+function seatKept(state: SearchState, r: number, games: readonly (readonly number[])[]): void {
+  const { S, R } = state;
+  const tables = new Map<number, number[]>();
+  for (const [l, kept] of games.entries()) {
+    const g = kept[r]!;
+    if (g < 0 || state.isResting(l, r) || state.seat[l * R + r]! >= 0 || !state.mayPlay(l, r, g)) continue;
+    tables.set(g, [...(tables.get(g) ?? []), l]);
+  }
+  for (const [g, learners] of [...tables].sort((x, y) => y[1].length - x[1].length || x[0] - y[0])) {
+    let table = Array.from({ length: S }, (_, t) => t).find((t) => state.game[r * S + t] === g) ?? -1;
+    if (table < 0) {
+      table = state.closedTable(r);
+      if (table < 0 || learners.length < state.min[g]! || !state.canOpen(r, g, -1)) continue;
+      state.setGame(r, table, g);
+    }
+    for (const l of learners) if (state.size[r * S + table]! < state.max[g]! && fitsIn(state, l, r, table)) state.place(l, r, table);
+  }
+}
+
 function fillRound(state: SearchState, r: number, rng: Rng, noise: number): boolean {
   const { S } = state;
   const waiting = (): number[] =>

@@ -1,5 +1,6 @@
 import { beforeAll, describe, expect, it } from 'vitest';
 import { loadSolver } from '../../adapters/highs/solveModel';
+import { shippedOffers } from '../../contract/shippedOffers.testing';
 import { objectiveOf } from './objective';
 import type { SolveModel } from './linearModel';
 import { type PlanB, planB } from './planB';
@@ -37,6 +38,39 @@ function standing(of: PlanningInput): PlanningInput {
 }
 const seatsIn = (rounds: PlanB['away'][number]['rounds']): string[] =>
   rounds.flatMap((r) => r.tables.flatMap((t) => t.seats.map((s) => s.learner)));
+
+/** A whole shelf and twelve children from five to eleven, as a co-op has them: far more ways than a search goes through. */
+function shelfful(): PlanningInput {
+  const learners = Array.from({ length: 12 }, (_, i): PlanningInput['learners'][number] => {
+    const age = 5 + i / 2;
+    const skills = standingOf(graph.skills.map((s) => 1 / (1 + Math.exp(-1.5 * (age - s.wantedAt.us)))));
+    return { ...child(`l${i}`), age, skills };
+  });
+  const offers = shippedOffers().map((o) => ({ ...o, helper: 'nearby' as const, materials: [] }));
+  const present = learners.map((l) => l.id);
+  return input({ offers, learners, meetings: [{ ...meeting('2026-11-10', present), rounds: 3, tables: 4, helpers: 3 }], stock: [] });
+}
+
+describe('a session that is planned anew with its seats', () => {
+  it('moves nobody who need not move, however many games there are and however short the search', () => {
+    const asked = standing(shelfful());
+    const seats = (rounds: PlanB['away'][number]['rounds']): string[][] =>
+      rounds.map((r) => r.tables.flatMap((t) => t.seats.map((s) => `${s.learner} ${t.game}`)).sort());
+    const kept = asked.keep!.map((round) => round.map(([l, g]) => `${l} ${g}`).sort());
+    const anew = (more: Partial<PlanningInput>): string[][] =>
+      seats(planTerm(graph, { ...asked, unpriced: true, keepShare: 1, secondsPerMeeting: 0.001, ...more }, solve)[0]!.rounds);
+    expect(anew({})).toEqual(kept);
+    const games = [...new Set(asked.keep!.flat().map(([, g]) => g))];
+    expect(games.length).toBeGreaterThan(6);
+    const moved = games.map((game) => {
+      const without = anew({ offers: asked.offers.filter((o) => o.game !== game) });
+      return kept.flatMap((round, r) => round.filter((s) => !s.endsWith(` ${game}`) && !without[r]!.includes(s)));
+    });
+    // Somebody left alone may need company; else only those move whose game it was.
+    expect(moved.filter((m) => m.length > 0).length).toBeLessThanOrEqual(1);
+    expect(Math.max(...moved.map((m) => m.length))).toBeLessThanOrEqual(2);
+  });
+});
 
 describe('plan B', () => {
   it('names the two without whom others cannot play, and says what all would do then', () => {

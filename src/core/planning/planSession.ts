@@ -3,7 +3,7 @@ import { boundModel, mostTogether } from './boundModel';
 import { checkPlan } from './checkPlan';
 import { diagnose, type Diagnosis } from './diagnose';
 import { exactModel } from './exactModel';
-import { greedy } from './greedy';
+import { greedy, greedyKeeping } from './greedy';
 import { type PlanInstance, rests, type Schedule } from './instance';
 import { carefully, type SolveModel } from './linearModel';
 import { learnerValue, objectiveOf } from './objective';
@@ -111,6 +111,8 @@ export function prepare(instance: PlanInstance, solve: SolveModel, options: Pick
 function greedyPlan(instance: PlanInstance, seed: number): Schedule | null {
   let best: Schedule | null = null;
   let bestValue = -Infinity;
+  const kept = greedyKeeping(instance, createRng(seed, greedyTries));
+  if (kept && checkPlan(instance, kept.schedule()).length === 0) [best, bestValue] = [kept.schedule(), kept.total];
   for (let i = 0; i < greedyTries; i++) {
     const state = greedy(instance, createRng(seed, i), i === 0 ? 0 : 0.2 + i / greedyTries);
     if (state && state.total > bestValue) {
