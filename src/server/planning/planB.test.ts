@@ -76,6 +76,11 @@ describe('plan B of a session', () => {
     const edited = (await ask('PUT', `/plans/${plan.id}?${day}`, body)).body;
     await expect.poll(stored, { timeout: 60_000, interval: 250 }).toMatchObject([{ planId: plan.id, version: edited.version }]);
     expect(past.number).toBe(1);
+    // A session that came without one has it by the time its list is read.
+    place.db.delete(planBs).run();
+    await ask('GET', `/plans/${plan.id}/gather?${day}`);
+    await ask('GET', `/plans/${plan.id}/gather?${day}`);
+    await expect.poll(stored, { timeout: 60_000, interval: 250 }).toMatchObject([{ planId: plan.id, version: edited.version }]);
   });
 
   it('forgets a child with everything else of it', async () => {

@@ -69,3 +69,8 @@ export function planBSoon(db: Db, id: string, today: string): void {
   timer.unref();
   soon.set(id, { timer, job: null });
 }
+
+/** Before a session is prepared: works out what nobody has yet, such as in a workspace that came from elsewhere. */
+export function planBAhead(db: Db, plan: PlanRow, today: string): void {
+  if (!soon.has(plan.id) && !planBNow(db, plan)) planBSoon(db, plan.id, today);
+}
