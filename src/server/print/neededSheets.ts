@@ -12,7 +12,7 @@ import { countryOf } from '../shared/country';
 import { variantById, type VariantRow } from '../shelf/shelfRows';
 import { minutesHere, ownPace } from './madeSets';
 
-interface Needed {
+export interface Needed {
   readonly sheet: string;
   readonly title: string;
   readonly parameters: Record<string, unknown>;
@@ -85,6 +85,13 @@ export function neededSheets(db: Db, id: string, asked: { readonly players?: num
     cuts: sum('cuts'),
     minutes: sum('minutes'),
   };
+}
+
+/** What so many who play a version need, where others at their table play another; fewer than could play it alone may be. */
+export function neededHere(db: Db, id: string, seats: number): Needed[] {
+  const v = variantById(db, id);
+  const m = played(v);
+  return counted(m.sheets({ ...m.defaults, ...v.parameters }, seats), countryOf(db), ownPace(db));
 }
 
 /** The sets of a version as they are asked for. @throws not-found where it needs none */

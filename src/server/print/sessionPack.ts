@@ -8,17 +8,12 @@ import type { SheetPage } from '../../core/print/sheetPage';
 import type { Paper } from '../../core/print/paper';
 import { missingLetters } from '../../core/print/letters';
 import { sheetKindById } from '../../core/print/registry';
-import { stepsOf } from '../../core/materials/gettingReady';
-import { mechanismById } from '../../core/mechanisms/registry';
-import { eq, inArray } from 'drizzle-orm';
+import { inArray } from 'drizzle-orm';
 import { monthsBetween } from '../../core/shared/days';
-import { stateOf } from '../../core/materials/onHand';
-import { thingOf } from '../../core/print/thingOf';
 import type { Db } from '../db/db';
-import { kinds, learners } from '../db/schema';
+import { learners } from '../db/schema';
 import { ProblemError } from '../http/problemError';
 import { gatherList } from '../prep/gatherList';
-import { stepsDone } from '../prep/prepTicks';
 import { stripNumber } from '../../core/print/pack/stripNumber';
 import type { Job } from '../jobs/jobList';
 import type { PlanRow } from '../planning/planById';
@@ -28,13 +23,12 @@ import { wirePlan } from '../planning/wirePlan';
 import { countryOf } from '../shared/country';
 import { titles } from '../shared/titles';
 import { forTables } from '../shelf/howToRoutes';
-import { variantById } from '../shelf/shelfRows';
 import { helpWords } from '../../text/sentences';
 import { graphOf } from '../db/graphOf';
 import { checkIns } from './checkIns';
 import { dayText } from './dayText';
 import { planBOn, sayOf } from './planBOn';
-import { neededSheets } from './neededSheets';
+import { packSets } from './packSets';
 import { layouts } from './printing';
 
 /** Years from which a child is taken to read rules alone (common practice, no source). */
@@ -109,7 +103,7 @@ export async function sessionPack(
       };
     }),
   );
-  const wanted = setsOf(
+  const wanted = packSets(
     db,
     plan.rounds.flatMap((r) => r.tables),
     asked,
@@ -172,46 +166,4 @@ async function laidOut(
       refused.push(`${nameOf(set)}: ${error.problem.message}`);
     }
   return { made, refused };
-}
-
-/** What is written on is used up each time. */
-const isUsedUp = (sheet: string): boolean => sheetKindById(sheet)!.group === 'to write on';
-
-/** Whether one of the thing lies in the cupboard, or nobody says that it does not. */
-function isThere(db: Db, sheet: string, parameters: Readonly<Record<string, unknown>>): boolean {
-  const thing = thingOf(sheet, { ...sheetKindById(sheet)!.example, ...parameters });
-  const row = thing === null ? undefined : db.select().from(kinds).where(eq(kinds.id, thing)).get();
-  return row !== undefined && stateOf(row) !== 'none';
-}
-
-/** Sheets of the versions that are played, once each, for the largest table that plays them. */
-function setsOf(
-  db: Db,
-  tables: readonly { readonly seats: readonly { readonly variant: string }[] }[],
-  asked: { readonly everything?: boolean; readonly ink?: Ink },
-  paper: Paper,
-): { readonly sets: AskedSheet[]; readonly refused: string[] } {
-  const done = stepsDone(db);
-  const players = new Map<string, number>();
-  for (const t of tables)
-    for (const v of new Set(t.seats.map((s) => s.variant))) players.set(v, Math.max(players.get(v) ?? 0, t.seats.length));
-  const refused: string[] = [];
-  const sets = [...players].flatMap(([id, seats]) => {
-    const v = variantById(db, id);
-    if (v.mechanism === null || !mechanismById(v.mechanism)) return [];
-    const ready = stepsOf(v).every((s) => s.sort !== 'print' || done.get(id)?.has(s.id));
-    const needed = neededSheets(db, id, { players: seats });
-    refused.push(...needed.refused.map((r) => `${r.title.toLowerCase()} for ${v.title}: ${r.why}`));
-    return needed.items
-      .filter((n) => asked.everything || isUsedUp(n.sheet) || (!ready && !isThere(db, n.sheet, n.parameters)))
-      .map((n): AskedSheet => ({
-        sheet: n.sheet,
-        parameters: n.parameters,
-        copies: n.copies,
-        paper,
-        ink: asked.ink ?? 'colour',
-        label: v.title.slice(0, 80),
-      }));
-  });
-  return { sets, refused };
 }
