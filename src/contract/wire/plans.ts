@@ -80,6 +80,8 @@ const replanBody = closed(
     everybody: arr(closed({ round: whole(0, mostRounds - 1), game: str }, ['round', 'game']), mostRounds),
     /** Seats stay where they can. */
     fewChanges: bool,
+    /** Seats stay unless a child cannot stay: what plan B says is what comes out. */
+    planB: bool,
     version: int,
   },
   ['version'],

@@ -32,7 +32,7 @@ export interface PlanB {
 /** What is shorter by so many minutes in all. */
 export const fewerMinutes = 10;
 /** On the morning itself a child is moved only where that is worth as much as a whole seat. */
-const keepShare = 1;
+export const keepShare = 1;
 /** A round of fewer minutes is none: explaining and tidying take most of it. */
 const leastRoundMinutes = 6;
 

@@ -46,7 +46,7 @@ export function PlanB({ plan: id }: { plan: string }) {
         params: { id },
         body: {
           version: version!,
-          fewChanges: true,
+          planB: true,
           present: request.present.filter((l) => !without.includes(l)),
           ...(withoutGame ? { withoutGames: [...(request.withoutGames ?? []), withoutGame] } : {}),
           ...(rounds ? { rounds } : {}),

@@ -221,7 +221,7 @@ describe('plan B', () => {
     await open();
     await userEvent.click(screen.getByRole('button', { name: 'Plan it so: Fern' }));
     await waitFor(() => expect(gone()).toContain('/plan/plan-1'));
-    expect(replanned()).toMatchObject({ fewChanges: true, version: 3, present: session().request.present.filter((l) => l !== 'fern') });
+    expect(replanned()).toMatchObject({ planB: true, version: 3, present: session().request.present.filter((l) => l !== 'fern') });
   });
 
   it('takes the game out of the plan where something of it is missing', async () => {

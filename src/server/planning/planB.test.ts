@@ -104,6 +104,37 @@ describe('plan B of a session', () => {
   });
 });
 
+describe('plan B done with a button', () => {
+  it('is what it says: the same seats come out', async () => {
+    const seatsOf = (rounds: any): unknown =>
+      rounds.map((r: any) => r.tables.flatMap((t: any) => t.seats.map((s: any) => `${s.learner} ${s.variant}`)).sort());
+    const plan = await planned();
+    await planB(plan.id);
+    const { answers } = place.db.select().from(planBs).get()!;
+    const troubles = [
+      ...answers.away.map((a) => ({ rounds: a.rounds, body: { present: present.filter((l) => !a.learners.includes(l)) } })),
+      ...answers.without.map((w) => ({ rounds: w.rounds, body: { withoutGames: [w.game], present } })),
+      ...(answers.shorter
+        ? [{ rounds: answers.shorter.rounds, body: { rounds: answers.shorter.count, minutes: answers.shorter.minutes, present } }]
+        : []),
+    ];
+    expect(troubles.length).toBeGreaterThan(5);
+    const before = place.db.select().from(plans).where(eq(plans.id, plan.id)).get()!;
+    for (const { rounds, body } of troubles) {
+      const now = (await ask('GET', `/plans/${plan.id}?${day}`)).body;
+      const done = await ask('POST', `/plans/${plan.id}/replan?${day}`, { version: now.version, planB: true, ...body });
+      expect(done.status).toBe(200);
+      expect(seatsOf(done.body.rounds), JSON.stringify(body)).toEqual(seatsOf(rounds));
+      // Back to the session as it was, for the next trouble.
+      place.db
+        .update(plans)
+        .set({ ...before, version: done.body.version + 1 })
+        .where(eq(plans.id, plan.id))
+        .run();
+    }
+  }, 120_000);
+});
+
 describe('the number of a session', () => {
   it('is given once: not again when the session that had it is gone', async () => {
     const [first, second] = [await planned(), (await ask('POST', `/plans?${day}`, { ...asked, date: '2026-11-11' })).body];

@@ -2,12 +2,14 @@ import { eq } from 'drizzle-orm';
 import { ownOf } from '../db/graphOf';
 import type { Db } from '../db/db';
 import { planBs, plans, type StoredPlanB } from '../db/schema';
-import type { PlanB, PlanBAnswer } from '../../core/planning/planB';
+import { keepShare, type PlanB, type PlanBAnswer } from '../../core/planning/planB';
+import type { PlanningInput } from '../../core/planning/planTerm';
 import { cancelJob, type Job } from '../jobs/jobList';
 import { startJob } from '../jobs/pool';
 import { startAfter } from '../jobs/startAfter';
 import { measureMissing } from '../shelf/measure';
 import type { PlanRow } from './planById';
+import type { FullRequest } from './planRequest';
 import { sessionInput } from './sessionInput';
 import { storedRounds } from './storePlan';
 
@@ -22,11 +24,17 @@ export function planBNow(db: Db, plan: PlanRow): { readonly answers: StoredPlanB
   return row?.version === plan.version ? row : null;
 }
 
+/** A session as plan B looks at it: with its seats, of which a child leaves one only where that is worth a whole one. */
+export const planBInput = (db: Db, request: FullRequest, today: string, plan: PlanRow): PlanningInput => ({
+  ...sessionInput(db, { ...request, seconds: secondsEach }, today, plan),
+  keepShare,
+});
+
 /** Works out what to do when something goes wrong, and keeps it beside the session. Asked twice, it is done once. */
 export function startPlanB(db: Db, plan: PlanRow, today: string): Job<StoredPlanB> {
   return startAfter(measureMissing(db), () => {
-    const request = { ...plan.request, seconds: secondsEach, locks: plan.locks };
-    const task = { kind: 'plan-b' as const, own: ownOf(db), input: sessionInput(db, request, today, plan) };
+    const input = planBInput(db, { ...plan.request, date: plan.date, locks: plan.locks }, today, plan);
+    const task = { kind: 'plan-b' as const, own: ownOf(db), input };
     return startJob(task, (found: PlanB) => keep(db, plan, found, today), `plan-b|${plan.id}|${plan.version}`);
   });
 }

@@ -10,7 +10,7 @@ import { type PlannedJob, startPlan } from './startPlan';
 export function startReplan(db: Db, plan: PlanRow, body: ReplanBody, today: string, now: string): Job<PlannedJob> {
   refusePlayed(plan);
   sameVersion(plan, body.version);
-  const { version: _, fewChanges, ...asked } = body;
+  const { version: _, fewChanges, planB, ...asked } = body;
   const { missing: __, considered: ___, ...before } = plan.request;
   const request = { ...before, ...asked };
   const without = new Set(request.withoutGames ?? []);
@@ -26,6 +26,6 @@ export function startReplan(db: Db, plan: PlanRow, body: ReplanBody, today: stri
     },
     today,
     now,
-    { replace: plan, ...(fewChanges ? { fewChanges } : {}) },
+    { replace: plan, ...(planB ? { keep: 'as-plan-b' } : fewChanges ? { keep: 'where-it-pays' } : {}) },
   );
 }

@@ -1,6 +1,7 @@
 import { eq } from 'drizzle-orm';
 import type { MissingSeatsWire } from '../../contract/wire/plan';
 import type { Kept } from '../../contract/wire/route';
+import type { PlanningInput } from '../../core/planning/planTerm';
 import type { PlannedMeeting } from '../../core/planning/plannedMeeting';
 import type { Db } from '../db/db';
 import { ownOf } from '../db/graphOf';
@@ -11,7 +12,7 @@ import { startJob } from '../jobs/pool';
 import { startAfter } from '../jobs/startAfter';
 import { measureMissing } from '../shelf/measure';
 import type { PlanRow } from './planById';
-import { planBSoon } from './planB';
+import { planBInput, planBSoon } from './planB';
 import { planDefaults, type PlanRequest } from './planRequest';
 import { sessionInput } from './sessionInput';
 import { storePlan } from './storePlan';
@@ -31,7 +32,7 @@ export function startPlan(
   request: PlanRequest,
   today: string,
   now: string,
-  where: { readonly replace?: PlanRow; readonly id?: string; readonly fewChanges?: boolean } = {},
+  where: { readonly replace?: PlanRow; readonly id?: string; readonly keep?: 'where-it-pays' | 'as-plan-b' } = {},
 ): Job<PlannedJob> {
   const r = {
     ...request,
@@ -41,9 +42,12 @@ export function startPlan(
     preparationMinutes: request.preparationMinutes ?? planDefaults.preparationMinutes,
   };
   checkRequest(db, r);
-  const keep = where.fewChanges && where.replace ? where.replace : null;
+  const input = (): PlanningInput =>
+    where.keep === 'as-plan-b' && where.replace
+      ? planBInput(db, r, today, where.replace)
+      : sessionInput(db, r, today, where.keep && where.replace ? where.replace : null);
   return startAfter(measureMissing(db), () =>
-    startJob({ kind: 'plan', own: ownOf(db), input: sessionInput(db, r, today, keep) }, ([planned]: PlannedMeeting[]) => {
+    startJob({ kind: 'plan', own: ownOf(db), input: input() }, ([planned]: PlannedMeeting[]) => {
       // A plan made anew that seats fewer leaves the last good session as it is, with what stood in the way.
       if (where.replace && planned!.missing && !where.replace.request.missing)
         return { plan: where.replace.id, failed: wireMissing(db, planned!.missing), changes: null };
