@@ -131,7 +131,7 @@ function Desk({
     });
     setHow({ ...how, paper: m.paper as 'a4' | 'letter', form: m.form as PrintHow['form'] });
   };
-  const cautions = cautionsOnce(kinds.filter((k) => now.some((s) => s.sheet === k.id && s.cuts > 0)).flatMap((k) => k.cautions));
+  const cautions = cautionsOnce(kinds.filter((k) => now.some((s) => s.sheet === k.id)).flatMap((k) => k.cautions));
   return (
     <>
       <div className={panel.head}>

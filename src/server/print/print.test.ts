@@ -53,6 +53,8 @@ describe('the print shop', () => {
     expect((await get('/sheets?limit=2&offset=1')).items).toEqual(items.slice(1, 3));
     const cards = items.find((k: any) => k.id === 'number-cards');
     expect(Object.keys(cards.parametersSchema.properties)).toEqual(Object.keys(cards.example));
+    // A split pin, a paper clip.
+    for (const id of ['clock-faces', 'spinner']) expect(items.find((k: any) => k.id === id).cautions.join(' ')).toMatch(/^.*Small parts/);
     expect(cards.cautions.join(' ')).toMatch(/Scissors.*guillotines.*maker’s age label/s);
     const { body } = await post('/sheets/number-cards/layout', { parameters: { low: 1, high: 10, copies: 4 }, paper: 'a4', seed: 41 });
     expect(body).toMatchObject({ verified: true, seed: 41, sheets: 5, pieces: 40 });

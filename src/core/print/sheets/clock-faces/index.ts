@@ -35,7 +35,8 @@ export default sheetKind<P, { readonly faces: number }>({
   checked: (made, p) =>
     `${made.faces} ${made.faces === 1 ? 'face' : 'faces'}; marks every ${p.minutes ? 6 : 30}°, measured on the drawing.`,
   draw: (made, p) => ({ whole: { count: 1, page: (_n, at) => page(made.faces, p, at) } }),
-  hazards: ['blades'],
+  // A split pin holds its hands.
+  hazards: ['blades', 'small-parts'],
 });
 
 function page(faces: number, p: P, { w, h }: Drawing): Box[] {

@@ -47,6 +47,7 @@ export default sheetKind<P, readonly string[]>({
     ];
   },
   checked: (made) => `${made.length} parts of ${Math.round(3600 / made.length) / 10}° each: every one is as likely.`,
+  hazards: ['small-parts'],
   draw: (made, p) => ({ whole: { count: 1, page: (_n, at) => page(made, p, at) } }),
 });
 
