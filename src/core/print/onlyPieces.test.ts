@@ -54,9 +54,15 @@ describe('the missing pieces of a set', () => {
     expect(page!.boxes.map((b) => b.text).filter((t) => t?.includes('missing pieces'))).toHaveLength(1);
   });
   it('are refused in words where there are none of that number, none are ticked, or nothing is cut out', () => {
-    expect(laid('number-cards', { only: [40, 41] })).toMatchObject({ ok: false, problem: { field: 'only', message: expect.stringMatching(/40 pieces.*number 41/) } });
+    expect(laid('number-cards', { only: [40, 41] })).toMatchObject({
+      ok: false,
+      problem: { field: 'only', message: expect.stringMatching(/40 pieces.*number 41/) },
+    });
     expect(laid('number-cards', { only: [40] }).ok).toBe(true);
     expect(laid('number-cards', { only: [] })).toMatchObject({ ok: false, problem: { field: 'only' } });
-    expect(laid('score-sheet', { only: [1] })).toMatchObject({ ok: false, problem: { message: expect.stringMatching(/Nothing is cut out/) } });
+    expect(laid('score-sheet', { only: [1] })).toMatchObject({
+      ok: false,
+      problem: { message: expect.stringMatching(/Nothing is cut out/) },
+    });
   });
 });

@@ -68,6 +68,8 @@ describe('gathering', () => {
   it('of nothing says what to do first', async () => {
     show(<PrepView plan={null} />);
     expect(await screen.findByText('Nothing to gather yet')).toBeTruthy();
+    // Cards can be printed before anything is planned.
+    expect(screen.getByRole('link', { name: 'Printer’s desk' })).toBeTruthy();
     expect(gone()).toBeNull();
   });
   it('leaves a session that found no seats out', async () => {

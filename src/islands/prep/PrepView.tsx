@@ -31,6 +31,8 @@ function Prep({ asked }: { asked: string | null }) {
       <>
         <div className={panel.head}>
           <h1>Prep</h1>
+          <span className={panel.spring} />
+          <LinkButton href={link('/prep/print')}>Printer’s desk</LinkButton>
         </div>
         <Empty title="Nothing to gather yet">
           <p>Plan a session first; then everything it needs stands here, bin by bin.</p>

@@ -3,7 +3,8 @@ import { useEffect, useState } from 'react';
 import type { GameWire } from '../../contract/wire/shelf';
 import { Button } from '../../ui/Button';
 import { Field } from '../../ui/Field';
-import { call } from '../shared/api';
+import { LinkButton } from '../../ui/LinkButton';
+import { call, link } from '../shared/api';
 import { messageOf, useTell } from '../shared/App';
 import panel from '../shared/panel.module.css';
 import { useTellUndo } from '../shared/useTellUndo';
@@ -134,6 +135,12 @@ export function GameNeeds({
     );
   return (
     <>
+      {variants.data && games.data && playable.length === 0 && (
+        <p>
+          No game on the shelf says yet how it plays, so nobody knows what it needs on paper.{' '}
+          <LinkButton href={link('/shelf/library')}>Look through the library</LinkButton>
+        </p>
+      )}
       <Field label="Game and version">
         {(p) => (
           <select {...p} value={variant ?? ''} onChange={(e) => onVariant(e.target.value)}>

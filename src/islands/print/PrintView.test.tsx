@@ -309,6 +309,13 @@ describe('the printer’s desk', () => {
     expect(await screen.findByRole('button', { name: 'Print 5 sheets as one PDF' })).toBeTruthy();
     expect(screen.queryByRole('checkbox', { name: /^Piece/ })).toBeNull();
   });
+  it('leads to the library where no game on the shelf is known how to play', async () => {
+    desk();
+    api().on('GET /games', page([])).on('GET /variants', page([]));
+    show(<PrintView sheet={null} variant={null} />);
+    await userEvent.click(await screen.findByRole('tab', { name: 'A game' }));
+    expect((await screen.findByRole('link', { name: 'Look through the library' })).getAttribute('href')).toMatch(/^.shelf.library/);
+  });
   it('has a score sheet for a game that needs nothing printed', async () => {
     desk();
     api().on('GET /variants/lever-20/sheets', needs([]));
