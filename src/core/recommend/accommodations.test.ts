@@ -6,32 +6,13 @@ import { accommodations, notFor } from './accommodations';
 import { knownFrom } from './knownFrom.testing';
 import { learnerNeeds } from './learnerNeeds';
 import type { Offer } from './offer';
+import { offerOf } from './offer.testing';
 import { recommend } from './recommend';
 
 const graph = shippedGraph();
 const k = graph.indexOf.get('add-in-10')!;
-function offer(game: string, more: Partial<Offer>): Offer {
-  const doses = new Float64Array(graph.skills.length);
-  doses[k] = 12;
-  return {
-    variant: `${game}-v`,
-    game,
-    title: '',
-    gameTitle: '',
-    mixClass: 'one',
-    mechanism: null,
-    parameters: {},
-    players: [1, 4],
-    ages: [5, 9],
-    minutes: 10,
-    helper: 'nearby',
-    preparationMinutes: 0,
-    materials: [],
-    doses,
-    source: 'calculated',
-    ...more,
-  };
-}
+const offer = (game: string, more: Partial<Offer>): Offer =>
+  offerOf(`${game}-v`, { 'add-in-10': 12 }, { game, players: [1, 4], ages: [5, 9], minutes: 10, ...more });
 const race = offer('race', { mechanism: 'call-and-claim', parameters: { form: 'race' } });
 const own = offer('own-clock', { mechanism: 'call-and-claim', parameters: { form: 'own-clock' } });
 const cards = offer('cards', { materials: [{ kind: 'playing-cards', quantity: 1 }], helper: 'needed', preparationMinutes: 20 });

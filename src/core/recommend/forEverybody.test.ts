@@ -4,6 +4,7 @@ import { forEverybody } from './forEverybody';
 import { knownFrom } from './knownFrom.testing';
 import { learnerNeeds } from './learnerNeeds';
 import type { Offer } from './offer';
+import { offerOf } from './offer.testing';
 
 const graph = shippedGraph();
 const child = (id: string, age: number) =>
@@ -13,24 +14,8 @@ const child = (id: string, age: number) =>
     knownFrom(graph.skills.map((s) => (s.wantedAt.us < 6.2 ? 0.6 : 1e-7))),
   );
 const children = [child('a', 6), child('b', 6), child('c', 7), child('d', 6), child('e', 7)];
-const offer = (variant: string, more: Partial<Offer> = {}): Offer => ({
-  variant,
-  game: variant.split('-')[0]!,
-  title: variant,
-  gameTitle: variant,
-  mixClass: 'all',
-  mechanism: null,
-  parameters: {},
-  players: [2, 30],
-  ages: [4, 12],
-  minutes: 12,
-  helper: 'alone',
-  preparationMinutes: 0,
-  materials: [],
-  doses: Float64Array.from(graph.skills, (s) => (s.id === 'add-in-5' ? 14 : 0)),
-  source: 'declared',
-  ...more,
-});
+const offer = (variant: string, more: Partial<Offer> = {}): Offer =>
+  offerOf(variant, { 'add-in-5': 14 }, { game: variant.split('-')[0]!, players: [2, 30], helper: 'alone', source: 'declared', ...more });
 const games = (offers: Offer[]): string[] => forEverybody(graph, offers, children, 15).map((f) => f.game);
 
 describe('games for everybody', () => {

@@ -2,30 +2,12 @@ import { describe, expect, it } from 'vitest';
 import { shippedGraph } from '../../contract/shippedData';
 import { learnerNeeds } from './learnerNeeds';
 import { knownFrom } from './knownFrom.testing';
-import type { Offer } from './offer';
+import { offerOf } from './offer.testing';
 import { suitsOf } from './suitsOf';
 
 const graph = shippedGraph();
 const k = graph.indexOf.get('add-in-10')!;
-const doses = new Float64Array(graph.skills.length);
-doses[k] = 10;
-const offer: Offer = {
-  variant: 'v',
-  game: 'g',
-  title: '',
-  gameTitle: '',
-  mixClass: 'v',
-  mechanism: null,
-  parameters: {},
-  players: [1, 4],
-  ages: [5, 9],
-  minutes: 10,
-  helper: 'nearby',
-  preparationMinutes: 0,
-  materials: [],
-  doses,
-  source: 'calculated',
-};
+const offer = offerOf('g/v', { 'add-in-10': 10 }, { players: [1, 4], ages: [5, 9], minutes: 10 });
 const suited = (known: number) => {
   const map = new Float64Array(graph.skills.length).fill(0.9);
   map[k] = known;

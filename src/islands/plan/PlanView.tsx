@@ -162,7 +162,7 @@ function Plan({ date, first }: { date: string | null; first: { readonly now: boo
               <tr key={w.week} data-now={w.now}>
                 <th scope="row">
                   <b>{w.week}</b>
-                  {w.ahead && (
+                  {w.ahead && w.meetings.some((m) => m.plan) && (
                     <a
                       className={styles.wallSheet}
                       href={addressOf('GET /term/sheet', { query: { week: w.week, ...paperKept() } })}
