@@ -1,3 +1,4 @@
+import { execFileSync } from 'node:child_process';
 import { readFileSync } from 'node:fs';
 import { expect, type Download, type Page, test } from '@playwright/test';
 
@@ -46,6 +47,17 @@ test('from a game to its sheets in one click, with the keyboard alone', async ({
   await expect(page.getByRole('img', { name: 'Target cards, sheet 1, front' })).toBeVisible();
   await page.getByRole('button', { name: 'Put on the list' }).first().press('Enter');
   await fileOf(page, () => page.getByRole('button', { name: /as one PDF/ }).press('Enter'));
+});
+
+test('lost cards are ticked on the sheet with the keyboard and printed alone', async ({ page }) => {
+  await page.goto(at('/prep/print'));
+  await page.getByRole('button', { name: 'Only some pieces' }).press('Enter');
+  await page.getByRole('checkbox', { name: 'Piece 6: 6' }).press(' ');
+  await page.getByRole('checkbox', { name: 'Piece 9: 9' }).press('Enter');
+  const file = await fileOf(page, () => page.getByRole('button', { name: 'Print 1 sheet as one PDF' }).click());
+  const words = execFileSync('pdftotext', [(await file.path())!, '-'], { encoding: 'utf8' });
+  expect(words.match(/[0-9]+(?=\s)/g)!.slice(0, 2)).toEqual(['6', '9']);
+  expect(words).toContain('missing pieces · 1 of 1');
 });
 
 test('what cannot be printed is said at once, and the last good sheet stays', async ({ page }) => {
