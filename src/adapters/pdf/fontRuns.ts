@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { PDFDocument, PDFFont } from 'pdf-lib';
+import { missingLetters } from '../../core/print/letters';
 
 type Weight = 400 | 700;
 /** Parts of one face in the order in which a letter is looked for; signs that it has not come from a face for mathematics. */
@@ -25,6 +26,9 @@ function tagOf(letters: readonly number[]): string {
   }).join('');
 }
 
+/** What layouts reckon with: a face may have single letters of a script that it cannot write. */
+const printable = (c: number): boolean => missingLetters(String.fromCodePoint(c)).length === 0;
+
 /** A face that embeds only the parts a document needs. */
 export class Face {
   private constructor(private readonly fonts: readonly { readonly font: PDFFont; readonly letters: ReadonlySet<number> }[]) {}
@@ -39,7 +43,7 @@ export class Face {
       const file = part(weight);
       const customName = `${tagOf([i, weight, ...used])}+${file.startsWith('andika') ? 'Andika' : 'NotoSansMath'}-${weight === 400 ? 'Regular' : 'Bold'}`;
       const font = await pdf.embedFont(readFileSync(join(root, faces, file)), { subset: true, customName });
-      const letters = new Set(font.getCharacterSet());
+      const letters = new Set(font.getCharacterSet().filter(printable));
       const useful = [...missing].filter((c) => letters.has(c));
       if (fonts.length > 0 && useful.length === 0) continue;
       for (const c of useful) missing.delete(c);

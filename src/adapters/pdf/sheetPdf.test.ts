@@ -5,7 +5,7 @@ import { join } from 'node:path';
 import fontkit from '@pdf-lib/fontkit';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { asWritten, countries } from '../../contract/countries';
-import { capHeight } from '../../core/print/box';
+import { capHeight, text as textBox } from '../../core/print/box';
 import { layOut, type SheetLayout } from '../../core/print/layOut';
 import { type SheetPage, type SheetRequest } from '../../core/print/sheetPage';
 import { missingLetters, textWidth } from '../../core/print/letters';
@@ -174,6 +174,11 @@ describe('a sheet on paper', () => {
     const file = await written('signs', laid('number-cards', { label: 'Żuk Ёж ½ √ ≤ ≥ ≠ × ÷ −' }).pages.slice(0, 1));
     const text = poppler('pdftotext', file, '-');
     for (const sign of ['Żuk', 'Ёж', '√', '≤', '≥', '≠', '×', '÷', '−']) expect(text).toContain(sign);
+  });
+  it('puts dots for letters of a script that no face can write, and no single letters of it', async () => {
+    const name = textBox(20, 20, 60, 10, 'باب', 20);
+    const file = await written('script', [{ width: 210, height: 297, side: 'front', boxes: [name] }]);
+    expect(poppler('pdftotext', file, '-').trim()).toBe('···');
   });
   it('has money of the country it is made for', async () => {
     for (const country of countries) {
