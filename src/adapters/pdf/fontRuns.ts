@@ -1,3 +1,4 @@
+import fontkit from '@pdf-lib/fontkit';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { PDFDocument, PDFFont } from 'pdf-lib';
@@ -29,23 +30,39 @@ function tagOf(letters: readonly number[]): string {
 /** What layouts reckon with: a face may have single letters of a script that it cannot write. */
 const printable = (c: number): boolean => missingLetters(String.fromCodePoint(c)).length === 0;
 
+interface FaceFile {
+  readonly bytes: Uint8Array;
+  readonly letters: ReadonlySet<number>;
+}
+/** The files of faces with the letters they can write: they are the same for every sheet. */
+const read = new Map<string, FaceFile>();
+function faceFile(path: string): FaceFile {
+  let file = read.get(path);
+  if (!file) {
+    const bytes = readFileSync(path);
+    file = { bytes, letters: new Set(fontkit.create(bytes).characterSet.filter(printable)) };
+    read.set(path, file);
+  }
+  return file;
+}
+
 /** A face that embeds only the parts a document needs. */
 export class Face {
   private constructor(private readonly fonts: readonly { readonly font: PDFFont; readonly letters: ReadonlySet<number> }[]) {}
 
   /** Embeds the parts that the texts need; the first always, for digits and signs. `root` holds the installed packages. */
   static async of(pdf: PDFDocument, root: string, weight: Weight, texts: readonly string[]): Promise<Face> {
-    const fonts: { font: PDFFont; letters: Set<number> }[] = [];
+    const fonts: { font: PDFFont; letters: ReadonlySet<number> }[] = [];
     const missing = new Set(texts.flatMap((t) => [...t].map((c) => c.codePointAt(0)!)));
     const used = [...missing].sort((a, b) => a - b);
     for (const [i, part] of parts.entries()) {
       if (fonts.length > 0 && missing.size === 0) break;
       const file = part(weight);
-      const customName = `${tagOf([i, weight, ...used])}+${file.startsWith('andika') ? 'Andika' : 'NotoSansMath'}-${weight === 400 ? 'Regular' : 'Bold'}`;
-      const font = await pdf.embedFont(readFileSync(join(root, faces, file)), { subset: true, customName });
-      const letters = new Set(font.getCharacterSet().filter(printable));
+      const { bytes, letters } = faceFile(join(root, faces, file));
       const useful = [...missing].filter((c) => letters.has(c));
       if (fonts.length > 0 && useful.length === 0) continue;
+      const customName = `${tagOf([i, weight, ...used])}+${file.startsWith('andika') ? 'Andika' : 'NotoSansMath'}-${weight === 400 ? 'Regular' : 'Bold'}`;
+      const font = await pdf.embedFont(bytes, { subset: true, customName });
       for (const c of useful) missing.delete(c);
       fonts.push({ font, letters });
     }
