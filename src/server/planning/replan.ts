@@ -15,6 +15,7 @@ export function startReplan(db: Db, plan: PlanRow, body: ReplanBody, today: stri
   const request = { ...before, ...asked };
   const without = new Set(request.withoutGames ?? []);
   const comes = (learner: string, round: number): boolean => round < request.rounds && request.present.includes(learner);
+  const everybody = body.everybody ?? before.everybody?.filter((e) => e.round < request.rounds);
   return startPlan(
     db,
     {
@@ -22,7 +23,7 @@ export function startReplan(db: Db, plan: PlanRow, body: ReplanBody, today: stri
       date: plan.date,
       locks: (body.locks ?? plan.locks).filter((k) => comes(k.learner, k.round) && !without.has(k.game)),
       ...(request.resting ? { resting: request.resting.filter((r) => comes(r.learner, r.round)) } : {}),
-      ...((body.everybody ?? !request.everybody) ? {} : { everybody: request.everybody.filter((e) => e.round < request.rounds) }),
+      ...(everybody ? { everybody } : {}),
     },
     today,
     now,
