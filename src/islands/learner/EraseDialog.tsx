@@ -8,12 +8,14 @@ import { LinkButton } from '../../ui/LinkButton';
 import { call, link } from '../shared/api';
 import { messageOf } from '../shared/App';
 import panel from '../shared/panel.module.css';
+import { forgetOnSheets } from '../shared/printHow';
 
 /** Asks for the nickname, erases the child, and names what still holds it. */
 export function EraseDialog({ learner, onClose }: { learner: LearnerWire; onClose: () => void }) {
   const [typed, setTyped] = useState('');
   const erase = useMutation({
     mutationFn: () => call('DELETE /learners/{id}', { params: { id: learner.id }, query: { confirm: typed } }),
+    onSuccess: () => forgetOnSheets(learner.nickname),
   });
   const leave = (): void => void (location.href = link('/learners'));
   if (erase.data)

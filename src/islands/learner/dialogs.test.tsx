@@ -26,6 +26,8 @@ const wren = learner('wren') as never;
 describe('erasing', () => {
   it('wants the nickname, names what still holds the child, and leads back', async () => {
     api().on('DELETE /learners/wren', { erased: 'wren', evidence: 4, backups: ['before-migration-2.sqlite'], cleaned: false });
+    const waiting = ['Wren', 'Wrenna'].map((label) => ({ sheet: 'call-cards', asked: { label } }));
+    localStorage.setItem('zeitgeber.print.list', JSON.stringify(waiting));
     show(
       <App>
         <EraseDialog learner={wren} onClose={() => undefined} />
@@ -38,6 +40,10 @@ describe('erasing', () => {
     await userEvent.type(screen.getByLabelText('Type Wren to erase'), 'Wren');
     await userEvent.click(button);
     expect(await screen.findByText('before-migration-2.sqlite')).toBeTruthy();
+    // Nor does the desk of this browser keep the name; another child's stays.
+    const labels = (JSON.parse(localStorage.getItem('zeitgeber.print.list')!) as typeof waiting).map((s) => s.asked.label);
+    expect(labels).toEqual(['', 'Wrenna']);
+    localStorage.clear();
     expect(screen.getByText(/no room to make the database file anew/)).toBeTruthy();
     await userEvent.click(screen.getByRole('button', { name: 'Close', hidden: true }));
     expect(gone()).toContain('/learners');

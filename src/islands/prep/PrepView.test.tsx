@@ -167,7 +167,7 @@ describe('plan B', () => {
       {
         learners: ['fern'],
         cost: 0.2,
-        lost: 0.041,
+        lost: 0.0051,
         changes: 1,
         unseated: 0,
         say: [{ round: 0, text: 'Round 1: Wren plays Levers (to 10).' }],
@@ -175,7 +175,7 @@ describe('plan B', () => {
       {
         learners: ['moss'],
         cost: 0.1,
-        lost: 0,
+        lost: 0.005,
         changes: 2,
         unseated: 0,
         say: [{ round: 0, text: 'Round 1: Wren and Fern play Two Lamps (to 10).' }],
@@ -211,7 +211,7 @@ describe('plan B', () => {
     const found = within(screen.getByRole('region', { name: 'Plan B' }));
     for (const words of [
       'Fern',
-      'The others lose 4 % of what the plan is worth; 1 seat changes.',
+      'The others lose 1 % of what the plan is worth; 1 seat changes.',
       '2 seats change; the others lose next to nothing of what the plan is worth.',
       'Round 1: Wren plays Levers (to 10).',
       '1 round of 10 minutes',

@@ -9,7 +9,7 @@ import { Tabs } from '../../ui/Tabs';
 import { call, link } from '../shared/api';
 import { App, messageOf, useTell } from '../shared/App';
 import panel from '../shared/panel.module.css';
-import { keepHow, keptHow, type PrintHow } from '../shared/printHow';
+import { keepHow, keptHow, printLists, type PrintHow } from '../shared/printHow';
 import { useKept } from '../shared/useKept';
 import { Checked } from './Checked';
 import { OneKind } from './OneKind';
@@ -74,7 +74,7 @@ function Desk({
     parameters: settingsIn(given),
     label: (whose ?? '').slice(0, 80),
   }));
-  const [queue, setQueue] = useKept<readonly QueuedSet[]>('zeitgeber.print.list', []);
+  const [queue, setQueue] = useKept<readonly QueuedSet[]>(printLists.waiting, []);
   const [chosen, setChosen] = useState<number | null>(null);
   const next = useRef(1 + Math.max(0, ...queue.map((s) => s.id)));
   const home = country.data?.items.find((c) => c.id === country.data.country)?.paper ?? 'a4';

@@ -2,6 +2,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useRef, useState } from 'react';
 import { ApiError, call, fileOf, saveFile } from '../shared/api';
 import { messageOf, useTell } from '../shared/App';
+import { printLists } from '../shared/printHow';
 import { useKept } from '../shared/useKept';
 import { useTellUndo } from '../shared/useTellUndo';
 import { type QueuedSet, sameSet } from './printSettings';
@@ -19,7 +20,7 @@ export function usePrinting(onMade: (sets: readonly QueuedSet[]) => void, onRepl
   const tellUndo = useTellUndo();
   const stop = useRef<AbortController | null>(null);
   const [share, setShare] = useState(0);
-  const [printed, setPrinted] = useKept<readonly QueuedSet[]>('zeitgeber.print.printed', []);
+  const [printed, setPrinted] = useKept<readonly QueuedSet[]>(printLists.printed, []);
   const print = useMutation({
     mutationFn: async ({ sets, together }: { sets: readonly QueuedSet[]; together: boolean }) => {
       stop.current = new AbortController();

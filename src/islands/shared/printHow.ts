@@ -1,3 +1,5 @@
+import { readKept, writeKept } from './kept';
+
 /** How this owner prints: the same for the next set, and the next time. */
 export interface PrintHow {
   readonly paper: 'a4' | 'letter' | null;
@@ -9,19 +11,22 @@ export interface PrintHow {
 const usual: PrintHow = { paper: null, ink: 'colour', duplex: 'none', form: 'usual', gutter: 0 };
 const place = 'zeitgeber.print';
 
-/** What was chosen last; the usual where nothing is kept, or nothing may be. */
-export function keptHow(): PrintHow {
-  try {
-    return { ...usual, ...(JSON.parse(localStorage.getItem(place) ?? '{}') as Partial<PrintHow>), form: 'usual' };
-  } catch {
-    return usual;
-  }
-}
-export function keepHow(how: PrintHow): void {
-  try {
-    localStorage.setItem(place, JSON.stringify(how));
-  } catch {
-    // Somebody who keeps nothing on this machine chooses anew next time.
+/** What was chosen last; the size is chosen for each set. */
+export const keptHow = (): PrintHow => ({ ...usual, ...readKept<Partial<PrintHow>>(place, {}), form: 'usual' });
+export const keepHow = (how: PrintHow): void => writeKept(place, how);
+
+/** Where the desk keeps what waits to be printed, and what is printed and not cut yet. */
+export const printLists = { waiting: 'zeitgeber.print.list', printed: 'zeitgeber.print.printed' } as const;
+
+/** Takes a child's name off the sheets that this browser keeps for the desk; the sheets stay. */
+export function forgetOnSheets(nickname: string): void {
+  for (const at of Object.values(printLists)) {
+    const sets = readKept<readonly { readonly asked: { readonly label?: string } }[]>(at, []);
+    if (sets.some((s) => s.asked.label === nickname))
+      writeKept(
+        at,
+        sets.map((s) => (s.asked.label === nickname ? { ...s, asked: { ...s.asked, label: '' } } : s)),
+      );
   }
 }
 

@@ -104,6 +104,16 @@ describe('erasing a child', () => {
         .sort(),
     ).toEqual(['Alder', 'Quixanthe', 'Sally']);
   });
+  it('takes the name off the sheets that were made, also off those that can be brought back', async () => {
+    const make = async (label: string) => (await ask('POST', '/made', { sheet: 'number-cards', label })).body.id as string;
+    const [mine, gone, other] = [await make('Quixanthe'), await make('Quixanthe'), await make('Alder')];
+    const change = (await ask('DELETE', `/made/${gone}`)).body.change;
+    eraseLearner(place.db, 'quixanthe', 'Quixanthe');
+    expect(everywhere()).not.toContain('quixanthe');
+    await ask('POST', '/undo', { change });
+    const labels = Object.fromEntries((await ask('GET', '/made')).body.items.map((m: { id: string; label: string }) => [m.id, m.label]));
+    expect(labels).toEqual({ [mine]: '', [gone]: '', [other]: 'Alder' });
+  });
   it('names the copies that still hold it', () => {
     writeFileSync(join(place.directory, 'before-migration-2.sqlite'), 'x');
     writeFileSync(join(place.directory, 'my-backup.sqlite'), 'x');

@@ -2,7 +2,18 @@ import { existsSync, readdirSync } from 'node:fs';
 import { eq } from 'drizzle-orm';
 import type { Db } from '../db/db';
 import { databaseName, dataDirectory } from '../db/open';
-import { evidence, idempotency, learners, planBs, plans, type StoredRequest, type StoredRound } from '../db/schema';
+import {
+  changes,
+  evidence,
+  idempotency,
+  learners,
+  madeSets,
+  planBs,
+  plans,
+  type StoredRequest,
+  type StoredRound,
+  type UndoStep,
+} from '../db/schema';
 import { refuse } from '../http/problemError';
 import { forgetState } from '../evidence/learnerState';
 import { forgetFinishedJobs } from '../jobs/jobList';
@@ -20,7 +31,7 @@ export interface Erased {
 
 /**
  * Truly erases a child: the row, all evidence and memberships, every seat, rest and mention in plans, every kept answer that
- * could name the child, and what is being calculated with it. Other children keep theirs.
+ * could name the child, its name at the foot of sheets that were made, and what is being calculated with it. Other children keep theirs.
  */
 export function eraseLearner(db: Db, id: string, confirm: string): Erased {
   const counted = db.transaction((tx) => {
@@ -51,6 +62,13 @@ export function eraseLearner(db: Db, id: string, confirm: string): Erased {
           .where(eq(idempotency.key, row.key))
           .run();
     tx.delete(planBs).run();
+    const unnamed = (label: string): string => (namesChild(label, id, learner.nickname, others) ? '' : label);
+    for (const { id: set, label } of tx.select().from(madeSets).all())
+      if (unnamed(label) !== label) tx.update(madeSets).set({ label: '' }).where(eq(madeSets.id, set)).run();
+    for (const c of tx.select().from(changes).all()) {
+      const undo = c.undo.map((step) => setWithout(step, unnamed));
+      if (JSON.stringify(undo) !== JSON.stringify(c.undo)) tx.update(changes).set({ undo }).where(eq(changes.id, c.id)).run();
+    }
     wishesWithout(tx, id);
     tx.delete(learners).where(eq(learners.id, id)).run();
     return rows;
@@ -58,6 +76,12 @@ export function eraseLearner(db: Db, id: string, confirm: string): Erased {
   forgetFinishedJobs();
   forgetState(db, id);
   return { erased: id, evidence: counted, backups: backupsIn(dataDirectory()), cleaned: rewriteFile(db) };
+}
+
+/** A set of sheets that can be brought back comes back without the name at its foot. */
+function setWithout(step: UndoStep, unnamed: (label: string) => string): UndoStep {
+  if (step.table !== 'madeSets' || !('put' in step) || typeof step.put['label'] !== 'string') return step;
+  return { ...step, put: { ...step.put, label: unnamed(step.put['label']) } };
 }
 
 function roundWithout(r: StoredRound, id: string, nickname: string, others: readonly string[]): StoredRound {

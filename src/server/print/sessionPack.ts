@@ -123,7 +123,7 @@ export async function sessionPack(
     gather: list.bins.map((b) => ({
       bin: b.title,
       items: b.items.map((it) => ({
-        say: `${it.quantity > 1 ? `${it.quantity} × ` : ''}${it.title}${it.state === 'there' ? '' : it.state === 'short' ? ` (only ${it.have ?? 0} there)` : ' (not there)'}`,
+        say: `${it.quantity > 1 ? `${it.quantity} × ` : ''}${it.title}${hereWords(it)}`,
         state: it.state,
       })),
     })),
@@ -139,14 +139,16 @@ export async function sessionPack(
   };
 }
 
+/** What is not there, behind a thing of the list. */
+const hereWords = ({ state, have }: { readonly state: 'there' | 'short' | 'missing'; readonly have: number | null }): string =>
+  ({ there: '', short: ` (only ${have ?? 0} there)`, missing: ' (not there)' })[state];
+
 /** Names in letters that no bundled face has come as dots; that is said rather than found out at the table. */
 function lettersMissing(names: readonly string[]): string[] {
-  const odd = names.filter((n) => missingLetters(n).length > 0);
-  return odd.length === 0
-    ? []
-    : [
-        `${new Set(odd).size === 1 ? 'one name' : `${new Set(odd).size} names`} in other than Latin or Cyrillic letters, which come as dots. Write them by hand.`,
-      ];
+  const odd = new Set(names.filter((n) => missingLetters(n).length > 0)).size;
+  if (odd === 0) return [];
+  const which = odd === 1 ? 'one name' : `${odd} names`;
+  return [`${which} in other than Latin or Cyrillic letters, which come as dots. Write them by hand.`];
 }
 
 const nameOf = (set: AskedSheet): string => `${sheetKindById(set.sheet)!.title.toLowerCase()} for ${set.label ?? ''}`;
