@@ -37,7 +37,7 @@ export default defineConfig({
       {
         test: {
           name: 'rest',
-          include: ['src/**/*.test.{ts,tsx}', 'bench/**/*.test.ts'],
+          include: ['src/**/*.test.{ts,tsx}', 'bench/**/*.test.ts', 'scripts/**/*.test.ts'],
           exclude: ['src/core/**', 'src/contract/**', 'src/text/**', 'src/server/**', 'src/islands/**'],
           ...patience,
         },

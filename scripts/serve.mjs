@@ -1,7 +1,6 @@
 import { createServer as createHttpServer } from 'node:http';
 import { createServer } from 'node:net';
 import { resolve } from 'node:path';
-import compression from 'compression';
 import { stop } from './ensureInstalled.mjs';
 import { guarded } from './guarded.mjs';
 export { readOptions } from './options.mjs';
@@ -27,6 +26,8 @@ export async function serve({ host, port, data }, message) {
   process.env.ASTRO_NODE_AUTOSTART = 'disabled';
   process.env.ASTRO_NODE_LOGGING = 'disabled';
   const { handler } = await import(new URL('../dist/server/entry.mjs', import.meta.url).href);
+  // Only now: before the first installing there is no package to be had.
+  const { default: compression } = await import('compression');
   const compress = compression({ threshold: 1024 });
   const server = createHttpServer((request, response) => {
     if (!guarded(request, response)) return;

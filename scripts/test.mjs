@@ -11,8 +11,9 @@ mkdirSync('test-results', { recursive: true });
 rmSync('test-results/unit.json', { force: true });
 rmSync('test-results/e2e.json', { force: true });
 const env = { ...process.env, ASTRO_TELEMETRY_DISABLED: '1' };
-let passed = 0;
-let failed = 0;
+// A first start in a clone of its own, where the one who calls has tried that before (`.ci/run`).
+let passed = process.env.ZEITGEBER_FIRST_START === 'passed' ? 1 : 0;
+let failed = process.env.ZEITGEBER_FIRST_START === 'failed' ? 1 : 0;
 
 // They only read, so they run side by side; lint reads types that are made among them.
 const { lint, ...readers } = checks;
