@@ -5,19 +5,29 @@ import { createRequire } from 'node:module';
 const fontkit = createRequire(import.meta.url)('@pdf-lib/fontkit');
 const andika = (part, weight) => `node_modules/@fontsource/andika/files/andika-${part}-${weight}-normal.woff`;
 const parts = ['latin', 'latin-ext', 'cyrillic', 'cyrillic-ext', 'vietnamese'];
+const second = (weight) => `node_modules/dejavu-fonts-ttf/ttf/DejaVuSans${weight === 700 ? '-Bold' : ''}.ttf`;
+/** As `src/core/print/secondFace.ts` has it. */
+const spans = [...readFileSync('src/core/print/secondFace.ts', 'utf8').matchAll(/\[(0x[\da-f]+), (0x[\da-f]+)\]/g)].map((m) => [
+  Number(m[1]),
+  Number(m[2]),
+]);
 const math = 'node_modules/@fontsource/noto-sans-math/files/noto-sans-math-latin-400-normal.woff';
 const open = (file) => fontkit.create(readFileSync(file));
 
 /** Thousandths of an em by letter. */
 function widthsOf(files) {
   const widths = new Map();
-  for (const font of files.map(open))
-    for (const c of font.characterSet)
+  for (const file of files) {
+    const font = open(file);
+    for (const c of font.characterSet) {
+      if (file.includes('DejaVu') && !spans.some(([first, last]) => c >= first && c <= last)) continue;
       if (!widths.has(c)) widths.set(c, Math.round((font.glyphForCodePoint(c).advanceWidth / font.unitsPerEm) * 1000));
+    }
+  }
   return widths;
 }
-const plain = widthsOf([...parts.map((p) => andika(p, 400)), math]);
-const bold = widthsOf([...parts.map((p) => andika(p, 700)), math]);
+const plain = widthsOf([...parts.map((p) => andika(p, 400)), second(400), math]);
+const bold = widthsOf([...parts.map((p) => andika(p, 700)), second(700), math]);
 
 /** Hebrew and Arabic run from right to left and join: a face that has single letters of them for formulas cannot write words. */
 const needsShaping = (c) => c >= 0x590 && c <= 0x8ff;
@@ -36,8 +46,8 @@ function runs(widths) {
 writeFileSync(
   'src/core/print/fontMetrics.ts',
   `/**
- * Widths of letters in thousandths of an em, in runs of [first letter, widths …]: Andika, and the mathematical face for what it
- * has not. Made by scripts/fontMetrics.mjs from the bundled files; do not edit.
+ * Widths of letters in thousandths of an em, in runs of [first letter, widths …]: Andika, then DejaVu Sans and the mathematical face
+ * for what it has not. Made by scripts/fontMetrics.mjs from the bundled files; do not edit.
  */
 export const plainWidths: readonly (readonly number[])[] = ${JSON.stringify(runs(plain))};
 

@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import iconv from 'iconv-lite';
 import { describe, expect, it } from 'vitest';
 import { csvCells, limitBytes, readCsv } from './readCsv';
 import { readText } from './readText';
@@ -110,6 +111,50 @@ describe('the bytes of a text', () => {
     expect(readText(old)).toEqual({ ok: true, value: { text: 'name\nGröße', encoding: 'windows-1252' } });
     expect(table(old).remarks).toHaveLength(1);
     expect(table('name\nx').remarks).toEqual([]);
+  });
+  // Bytes of the published mapping tables CP1252.TXT and ROMAN.TXT (from memory).
+  const windows = [0x96, 0x97, 0x91, 0x92, 0x93, 0x94, 0x85, 0x80, 0xd7, 0xe9];
+  it('give each dash, curly quotation mark, ellipsis and euro back that Windows-1252 has', () => {
+    const list = [...bytes('title,players,grade\n'), 0x93, ...bytes('Lamps'), 0x94, ...bytes(',2'), 0x96, ...bytes('4,Year 1'), 0x96, 50];
+    expect(readText(Uint8Array.from(list))).toEqual({
+      ok: true,
+      value: { text: 'title,players,grade\n“Lamps”,2–4,Year 1–2', encoding: 'windows-1252' },
+    });
+    expect(readText(Uint8Array.from([...bytes('a '), ...windows, ...bytes(' 5')]))).toMatchObject({ value: { text: 'a –—‘’“”…€×é 5' } });
+  });
+  it('are Mac OS Roman where that reads more like words', () => {
+    const list = [
+      ...bytes('don'),
+      0xd5,
+      ...bytes('t, 2'),
+      0xd0,
+      ...bytes('4, caf'),
+      0x8e,
+      ...bytes(', '),
+      0xd2,
+      ...bytes('so'),
+      0xd3,
+      0xc9,
+    ];
+    expect(readText(Uint8Array.from(list))).toEqual({ ok: true, value: { text: 'don’t, 2–4, café, “so”…', encoding: 'macintosh' } });
+    expect(csvCells(Uint8Array.from(list))).toMatchObject({
+      value: { remarks: [{ message: expect.stringContaining('Mac OS Roman') as unknown }] },
+    });
+    // Since 1998 the place of the old currency sign is the euro's.
+    expect(readText(Uint8Array.from([...bytes('caf'), 0x8e, 32, 0xdb, 50]))).toMatchObject({
+      value: { text: 'café €2', encoding: 'macintosh' },
+    });
+  });
+  it.each(['2–4', 'Year 1–2', 'don’t', 'the “big” one', 'wait…', 'Größe', 'café', 'naïve – so'])('%s is told in either of both', (text) => {
+    for (const encoding of ['windows-1252', 'macintosh'])
+      expect(readText(iconv.encode(`name\n${text}`, encoding))).toEqual({ ok: true, value: { text: `name\n${text}`, encoding } });
+  });
+  it.each(['utf-32le', 'utf-32be'] as const)('are read as %s with a mark and without', (encoding) => {
+    for (const mark of [true, false])
+      expect(readText(iconv.encode('name,b\nLamps,2–4', encoding, { addBOM: mark }))).toEqual({
+        ok: true,
+        value: { text: 'name,b\nLamps,2–4', encoding },
+      });
   });
   it('that hold zeros are no text', () =>
     expect(readText(Uint8Array.from([65, 66, 67, 68, 0, 65, 66, 67]))).toMatchObject({ ok: false, problem: { code: 'not-csv' } }));

@@ -3,7 +3,7 @@ import { fail, ok, type Result } from '../../core/shared/codes';
 import { unguardCell } from '../../core/content/guardCell';
 import type { CsvRow } from '../../core/content/readCatalogue';
 import type { RawRow } from '../../core/content/rawTable';
-import { readText } from './readText';
+import { type Encoding, readText } from './readText';
 
 export const limitBytes = 2 * 1024 * 1024;
 const limitRows = 20_000;
@@ -164,8 +164,17 @@ function dialectOf(whole: string): { text: string; delimiter: string; linesBefor
   return { text, delimiter: best, linesBefore: 0 };
 }
 
-function remarksOf(encoding: string): CsvTable['remarks'] {
+const nameOf: Readonly<Record<Exclude<Encoding, 'utf-8'>, string>> = {
+  'utf-16le': 'UTF-16',
+  'utf-16be': 'UTF-16',
+  'utf-32le': 'UTF-32',
+  'utf-32be': 'UTF-32',
+  'windows-1252': 'Windows-1252',
+  macintosh: 'Mac OS Roman',
+};
+
+function remarksOf(encoding: Encoding): CsvTable['remarks'] {
   if (encoding === 'utf-8') return [];
-  const name = encoding === 'windows-1252' ? 'Windows-1252' : 'UTF-16';
+  const name = nameOf[encoding];
   return [{ row: 1, message: `The file is written in ${name}. Look whether accents came through.` }];
 }

@@ -1,7 +1,8 @@
-import fontkit from '@pdf-lib/fontkit';
 import { degrees, PDFDocument, type PDFPage, rgb } from 'pdf-lib';
 import type { Mark, Page } from '../../core/group/groupPages';
+import { evenFontkit } from './evenFontkit';
 import { Face } from './fontRuns';
+import { Tagged } from './tagged';
 
 const pointsPerMm = 72 / 25.4;
 const ink = rgb(0.06, 0.19, 0.17);
@@ -17,7 +18,7 @@ type Text = Extract<Mark, { kind: 'text' }>;
  */
 export async function drawPages(title: string, pages: readonly Page[], root: string): Promise<Uint8Array> {
   const pdf = await PDFDocument.create();
-  pdf.registerFontkit(fontkit);
+  pdf.registerFontkit(evenFontkit);
   const textsOf = (bold: boolean): string[] =>
     pages.flatMap((p) => p.marks.flatMap((m) => (m.kind === 'text' && (m.bold ?? false) === bold ? [m.text] : [])));
   const plain = await Face.of(pdf, root, 400, textsOf(false));
@@ -26,21 +27,29 @@ export async function drawPages(title: string, pages: readonly Page[], root: str
   pdf.setLanguage('en');
   pdf.setCreationDate(noDate);
   pdf.setModificationDate(noDate);
-  for (const page of pages) {
+  const tagged = new Tagged(pdf);
+  for (const [n, page] of pages.entries()) {
     const sheet = pdf.addPage([page.widthMm * pointsPerMm, page.heightMm * pointsPerMm]);
     const up = (y: number): number => (page.heightMm - y) * pointsPerMm;
-    for (const m of page.marks) {
-      if (m.kind === 'text') drawText(sheet, m, m.bold ? bold : plain, up(m.y));
+    tagged.begin(sheet);
+    for (const [i, m] of page.marks.entries()) {
+      if (m.kind === 'text') tagged.read(n + i === 0 ? 'H1' : 'P', m.text, () => drawText(sheet, m, m.bold ? bold : plain, up(m.y)));
       else if (m.kind === 'line')
-        sheet.drawLine({
-          start: { x: m.x1 * pointsPerMm, y: up(m.y1) },
-          end: { x: m.x2 * pointsPerMm, y: up(m.y2) },
-          thickness: m.width * pointsPerMm,
-          color: m.pale ? paleInk : ink,
-        });
-      else sheet.drawCircle({ x: m.x * pointsPerMm, y: up(m.y), size: m.radius * pointsPerMm, borderColor: ink, borderWidth: 0.8 });
+        tagged.decorate(() =>
+          sheet.drawLine({
+            start: { x: m.x1 * pointsPerMm, y: up(m.y1) },
+            end: { x: m.x2 * pointsPerMm, y: up(m.y2) },
+            thickness: m.width * pointsPerMm,
+            color: m.pale ? paleInk : ink,
+          }),
+        );
+      else
+        tagged.decorate(() =>
+          sheet.drawCircle({ x: m.x * pointsPerMm, y: up(m.y), size: m.radius * pointsPerMm, borderColor: ink, borderWidth: 0.8 }),
+        );
     }
   }
+  tagged.end();
   return pdf.save();
 }
 

@@ -1,19 +1,28 @@
-import fontkit from '@pdf-lib/fontkit';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { PDFDocument, PDFFont } from 'pdf-lib';
 import { missingLetters } from '../../core/print/letters';
+import { fromSecondFace } from '../../core/print/secondFace';
+import { evenFontkit } from './evenFontkit';
 
 type Weight = 400 | 700;
-/** Parts of one face in the order in which a letter is looked for; signs that it has not come from a face for mathematics. */
-const parts: readonly ((weight: Weight) => string)[] = [
-  ...['latin', 'latin-ext', 'cyrillic', 'cyrillic-ext', 'vietnamese'].map(
-    (part) => (weight: Weight) => `andika/files/andika-${part}-${weight}-normal.woff`,
-  ),
-  () => 'noto-sans-math/files/noto-sans-math-latin-400-normal.woff',
+interface Part {
+  readonly name: string;
+  /** Its file below the directory of packages. */
+  readonly file: (weight: Weight) => string;
+}
+/**
+ * Parts of one face in the order in which a letter is looked for; Greek and written fractions, which it has not, come from a
+ * second face, signs from one for mathematics. `scripts/fontMetrics.mjs` has the same order.
+ */
+const parts: readonly Part[] = [
+  ...['latin', 'latin-ext', 'cyrillic', 'cyrillic-ext', 'vietnamese'].map((part) => ({
+    name: 'Andika',
+    file: (weight: Weight) => `@fontsource/andika/files/andika-${part}-${weight}-normal.woff`,
+  })),
+  { name: 'DejaVuSans', file: (weight) => `dejavu-fonts-ttf/ttf/DejaVuSans${weight === 700 ? '-Bold' : ''}.ttf` },
+  { name: 'NotoSansMath', file: () => '@fontsource/noto-sans-math/files/noto-sans-math-latin-400-normal.woff' },
 ];
-/** Where the faces are installed, below the directory of packages. */
-const faces = 'node_modules/@fontsource';
 
 /** Six capitals that say a face is embedded in part (ISO 32000-1, 9.6.4); the same letters give the same ones. */
 function tagOf(letters: readonly number[]): string {
@@ -36,11 +45,12 @@ interface FaceFile {
 }
 /** The files of faces with the letters they can write: they are the same for every sheet. */
 const read = new Map<string, FaceFile>();
-function faceFile(path: string): FaceFile {
+function faceFile(path: string, name: string): FaceFile {
   let file = read.get(path);
   if (!file) {
     const bytes = readFileSync(path);
-    file = { bytes, letters: new Set(fontkit.create(bytes).characterSet.filter(printable)) };
+    const own = evenFontkit.create(bytes).characterSet.filter(printable);
+    file = { bytes, letters: new Set(name === 'DejaVuSans' ? own.filter(fromSecondFace) : own) };
     read.set(path, file);
   }
   return file;
@@ -57,11 +67,10 @@ export class Face {
     const used = [...missing].sort((a, b) => a - b);
     for (const [i, part] of parts.entries()) {
       if (fonts.length > 0 && missing.size === 0) break;
-      const file = part(weight);
-      const { bytes, letters } = faceFile(join(root, faces, file));
+      const { bytes, letters } = faceFile(join(root, 'node_modules', part.file(weight)), part.name);
       const useful = [...missing].filter((c) => letters.has(c));
       if (fonts.length > 0 && useful.length === 0) continue;
-      const customName = `${tagOf([i, weight, ...used])}+${file.startsWith('andika') ? 'Andika' : 'NotoSansMath'}-${weight === 400 ? 'Regular' : 'Bold'}`;
+      const customName = `${tagOf([i, weight, ...used])}+${part.name}-${weight === 400 ? 'Regular' : 'Bold'}`;
       const font = await pdf.embedFont(bytes, { subset: true, customName });
       for (const c of useful) missing.delete(c);
       fonts.push({ font, letters });

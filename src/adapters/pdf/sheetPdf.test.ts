@@ -88,6 +88,14 @@ describe.each(paperIds)('sheets on %s, read back by another program', (paper) =>
     expect(fonts.length).toBeGreaterThan(1);
     for (const line of fonts) expect(line).toMatch(/^[A-Z]{6}\+.* yes yes yes /);
   });
+  it('are tagged: what is read aloud comes in order, in English, and the paper is called by its largest words', () => {
+    expect(poppler('pdfinfo', file)).toMatch(/Tagged: +yes/);
+    const tree = poppler('pdfinfo', '-struct-text', file);
+    expect(tree.match(/^ *Sect/gm)?.length).toBe(kinds.length);
+    expect(tree.match(/^ *H1/gm)?.length).toBe(1);
+    const words = kinds[0]!.pages[0]!.boxes.flatMap((b) => (b.text ? [b.text] : []));
+    expect(tree.match(/^ *(P|H1)/gm)!.length).toBeGreaterThan(words.length);
+  });
   it('hold their words, so that a reader finds them', () => {
     kinds.forEach((k, i) => {
       const text = poppler('pdftotext', '-f', String(i + 1), '-l', String(i + 1), file, '-').replace(/\s+/g, '');

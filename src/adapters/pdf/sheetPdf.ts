@@ -1,9 +1,10 @@
-import fontkit from '@pdf-lib/fontkit';
 import { degrees, LineCapStyle, PDFDocument, type PDFPage, type RGB, rgb } from 'pdf-lib';
 import { baselineOf, type Box, type Tone } from '../../core/print/box';
 import type { SheetPage } from '../../core/print/sheetPage';
 import { tones } from '../../core/print/tones';
+import { evenFontkit } from './evenFontkit';
 import { Face } from './fontRuns';
+import { Tagged } from './tagged';
 
 const pointsPerMm = 72 / 25.4;
 /** Fixed, so that the same sheet gives the same bytes. */
@@ -26,7 +27,7 @@ function colourOf(tone: Tone): RGB {
  */
 export async function sheetPdf(title: string, pages: readonly SheetPage[], root: string): Promise<Uint8Array> {
   const pdf = await PDFDocument.create();
-  pdf.registerFontkit(fontkit);
+  pdf.registerFontkit(evenFontkit);
   const textsOf = (bold: boolean): string[] => [
     ...new Set(pages.flatMap((p) => p.boxes.flatMap((b) => (b.text !== undefined && (b.bold ?? false) === bold ? [b.text] : [])))),
   ];
@@ -37,13 +38,19 @@ export async function sheetPdf(title: string, pages: readonly SheetPage[], root:
   pdf.setLanguage('en');
   pdf.setCreationDate(noDate);
   pdf.setModificationDate(noDate);
+  const tagged = new Tagged(pdf);
+  // The largest words of the first page are what the paper is called.
+  const [first] = pages;
+  const largest = first?.boxes.reduce<Box | null>((best, b) => (b.kind === 'text' && b.size! > (best?.size ?? 0) ? b : best), null);
   for (const page of pages) {
     const sheet = pdf.addPage([page.width * pointsPerMm, page.height * pointsPerMm]);
+    tagged.begin(sheet);
     for (const b of page.boxes) {
-      if (b.kind === 'text') drawText(sheet, b, (b.bold ? bold : plain)!, page.height);
-      else drawShape(sheet, b, page.height);
+      if (b.kind !== 'text') tagged.decorate(() => drawShape(sheet, b, page.height));
+      else tagged.read(b === largest ? 'H1' : 'P', b.text!, () => drawText(sheet, b, (b.bold ? bold : plain)!, page.height));
     }
   }
+  tagged.end();
   return pdf.save();
 }
 

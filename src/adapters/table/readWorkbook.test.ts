@@ -1,7 +1,8 @@
 import { readFileSync } from 'node:fs';
 import exceljs from 'exceljs';
-import { strToU8, zipSync } from 'fflate';
+import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate';
 import { describe, expect, it } from 'vitest';
+import { columnOf, lettersOf } from './boundedSheet';
 import { isPacked, packedTables, textTables } from './readTables';
 import { readWorkbook } from './readWorkbook';
 import { zipEntries } from './zip';
@@ -64,6 +65,58 @@ describe('a workbook', () => {
     expect(message(await read((s) => void (s.getCell(2, 2).value = 'x'.repeat(10_001))))).toContain('row 2, B2: more than 10000 letters');
   });
 
+  describe('with places that would keep its reader for ever', () => {
+    /** A workbook whose only sheet holds this. */
+    const withSheet = async (data: string, after = ''): Promise<Uint8Array> => {
+      const book = new exceljs.Workbook();
+      book.addWorksheet('Games').addRow(['x']);
+      const parts = unzipSync(await bytesOf(book));
+      const sheet = strFromU8(parts['xl/worksheets/sheet1.xml']!).replace(
+        /<sheetData>.*<\/sheetData>/s,
+        `<sheetData>${data}</sheetData>${after}`,
+      );
+      return zipSync({ ...parts, 'xl/worksheets/sheet1.xml': strToU8(sheet) });
+    };
+    const cell = (place: string, text: string): string => `<c${place} t="inlineStr"><is><t>${text}</t></is></c>`;
+
+    it.each([
+      ['a row numbered 1,000,000,000', `<row r="1000000000">${cell(' r="A1000000000"', 'far')}</row>`, 'a row numbered 1,000,000,000'],
+      ['a cell in XFD', `<row r="1">${cell(' r="XFD1"', 'far')}</row>`, 'column XFD (16,384)'],
+      ['a row one past what is read', `<row r="200001">${cell(' r="A200001"', 'far')}</row>`, 'a row numbered 200,001'],
+      ['a place that no workbook has', `<row r="1">${cell(' r="ZZZZ1"', 'far')}</row>`, 'column ZZZZ'],
+    ])('refuses %s in words, at once', async (_, data, words) => {
+      expect(message(await readWorkbook(await withSheet(data)))).toContain(words);
+    });
+    it('refuses cells merged over a whole column', async () => {
+      const merged = '<mergeCells count="1"><mergeCell ref="A1:A1048576"/></mergeCells>';
+      const data = `<row r="1">${cell(' r="A1"', 'x')}</row>`;
+      expect(message(await readWorkbook(await withSheet(data, merged)))).toContain('merges 1,048,576 cells');
+    });
+    it('reads rows and cells that leave their place out: the next one is meant', async () => {
+      const r = await readWorkbook(
+        await withSheet(
+          `<row>${cell('', 'Game')}${cell('', 'Bin')}</row><row r="4">${cell('', 'Lamps')}${cell(' r="C4"', 'far')}${cell('', 'next')}</row><row>${cell('', 'Bees')}</row>`,
+        ),
+      );
+      expect(r.ok && r.value[0]!.rows).toEqual([
+        { row: 1, cells: ['Game', 'Bin'] },
+        { row: 4, cells: ['Lamps', '', 'far', 'next'] },
+        { row: 5, cells: ['Bees'] },
+      ]);
+    });
+    it('names a column by its letters and back', () => {
+      for (const [letters, n] of [
+        ['A', 1],
+        ['Z', 26],
+        ['AA', 27],
+        ['AB', 28],
+        ['XFD', 16_384],
+      ] as const)
+        expect([columnOf(`${letters}7`), lettersOf(n)]).toEqual([n, letters]);
+      expect(columnOf('7')).toBe(0);
+    });
+  });
+
   it('bounds what a zip would unpack to before it is opened', () => {
     const bomb = zipSync({ 'xl/workbook.xml': strToU8('<a/>'), 'xl/sheet.xml': new Uint8Array(70 * 1024 * 1024) }, { level: 9 });
     expect(bomb.length).toBeLessThan(200_000);
@@ -100,7 +153,6 @@ describe('a workbook', () => {
   it('does not look at macros, and says so', async () => {
     const book = new exceljs.Workbook();
     book.addWorksheet('Games').addRow(['Game']);
-    const { unzipSync } = await import('fflate');
     const parts = unzipSync(await bytesOf(book));
     const r = await readWorkbook(zipSync({ ...parts, 'xl/vbaProject.bin': strToU8('macro') }));
     expect(r.ok && r.value[0]!.remarks[0]!.message).toBe('The file holds macros; they were not looked at.');

@@ -173,6 +173,7 @@ export const catalogueSpecs: readonly ColumnSpec[] = [
   { name: 'preparation', headers: ['preparation', 'prep', 'prep minutes', 'minutes to prepare', 'getting ready'] },
   { name: 'steps of getting ready', headers: ['steps of getting ready'] },
   { name: 'used up', headers: ['used up'] },
+  { name: 'stand-ins', headers: ['stand-ins'] },
   { name: 'rules', headers: ['rules line by line'] },
   { name: 'source', headers: ['source', 'from', 'made or bought', 'where from', 'origin'] },
   { name: 'condition', headers: ['condition', 'state', 'shape its in', 'wear', 'status', 'missing', 'repair'] },

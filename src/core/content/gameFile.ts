@@ -1,10 +1,12 @@
 import type { PrepStep, UsedUp } from '../materials/gettingReady';
+import { materialsText } from './materialsText';
 import { stepsText, usesText } from './prepText';
 import { parametersText } from './parametersText';
 import type { RawTable } from './rawTable';
 
 /** One version as it is written into a file of its game. */
 export interface FileVersion {
+  readonly id: string;
   readonly title: string;
   readonly ages: readonly [number, number];
   readonly players: { readonly min: number; readonly max: number };
@@ -14,7 +16,9 @@ export interface FileVersion {
   readonly preparationMinutes: number;
   readonly steps: readonly PrepStep[];
   readonly uses: readonly UsedUp[];
-  readonly materials: readonly { readonly kind: string; readonly title: string; readonly quantity: number }[];
+  readonly materials: readonly { readonly kind: string; readonly title: string; readonly quantity: number; readonly unit: string }[];
+  /** What is not there, and what stands in for it. */
+  readonly standIns: readonly { readonly instead: string; readonly say: string }[];
   readonly mechanism: string | null;
   readonly parameters: Readonly<Record<string, unknown>>;
   /** What it practises: a step, its codes, chances in ten minutes, and how that is known. */
@@ -28,6 +32,7 @@ export interface FileVersion {
 }
 
 export interface FileGame {
+  readonly id: string;
   readonly title: string;
   readonly bin: string;
   readonly source: string;
@@ -49,6 +54,7 @@ const property = (name: string, value: unknown): Json => ({ '@type': 'PropertyVa
 export function writeGameFile(game: FileGame): Json {
   return {
     '@context': 'https://schema.org',
+    '@id': `${own}game:${game.id}`,
     '@type': ['Game', 'LearningResource'],
     name: game.title,
     learningResourceType: 'game',
@@ -70,6 +76,7 @@ export function writeGameFile(game: FileGame): Json {
           ]
         : []),
       ...game.versions.map((v) => ({
+        '@id': `${own}version:${v.id}`,
         '@type': ['Game', 'LearningResource'],
         name: v.title,
         numberOfPlayers: { '@type': 'QuantitativeValue', minValue: v.players.min, maxValue: v.players.max },
@@ -88,7 +95,8 @@ export function writeGameFile(game: FileGame): Json {
           property('preparationMinutes', v.preparationMinutes),
           ...(v.steps.length > 0 ? [property('steps', stepsText(v.steps))] : []),
           ...(v.uses.length > 0 ? [property('uses', usesText(v.uses))] : []),
-          property('materials', v.materials.map((m) => `${m.quantity} ${m.kind}`).join('; ')),
+          property('materials', materialsText(v.materials)),
+          ...(v.standIns.length > 0 ? [property('standIns', standInsText(v.standIns))] : []),
           ...(v.mechanism ? [property('mechanism', v.mechanism), property('parameters', parametersText(v.parameters))] : []),
           property('practises', v.practises.map((p) => `${p.skill} ${Math.max(1, Math.round(p.perTenMinutes))}`).join('; ')),
           property('how', v.how),
@@ -97,6 +105,10 @@ export function writeGameFile(game: FileGame): Json {
     ],
   };
 }
+
+/** Things that are not there with what stands in, as a list tells them. // => 'dice-tray: The lid of a box.' */
+export const standInsText = (standIns: FileVersion['standIns']): string =>
+  standIns.map((s) => `${s.instead}: ${s.say.replaceAll(';', ',')}`).join('; ');
 
 const columns = [
   'game',
@@ -112,6 +124,7 @@ const columns = [
   'steps of getting ready',
   'used up',
   'materials',
+  'stand-ins',
   'source',
   'condition',
   'notes',
@@ -158,6 +171,7 @@ export function readGameFile(json: unknown): RawTable | null {
           listOf(v['material'] ?? g['material'])
             .map(textOf)
             .join('; '),
+        props.get('standIns') ?? '',
         whole.get('source') ?? '',
         whole.get('condition') ?? '',
         [textOf(g['description']), ...(props.has('practises') ? [] : taught(v, g))].filter(Boolean).join('\n'),

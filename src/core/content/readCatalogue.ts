@@ -3,6 +3,7 @@ import type { MaterialKind } from '../materials/kind';
 import type { Problem, Result } from '../shared/codes';
 import type { PrepStep, UsedUp } from '../materials/gettingReady';
 import { type PrepRead, readSteps, readUses } from './prepText';
+import { inPacks } from './materialsText';
 import { nameKey, shortened, tidyTags } from './names';
 import {
   type NamedQuantity,
@@ -53,6 +54,8 @@ export interface VariantDraft {
   /** A line each; empty where the file tells none. */
   readonly rules: readonly string[];
   readonly materials: readonly { readonly kind: string; readonly quantity: number }[];
+  /** Things that were not there where the list was written, and something stood in for. */
+  readonly stoodInFor: readonly string[];
   readonly source: 'made' | 'bought' | 'free';
   readonly condition: string;
   readonly notes: string;
@@ -206,6 +209,7 @@ class RowReader {
       uses: this.parts('used up', readUses),
       rules: this.rules(),
       materials: this.materials(),
+      stoodInFor: this.stoodInFor(),
       source: this.source(),
       condition: this.cell('condition'),
       notes: [this.cell('notes'), ...unread, ...(this.inWords.length > 0 ? [`Practises: ${this.inWords.join('; ')}`] : [])]
@@ -378,6 +382,11 @@ class RowReader {
       const part = withoutRemark(whole);
       if (part === '') continue;
       const read = readMaterial(part);
+      const packs = read && this.packsOf(read);
+      if (packs) {
+        wanted.set(packs, (wanted.get(packs) ?? 0) + read.quantity);
+        continue;
+      }
       const set = read && this.setOf(read);
       if (set) {
         this.remarks.push({ row: this.row.row, message: shortened(`“${part}” is taken as one ${set.unit}.`) });
@@ -401,9 +410,23 @@ class RowReader {
     return [...wanted].map(([kind, quantity]) => ({ kind, quantity }));
   }
 
+  /** `dice-tray: the lid of a box`: what stands before the colon was not there. */
+  private stoodInFor(): readonly string[] {
+    return this.cell('stand-ins')
+      .split(/[;\n]/)
+      .flatMap((part) => this.knownKind(part.split(':')[0]!.trim()) ?? []);
+  }
+
   /** Written as its id, a kind is that one and no other that is called so, too. */
   private knownKind(name: string): string | undefined {
     return this.context.kinds.some((k) => k.id === name) ? name : this.words.kinds.get(plainWords(name));
+  }
+
+  /** So many packs of a kind that is kept by the pack, said in so many words: `2 decks of playing cards`. */
+  private packsOf({ name }: NamedQuantity): string | null {
+    const [, unit, what] = /^(pack|deck|set)s? of (.+)$/.exec(name) ?? [];
+    const known = what === undefined ? undefined : this.knownKind(what);
+    return known !== undefined && this.context.kinds.some((k) => k.id === known && k.unit === unit) ? known : null;
   }
 
   /** So many cards of a kind that is kept by the set: one set of them. */
@@ -515,8 +538,6 @@ const rooms: ReadonlyMap<string, VariantDraft['room']> = new Map(
   Object.entries({ calm: 'calm', quiet: 'calm', lively: 'lively', loud: 'lively', floor: 'floor', 'on the floor': 'floor' } as const),
 );
 const usualMinutes = 15;
-/** Things that are counted by the pack. */
-const inPacks: ReadonlySet<string> = new Set(['pack', 'deck', 'set']);
 
 /** Chances in ten minutes that a declared skill stands for when no number is given. */
 const declaredDose = 10;

@@ -11,6 +11,7 @@ const island: Country = {
   ruler: 'inches',
   paper: 'letter',
   dates: 'month-first',
+  coinMm: [20, 22, 21, 25],
   words: { lamp: 'torch', 'signal box': 'look-out', 'lamp and oil': 'torch and tar', colour: 'color' },
 };
 

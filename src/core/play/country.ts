@@ -4,6 +4,8 @@ export interface Country {
   readonly title: string;
   /** Worths of the coins in use up to the unit, in hundredths of it, small to large. */
   readonly coins: readonly number[];
+  /** How wide each of them is, in millimetres, as its mint says. */
+  readonly coinMm: readonly number[];
   readonly money: {
     readonly sign: string;
     /** The sign stands before the number. */

@@ -6,7 +6,7 @@ import type { Box } from './box';
 import { layOut, type SheetLayout } from './layOut';
 import { type Duplex, type SheetRequest } from './sheetPage';
 import { figureHeight, textWidth } from './letters';
-import { blankEdge, paperIds, papers } from './paper';
+import { blankEdge, footEdge, leastText, paperIds, papers } from './paper';
 import { sheetKindById, sheetKinds } from './registry';
 import { forms, type SheetKind } from './sheetKind';
 
@@ -55,7 +55,7 @@ describe('every kind of sheet', () => {
               b.x >= blankEdge - 0.01 && b.y >= blankEdge - 0.01 && b.x + b.w <= w - blankEdge + 0.01 && b.y + b.h <= h - blankEdge + 0.01;
             expect([paper, form, inside ? null : b]).toEqual([paper, form, null]);
             if (b.kind !== 'text') continue;
-            expect([paper, form, b.text, b.size! > 4]).toEqual([paper, form, b.text, true]);
+            expect([paper, form, b.text, b.size! >= leastText - 0.01]).toEqual([paper, form, b.text, true]);
             // A quarter of a millimetre is less than the eye sees.
             expect([
               b.text,
@@ -128,7 +128,9 @@ describe('every kind of sheet', () => {
     const [page] = laid(sheetKindById('number-cards')!, { label: 'Lever Frame' }).pages;
     const words = page!.boxes.flatMap((b) => b.text ?? []);
     expect(words).toContain('Number cards · Lever Frame · seed 41 · 1 of 5');
-    const foot = page!.boxes.filter((b) => b.kind === 'path' && b.y > 285 && b.y + b.h <= 292);
+    const foot = page!.boxes.filter((b) => b.kind === 'path' && b.y > 280 && b.y + b.h <= 297 - footEdge);
+    // What stands at the foot is within reach of a printer at home.
+    expect(page!.boxes.every((b) => b.y + b.h <= 297 - footEdge)).toBe(true);
     const xs = foot.map((b) => b.x);
     expect(xs).toContain(14);
     expect(xs).toContain(64);

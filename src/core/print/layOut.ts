@@ -2,6 +2,7 @@ import { fail, ok, type Problem, type Result } from '../shared/codes';
 import { createRng } from '../shared/rng';
 import { shift } from './box';
 import { inInk } from './inks';
+import { letterFaults } from './letterFaults';
 import { missingLetters } from './letters';
 import { onlyPieces } from './onlyPieces';
 import { pageArea, papers } from './paper';
@@ -134,6 +135,13 @@ function drawPages(
   });
   const missing = [...new Set(finished.flatMap((p) => p.boxes.flatMap((b) => (b.text ? missingLetters(b.text) : []))))];
   if (missing.length > 0) return fail(lettersProblem(missing));
+  const [fault] = letterFaults(finished);
+  if (fault)
+    return fail({
+      code: 'impossible-parameters',
+      field: 'parameters',
+      message: `${kind.title} cannot be drawn like this: ${fault} Take fewer on a page, or a smaller range.`,
+    });
   return ok({ pages: finished, pieces: pieces || fronts, sheets: fronts, cuts });
 }
 

@@ -53,12 +53,33 @@ export function clipped(words: string, w: number, size: number, heavy = false): 
   return `${words.slice(0, n).trimEnd()}…`;
 }
 
-/** Words in lines that are no wider than `w` millimetres; a word that is wider alone is broken. */
+/** Signs that join what stands on either side of them: a sum broken over two lines reads as two sums. */
+const joining = /^[+−×÷=<>≤≥≠±/:·(]+$/u;
+const opens = /^[([]+$/u;
+const isOpen = (piece: string): boolean => (piece.match(/\(/g)?.length ?? 0) > (piece.match(/\)/g)?.length ?? 0);
+
+/** A line in the pieces that may stand on lines of their own: words, and sums whole. // => unbroken('6 boxes, 2 × (1 + 1) each') is ['6', 'boxes,', '2 × (1 + 1)', 'each'] */
+export function unbroken(words: string): string[] {
+  const pieces: string[] = [];
+  let open = false;
+  for (const word of words.split(' ').filter(Boolean)) {
+    const before = pieces.at(-1);
+    const figures = /[\d?_□)]/u;
+    const joins: boolean = before !== undefined && ((joining.test(word) && figures.test(before)) || open || isOpen(before) || opens.test(before));
+    if (joins) pieces[pieces.length - 1] = `${before} ${word}`;
+    else pieces.push(word);
+    // What follows a sign belongs to it.
+    open = joining.test(word) && joins;
+  }
+  return pieces;
+}
+
+/** Words in lines that are no wider than `w` millimetres; a sum stays on one line, and what is wider alone is broken. */
 export function wrapped(words: string, w: number, size: number, heavy = false): string[] {
   const lines: string[] = [];
   for (const part of words.split('\n')) {
     let now = '';
-    for (const word of part.split(' ').filter(Boolean)) {
+    for (const word of unbroken(part)) {
       const next = now ? `${now} ${word}` : word;
       if (textWidth(next, size, heavy) <= w) {
         now = next;
@@ -109,8 +130,15 @@ export function boxedParagraph(
   least: number,
   style: Pick<Box, 'bold' | 'align' | 'fill' | 'frame'> = {},
 ): Box[] {
-  const longest = Math.max(...words.split(/\s/).map((word) => textWidth(word, 1, style.bold)));
-  let size = Math.max(Math.min(least, w / longest), Math.min(most, w / longest));
+  const longest = Math.max(
+    ...words
+      .split('\n')
+      .flatMap(unbroken)
+      .map((word) => textWidth(word, 1, style.bold)),
+  );
+  // A hair less than the widest word, which would be broken for a rounded thousandth.
+  const fits = (w / longest) * 0.999;
+  let size = Math.max(Math.min(least, fits), Math.min(most, fits));
   while (size > least && paragraph(0, 0, w, words, size, style).height > h) size -= 0.5;
   const p = paragraph(x, y, w, words, size, { align: 'middle', ...style });
   return p.boxes.map((b) => ({ ...b, y: b.y + (h - p.height) / 2 }));

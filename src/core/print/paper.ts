@@ -8,6 +8,10 @@ export const paperIds = Object.keys(papers) as Paper[];
 
 /** Millimetres at every edge that stay blank: what usual printers cannot reach (common practice, no source). */
 export const blankEdge = 5;
+/** The line at the foot keeps this far from the lower edge, where many printers at home reach least (common practice, no source). */
+export const footEdge = 10;
+/** No letters on any sheet are smaller than this, in points (common practice, no source). */
+export const leastText = 8;
 /** Where pages of text and boards begin. */
 export const margin = 12;
 /** The line at the foot with the check ruler and what the sheet is. */
@@ -18,5 +22,5 @@ export const pageArea = (paper: Paper): { readonly x: number; readonly y: number
   x: margin,
   y: margin,
   w: papers[paper].w - 2 * margin,
-  h: papers[paper].h - margin - blankEdge - footHeight - 2,
+  h: papers[paper].h - margin - footEdge - footHeight - 2,
 });

@@ -1,5 +1,5 @@
 import { type Box, line, mm, rect, shift, upsideDown } from './box';
-import { blankEdge, papers } from './paper';
+import { blankEdge, footEdge, papers } from './paper';
 import { hueOf, markBoxes, type RangeMark } from './rangeMarks';
 import { type Drawing, type Pieces } from './sheetKind';
 import type { SheetPage, SheetRequest } from './sheetPage';
@@ -8,7 +8,7 @@ const markLength = 3;
 const markGap = 0.8;
 /** Room above the first row and below the last one: cut marks and the line at the foot. */
 const topRoom = blankEdge + markLength + markGap + 0.2;
-const footRoom = blankEdge + 8.4;
+const footRoom = footEdge + 8.4;
 
 export const drawingOf = (asked: SheetRequest, w: number, h: number): Drawing => ({
   paper: asked.paper,

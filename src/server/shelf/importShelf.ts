@@ -1,3 +1,4 @@
+import { eq } from 'drizzle-orm';
 import { textTables } from '../../adapters/table/readTables';
 import { checkParameters } from '../../contract/parameters';
 import { graphOf } from '../db/graphOf';
@@ -18,7 +19,7 @@ import { bringChanges, type ChangedRow, changesOf, knownVersions } from './impor
 import { thingsProblem, type VariantInput, variantRow } from './variantStore';
 import { type ReadingWishes, sheetsOf, type TableShown } from '../shared/sheetsOf';
 import { idGiver } from '../shared/freeId';
-import { recordChange } from '../undo/undo';
+import { recordChange, stepBack } from '../undo/undo';
 
 /** A row of a file with what it would do here. */
 export interface ShelfRow extends VariantDraft {
@@ -227,6 +228,14 @@ function bring(
       variantRows.push(row);
       for (const m of materials) things.push({ variantId: id, kindId: m.kind, quantity: m.quantity });
       undo.push({ table: 'variants', delete: { id } });
+    }
+    // What was not there where the list comes from is not here either, unless somebody said so already.
+    const absent = new Set(drafts.flatMap((d) => d.stoodInFor));
+    for (const kind of tx.select().from(kinds).all()) {
+      if (!absent.has(kind.id) || kind.told !== null) continue;
+      const none = { told: 'number' as const, quantity: 0 };
+      tx.update(kinds).set(none).where(eq(kinds.id, kind.id)).run();
+      undo.push(stepBack('kinds', { id: kind.id }, kind, none));
     }
     insertAll(tx, games, gameRows);
     insertAll(tx, variants, variantRows);

@@ -1,12 +1,16 @@
+import exceljs from 'exceljs';
 import jsonld from 'jsonld';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
-import { textTables } from '../../adapters/table/readTables';
+import { csvCells } from '../../adapters/csv/readCsv';
+import { packedTables, textTables } from '../../adapters/table/readTables';
 import { shippedLibrary } from '../../contract/shippedLibrary';
 import type { Db } from '../db/db';
 import { games, variants } from '../db/schema';
 import { Workspace } from '../workspace.testing';
 import { importTables } from './importShelf';
 import { takeFromLibrary } from './libraryRoutes';
+import { setStock } from '../things/thingStore';
+import { offersNow } from './offers';
 import { createGame } from './shelfStore';
 import { gameFile, shelfCsv } from './takeOut';
 import { createVariant } from './variantStore';
@@ -101,6 +105,40 @@ describe('taking the shelf out', () => {
     expect(found.problems).toEqual([]);
     expect(shelfOf(there.db)).toEqual(shelfOf(here.db));
   });
+
+  it.each(['a list', 'a workbook', 'files'] as const)(
+    'as %s keeps counts of things that come by the set, and what stood in for what was not there',
+    async (way) => {
+      setStock(here.db, 'dice-tray', { told: 'number', quantity: 0 });
+      for (const [n, quantity] of [1, 4, 5, 20, 1000].entries()) {
+        const game = createGame(here.db, { title: `Purses ${n}`, source: 'made' }, now).id;
+        createVariant(here.db, game, {
+          title: 'one',
+          materials: [
+            { kind: 'coins', quantity },
+            { kind: 'dice-tray', quantity: 1 },
+            { kind: 'pip-die', quantity: Math.max(1, quantity - 1) },
+          ],
+        });
+      }
+      const standIns = (db: Db) => offersNow(db).map((o) => o.standIns ?? []);
+      expect(standIns(here.db).every((s) => s[0]?.instead === 'dice-tray')).toBe(true);
+      const csv = shelfCsv(here.db, false);
+      if (way === 'a list') bring(csv);
+      else if (way === 'files') for (const g of here.db.select().from(games).all()) bring(gameFile(here.db, g.id));
+      else {
+        const cells = csvCells(new TextEncoder().encode(csv));
+        if (!cells.ok) throw new Error(cells.problem.message);
+        const book = new exceljs.Workbook();
+        book.addWorksheet('Shelf').addRows(cells.value.rows.map((r) => [...r.cells]));
+        const tables = await packedTables(new Uint8Array((await book.xlsx.writeBuffer()) as ArrayBuffer));
+        if (!tables.ok) throw new Error(tables.problem.message);
+        importTables(there.db, tables.value, { commit: true }, now);
+      }
+      expect(shelfOf(there.db)).toEqual(shelfOf(here.db));
+      expect(standIns(there.db)).toEqual(standIns(here.db));
+    },
+  );
 
   it('as a file per game brings back each game as it was', () => {
     fill(3);

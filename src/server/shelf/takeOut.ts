@@ -1,5 +1,6 @@
 import { writeCsv } from '../../adapters/csv/writeCsv';
-import { type FileGame, writeGameFile } from '../../core/content/gameFile';
+import { type FileGame, standInsText, writeGameFile } from '../../core/content/gameFile';
+import { materialsText } from '../../core/content/materialsText';
 import { stepsText, usesText } from '../../core/content/prepText';
 import { parametersText } from '../../core/content/parametersText';
 import { practised } from '../../core/recommend/practised';
@@ -7,7 +8,7 @@ import { groupBy } from '../../core/recommend/recommend';
 import type { Db } from '../db/db';
 import { graphOf } from '../db/graphOf';
 import { bins, games, kinds, variants } from '../db/schema';
-import { offersNow } from './offers';
+import { laidOut, offersNow, thingsOnHand } from './offers';
 import { gameById, type GameRow, type VariantRow } from './shelfRows';
 import { materialsByVariant } from './wireShelf';
 
@@ -30,6 +31,7 @@ const header = [
   'Steps of getting ready',
   'Used up',
   'Materials',
+  'Stand-ins',
   'Source',
   'Condition',
   'Notes',
@@ -44,6 +46,8 @@ const header = [
 export function shelfCsv(db: Db, retired: boolean): string {
   const binTitles = titles(db.select().from(bins).all());
   const things = materialsByVariant(db);
+  const unitOf = units(db);
+  const here = thingsOnHand(db);
   const own = groupBy(db.select().from(variants).all(), (v) => v.gameId);
   const rows = db
     .select()
@@ -67,7 +71,8 @@ export function shelfCsv(db: Db, retired: boolean): string {
           v.preparationMinutes,
           stepsText(v.steps),
           usesText(v.uses),
-          (things.get(v.id) ?? []).map((m) => `${m.quantity} ${m.kind}`).join('; '),
+          materialsText(withUnits(things.get(v.id) ?? [], unitOf)),
+          standInsText(laidOut(here, things.get(v.id) ?? [], v.mechanism).standIns ?? []),
           g.source,
           g.condition,
           g.notes,
@@ -81,6 +86,17 @@ export function shelfCsv(db: Db, retired: boolean): string {
     );
   return writeCsv([header, ...rows]);
 }
+
+const units = (db: Db): ReadonlyMap<string, string> =>
+  new Map(
+    db
+      .select()
+      .from(kinds)
+      .all()
+      .map((k) => [k.id, k.unit]),
+  );
+const withUnits = <T extends { readonly kind: string }>(things: readonly T[], unitOf: ReadonlyMap<string, string>) =>
+  things.map((m) => ({ ...m, unit: unitOf.get(m.kind) ?? 'piece' }));
 
 const titles = (rows: readonly { readonly id: string; readonly title: string }[]): ReadonlyMap<string, string> =>
   new Map(rows.map((r) => [r.id, r.title]));
@@ -100,8 +116,11 @@ function fileGame(db: Db, game: GameRow, own: readonly VariantRow[]): FileGame {
   const graph = graphOf(db);
   const kindTitles = titles(db.select().from(kinds).all());
   const things = materialsByVariant(db);
+  const unitOf = units(db);
+  const here = thingsOnHand(db);
   const offers = new Map(offersNow(db).map((o) => [o.variant, o]));
   return {
+    id: game.id,
     title: game.title,
     bin: titles(db.select().from(bins).all()).get(game.binId ?? '') ?? '',
     source: game.source,
@@ -114,6 +133,7 @@ function fileGame(db: Db, game: GameRow, own: readonly VariantRow[]): FileGame {
       const doses = v.said === 'words' ? undefined : offers.get(v.id)?.doses;
       const told = doses ? [...practised(doses)].filter((k) => doses[k]! >= leastTold).sort((x, y) => doses[y]! - doses[x]!) : [];
       return {
+        id: v.id,
         title: v.title,
         ages: [v.agesMin, v.agesMax],
         players: { min: v.playersMin, max: v.playersMax },
@@ -123,7 +143,8 @@ function fileGame(db: Db, game: GameRow, own: readonly VariantRow[]): FileGame {
         preparationMinutes: v.preparationMinutes,
         steps: v.steps,
         uses: v.uses,
-        materials: (things.get(v.id) ?? []).map((m) => ({ ...m, title: kindTitles.get(m.kind) ?? m.kind })),
+        materials: withUnits(things.get(v.id) ?? [], unitOf).map((m) => ({ ...m, title: kindTitles.get(m.kind) ?? m.kind })),
+        standIns: laidOut(here, things.get(v.id) ?? [], v.mechanism).standIns ?? [],
         mechanism: v.mechanism,
         parameters: v.parameters,
         practises: told.slice(0, mostTold).map((k) => {

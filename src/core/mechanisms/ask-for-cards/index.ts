@@ -4,7 +4,7 @@ import type { Mechanism } from '../mechanism';
 import { type AskParameters, DEFAULTS, SCHEMA } from './parameters';
 import { howTo } from './howTo';
 import { createTable } from './playOut';
-import { deckOf, possibleGroups } from './rules';
+import { bottomsOf, deckOf, possibleGroups } from './rules';
 
 function channels(p: AskParameters): ItemChannel[] {
   const most = p.highest + p.number;
@@ -82,7 +82,7 @@ export const askForCards: Mechanism<AskParameters> = {
   ],
   sheets: (p) => [
     p.relation === 'are-equal-fractions'
-      ? { sheet: 'fraction-cards', copies: 1, data: { fractions: 'equal-ones', copies: 1, forms: p.copies } }
+      ? { sheet: 'fraction-cards', copies: 1, data: { fractions: 'equal-ones', copies: 1, forms: p.copies, bottoms: bottomsOf(p.copies) } }
       : { sheet: 'number-cards', copies: 1, data: { low: p.lowest, high: p.highest, by: p.by, copies: p.copies } },
   ],
 };

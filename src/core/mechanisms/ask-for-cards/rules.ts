@@ -52,6 +52,10 @@ export function deckOf(p: AskParameters): number[] {
   return equalFractions.flatMap((forms, f) => forms.slice(0, p.copies).map((_, i) => f * 8 + i));
 }
 
+/** Parts of a whole that so many forms of each fraction have. */
+export const bottomsOf = (forms: number): number[] =>
+  [...new Set(equalFractions.flatMap((all) => all.slice(0, forms).map(([, d]) => d)))].sort((a, b) => a - b);
+
 export const fractionOf = (card: number): number => {
   const [n, d] = equalFractions[card >> 3]![card & 7]!;
   return fractionCode(n, d);

@@ -38,7 +38,7 @@ export const moneyRace: Mechanism<MoneyParameters> = {
   createTable,
   needs: (_p, seats) => [
     { kind: 'play-notes', quantity: 1 },
-    { kind: 'coins', quantity: 20 },
+    { kind: 'coins', quantity: 1 },
     { kind: 'paper', quantity: seats },
     { kind: 'pencils', quantity: seats },
   ],

@@ -1,7 +1,7 @@
 import { type Box, line, shift, text } from '../box';
 import type { SheetPage } from '../sheetPage';
 import { paragraph } from '../letters';
-import { blankEdge, margin, type Paper, papers } from '../paper';
+import { footEdge, leastText, margin, type Paper, papers } from '../paper';
 
 /** A part of a page that stays together: its height, and its boxes from its own upper left corner. */
 export interface Block {
@@ -9,7 +9,7 @@ export interface Block {
   readonly boxes: readonly Box[];
 }
 
-const footRoom = blankEdge + 8;
+const footRoom = footEdge + 7;
 
 /** Where text may stand on a page. */
 export const textWidthOf = (paper: Paper): number => papers[paper].w - 2 * margin;
@@ -54,7 +54,10 @@ export function bookPages(blocks: readonly Block[], paper: Paper, foot: string):
     side: 'front',
     boxes: [
       ...boxes,
-      text(margin, h - blankEdge - 5, w - 2 * margin, 4, `${foot} · ${i + 1} of ${pages.length}`, 8, { align: 'end', fill: 'soft' }),
+      text(margin, h - footEdge - 4.2, w - 2 * margin, 4, `${foot} · ${i + 1} of ${pages.length}`, leastText, {
+        align: 'end',
+        fill: 'soft',
+      }),
     ],
   }));
 }

@@ -245,8 +245,28 @@ function fives(n: number, x: number, y: number, w: number, h: number): Box[] {
   });
 }
 
+/** Looks of which nothing at all would be left of a nought. */
+const looksEmpty: ReadonlySet<AmountLook> = new Set([
+  'dots',
+  'like-a-die',
+  'two-rows',
+  'ring',
+  'scattered',
+  'two-groups',
+  'tally',
+  'base-ten',
+  'fingers-of-five',
+]);
+
+function emptyPlace(x: number, y: number, w: number, h: number): Box {
+  const s = Math.min(w, h) * 0.7;
+  return rect(x + (w - s) / 2, y + (h - s) / 2, s, s, { line: 'soft', width: 0.5, dashed: true, frame: true });
+}
+
 /** Draws an amount in a box; the chance source places what is scattered. */
 export function amount(look: AmountLook, n: number, x: number, y: number, w: number, h: number, rng: Rng): Box[] {
+  // Nothing is shown as a place where nothing lies, or the card would be taken for a back.
+  if (n === 0 && looksEmpty.has(look)) return [emptyPlace(x, y, w, h)];
   switch (look) {
     case 'numerals':
       return numeral(x, y, w, h, written(n));

@@ -2,14 +2,17 @@ import type { Country } from '../../play/country';
 import { type Box, circle, rect } from '../box';
 import { fitted } from '../letters';
 
-/** Diameters of play coins in millimetres: larger for more, all large enough to pick up (own design, not those of real coins). */
-const smallest = 19;
-const largest = 31;
+/** The smallest play coin in millimetres: large enough to pick up, and for its worth in letters that can be read. */
+const smallest = 21;
 
-export const coinDiameter = (worth: number, coins: readonly number[]): number => {
-  const i = Math.max(0, coins.indexOf(worth));
-  return smallest + ((largest - smallest) * i) / Math.max(1, coins.length - 1);
-};
+/**
+ * Diameter of a play coin in millimetres. Coins are to each other as the real ones of the country are, of which a larger one is not
+ * always worth more, and all a little larger than those.
+ */
+export function coinDiameter(worth: number, { coins, coinMm }: Pick<Country, 'coins' | 'coinMm'>): number {
+  const real = coinMm[coins.indexOf(worth)] ?? Math.max(...coinMm);
+  return (real * smallest) / Math.min(...coinMm);
+}
 
 /** What stands on a coin or a price: hundredths below one unit by their short sign, whole units by the sign of the money. */
 export function worthText(hundredths: number, { money }: Pick<Country, 'money'>): string {

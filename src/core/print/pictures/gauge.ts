@@ -11,6 +11,9 @@ const scaleOf = (value: number, step: number): { readonly low: number; readonly 
 
 /** Numbers round a dial at most. */
 const mostNumbers = 8;
+/** A dial so small, in millimetres, has room for fewer. */
+const smallDialMm = 22;
+const mostOnSmall = 4;
 
 /** A weighing scale's dial with its pointer: where it points is the answer. */
 export function gauge(value: number, step: number, x: number, y: number, w: number, h: number): Box[] {
@@ -21,8 +24,9 @@ export function gauge(value: number, step: number, x: number, y: number, w: numb
   const angle = (v: number): number => ((-110 + (220 * (v - low)) / (high - low) - 90) * Math.PI) / 180;
   const at = (v: number, k: number): readonly [number, number] => [cx + r * k * Math.cos(angle(v)), cy + r * k * Math.sin(angle(v))];
   const marks = Math.round((high - low) / step);
+  const most = r < smallDialMm ? mostOnSmall : mostNumbers;
   // Numbers are written as often as they can be told apart.
-  const every = [1, 2, 5, 10, 20, 50].find((n) => marks / n <= mostNumbers && marks % n === 0) ?? marks;
+  const every = [1, 2, 5, 10, 20, 50].find((n) => marks / n <= most && marks % n === 0) ?? marks;
   const boxes: Box[] = [circle(cx, cy, r, { line: 'ink', width: 0.5, fill: 'white' })];
   for (let i = 0; i <= marks; i++) {
     const v = low + i * step;
@@ -31,7 +35,7 @@ export function gauge(value: number, step: number, x: number, y: number, w: numb
     if (marks <= 100 || big) boxes.push(line(a[0], a[1], b[0], b[1], { width: big ? 0.45 : 0.2 }));
     if (!big) continue;
     const [tx, ty] = at(v, 0.68);
-    boxes.push(fitted(tx - r * 0.17, ty - r * 0.07, r * 0.34, r * 0.15, written(v), { most: 12 }));
+    boxes.push(fitted(tx - r * 0.2, ty - r * 0.08, r * 0.4, r * 0.16, written(v), { most: 12 }));
   }
   const [px, py] = at(value, 0.86);
   return [...boxes, line(cx, cy, px, py, { line: 'vermilion', width: 0.8 }), circle(cx, cy, r * 0.06, { fill: 'ink' })];

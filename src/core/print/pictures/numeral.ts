@@ -36,12 +36,12 @@ export function numeral(
 ): Box[] {
   const { level, ...look } = style;
   const turns = !level && canBeTurned(words);
-  const room = turns ? h * 0.84 : h;
-  const number = fitted(x, y, w, room, words, { bold: true, ...look });
+  // The line hangs below the box, so that all numbers of a row stand on one line and are of one size.
+  const number = fitted(x, y, w, h, words, { bold: true, ...look });
   if (!turns) return [number];
   const wide = textWidth(words, number.size!, style.bold ?? true);
   const thick = Math.max(0.5, h * 0.03);
-  return [number, rect(x + (w - wide) / 2, baselineOf(number) + h * 0.06, wide, thick, { fill: style.fill ?? 'ink' })];
+  return [number, rect(x + (w - wide) / 2, baselineOf(number) + h * 0.07, wide, thick, { fill: style.fill ?? 'ink' })];
 }
 
 /** A number as people of this product write it: a true minus sign, thousands apart by a narrow space from ten thousand on. */

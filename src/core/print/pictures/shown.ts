@@ -36,12 +36,12 @@ const hourOf = (minutes: number): number => Math.floor((((minutes % 720) + 720) 
 /** A minute of the day on a face of twelve hours, written. */
 export const clockText = (minutes: number): string => timeText(hourOf(minutes), ((minutes % 60) + 60) % 60);
 
-/** Coins in rows, the largest first, as large as they can be in a box and never above their true size. */
+/** Coins in rows, in the order given, as large as they can be in a box and never above their true size. */
 export function coinsIn(coins: readonly number[], x: number, y: number, w: number, h: number, country: Country): Box[] {
   for (let k = 1; k > 0.2; k -= 0.04) {
     const rows: { readonly coins: { readonly c: number; readonly d: number }[]; wide: number; high: number }[] = [];
     for (const c of coins) {
-      const d = coinDiameter(c, country.coins) * k;
+      const d = coinDiameter(c, country) * k;
       const row = rows.at(-1);
       if (row && row.wide + d + 1 <= w) {
         row.coins.push({ c, d });

@@ -1,6 +1,7 @@
 import { impossible } from '../../../play/refuse';
 import { parameters, whole } from '../../../play/parameters';
 import { type Box, rect } from '../../box';
+import { sizeFor } from '../../letters';
 import { numeral } from '../../pictures/numeral';
 import { type Drawing, sheetKind } from '../../sheetKind';
 
@@ -37,8 +38,11 @@ function page(made: readonly number[], p: P, { w, h }: Drawing): Box[] {
   const s = Math.min(w / made.length, (h - 14) / p.height, 24);
   const left = (w - s * made.length) / 2;
   const top = (h - 14 - s * p.height) / 2;
+  // One size for all of them: a number of two figures counts no less than one of one.
+  const high = Math.min(10, s * 0.8);
+  const most = Math.min(30, ...made.map((n) => sizeFor(String(n), s - 2, high, 30, true)));
   return made.flatMap((n, i): Box[] => [
     ...Array.from({ length: p.height }, (_, r) => rect(left + i * s, top + r * s, s, s, { line: 'ink', width: 0.35, frame: true })),
-    ...numeral(left + i * s + 1, top + p.height * s + 2, s - 2, Math.min(10, s * 0.8), String(n), { most: 30, level: true }),
+    ...numeral(left + i * s + 1, top + p.height * s + 2, s - 2, high, String(n), { most, level: true }),
   ]);
 }

@@ -1,6 +1,7 @@
 import { oneOf, parameters, whole } from '../../../play/parameters';
-import { type Box, line, polygon } from '../../box';
-import { fitted } from '../../letters';
+import { type Box, line, polygon, text } from '../../box';
+import { sizeFor, textWidth } from '../../letters';
+import { leastText } from '../../paper';
 import { written } from '../../pictures/numeral';
 import { type Drawing, sheetKind } from '../../sheetKind';
 
@@ -39,6 +40,10 @@ function page(made: readonly number[], p: P, { w, h }: Drawing): Box[] {
   const span = s * (made.length - 1);
   const left = (w - span) / 2;
   const zero = made.indexOf(0);
+  const widest = written(made.reduce((x, n) => (textWidth(written(n), 1) > textWidth(written(x), 1) ? n : x)));
+  // Every number, or every second, fifth or tenth one, so that none is too small to be read.
+  const every = [1, 2, 5].find((k) => sizeFor(widest, s * k * 0.86, 4.4, 12) >= leastText) ?? 10;
+  const size = Math.min(12, sizeFor(widest, s * every * 0.86, 4.4, 12));
   return Array.from({ length: p.grids }, (_, g) => g).flatMap((g): Box[] => {
     const top = g * gh + 6;
     const x = (i: number): number => left + i * s;
@@ -67,11 +72,11 @@ function page(made: readonly number[], p: P, { w, h }: Drawing): Box[] {
         { fill: 'ink', frame: true },
       ),
       ...made.flatMap((n, i): Box[] =>
-        n === 0 && p.quarters === 'four-quarters'
+        n % every !== 0 || (n === 0 && p.quarters === 'four-quarters')
           ? []
           : [
-              fitted(x(i) - s / 2, y(zero) + 1, s, Math.min(4.4, s * 0.5), written(n), { most: 12 }),
-              ...(n === 0 ? [] : [fitted(x(zero) - 8.5, y(i) - 2.2, 7.4, Math.min(4.4, s * 0.5), written(n), { most: 12, align: 'end' })]),
+              text(x(i) - (s * every) / 2, y(zero) + 1, s * every, 4.4, written(n), size),
+              ...(n === 0 ? [] : [text(x(zero) - 8.5, y(i) - 2.2, 7.4, 4.4, written(n), size, { align: 'end' })]),
             ],
       ),
     ];

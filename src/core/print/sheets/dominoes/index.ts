@@ -43,7 +43,7 @@ export default sheetKind<P, readonly (readonly [number, number])[]>({
           const half = (m: number, x: number) =>
             p.shows === 'numerals'
               ? numeral(x + 4, h * 0.25, w / 2 - 8, h * 0.5, String(m), { most: 48 })
-              : m === 0
+              : m === 0 && p.shows !== 'ten-frame'
                 ? []
                 : amount(p.shows === 'pips' ? (m <= 6 ? 'like-a-die' : 'dots') : p.shows, m, x + 4, 4, w / 2 - 8, h - 8, createRng(m));
           return [...half(made[n]![0], 0), line(w / 2, 2.5, w / 2, h - 2.5, { width: 0.5, frame: true }), ...half(made[n]![1], w / 2)];

@@ -58,6 +58,18 @@ export default sheetKind<P, readonly (readonly Spoke[])[]>({
     ),
 });
 
+/** Where the outer numbers stand, as a share of the radius, and what of the room between two neighbours one may take. */
+const outerAt = 0.46;
+const ofRoom = 0.94;
+
+/** The place of a number among so many round a ring: as wide as its neighbours leave it, wherever they stand. */
+function outerPlace(spokes: number, r: number, [x, y]: readonly [number, number]): Pick<Box, 'x' | 'y' | 'w' | 'h'> {
+  // Two boxes of w by h whose middles are a chord apart never touch when w² + h² is no more than its square.
+  const chord = spokes < 2 ? r : 2 * r * outerAt * Math.sin(Math.PI / spokes);
+  const w = Math.min(r * 0.28, ofRoom * chord * Math.cos(Math.atan(0.5)));
+  return { x: x - w / 2, y: y - w / 4, w, h: w / 2 };
+}
+
 function page(made: readonly (readonly Spoke[])[], p: P, { w, h }: Drawing): Box[] {
   const columns = made.length > 2 ? 2 : 1;
   const rows = Math.ceil(made.length / columns);
@@ -75,11 +87,10 @@ function page(made: readonly (readonly Spoke[])[], p: P, { w, h }: Drawing): Box
       ...wheel.flatMap((s, k): Box[] => {
         const [x1, y1] = at(k + 0.5, r * 0.26);
         const [x2, y2] = at(k + 0.5, r);
-        const [x, y] = at(k, r * 0.44);
-        const size = r * 0.14;
+        const place = outerPlace(wheel.length, r, at(k, r * outerAt));
         return [
           line(x1, y1, x2, y2, { line: 'soft', width: 0.3, frame: true }),
-          fitted(x - size, y - size / 2, 2 * size, size, String(s.outer), { bold: true, most: 22 }),
+          fitted(place.x, place.y, place.w, place.h, String(s.outer), { bold: true, most: 22 }),
         ];
       }),
     ];

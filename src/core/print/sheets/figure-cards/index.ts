@@ -53,7 +53,10 @@ function figure(p: P, rng: Rng): Figure {
   const [w, h] = [side(), side()];
   const first = block(0, 0, w, h);
   if (p.figure === 'rectangles' || (p.figure === 'either' && below(rng, 2) === 0)) return { cells: first, high: 1, area: w * h };
-  const [v, k] = [side(), side()];
+  const v = side();
+  let k = side();
+  // As high as the first it would make one rectangle of both.
+  while (k === h && p.longest > p.shortest) k = side();
   // The second stands beside the first, at its foot, so that the cut between them is one straight line.
   const second = block(w, 0, v, k);
   const rows = Math.max(h, k);
@@ -70,7 +73,11 @@ export default sheetKind<P, readonly Figure[]>({
   parametersSchema: SCHEMA,
   example: DEFAULTS,
   check: (p) =>
-    p.longest < p.shortest ? impossible('longest', `The longest side (${p.longest}) is below the shortest (${p.shortest}).`) : null,
+    p.figure === 'two-joined' && p.longest === p.shortest
+      ? impossible('longest', 'Sides that are all equal join to a rectangle; let the longest be longer than the shortest.')
+      : p.longest < p.shortest
+        ? impossible('longest', `The longest side (${p.longest}) is below the shortest (${p.shortest}).`)
+        : null,
   make: (p, { rng }) => {
     const made: Figure[] = [];
     for (let t = 0; made.length < p.count && t < 60 * p.count; t++) {

@@ -70,14 +70,15 @@ export default sheetKind<P, readonly string[]>({
     return faults;
   },
   checked: (_made, p) => `${p.dice} dice; folded in thought, faces across from each other belong together.`,
-  draw: (made, p) => ({ pieces: [{ w: 92, h: 76, count: p.dice, outlined: false, face: () => net(made, p) }] }),
+  draw: (made, p) => ({ pieces: [{ w: 178, h: 120, count: p.dice, outlined: false, face: () => net(made, p) }] }),
   hazards: ['blades', 'fumes'],
 });
 
 function net(made: readonly string[], p: P): Box[] {
-  const s = 20;
-  const flap = 4;
-  const [x0, y0] = [6, 8];
+  // As large as two of them fit on a page: small hands fold and glue it.
+  const s = 36;
+  const flap = 7;
+  const [x0, y0] = [14, 6];
   const there = (r: number, c: number): boolean => cross.some(([a, b]) => a === r && b === c);
   const flaps = cross.flatMap(([r, c]): Box[] => {
     const [x, y] = [x0 + c * s, y0 + r * s];
@@ -160,17 +161,17 @@ function net(made: readonly string[], p: P): Box[] {
       edge(x, y, x, y + s, there(r, c - 1) || r !== 1),
       edge(x + s, y, x + s, y + s, there(r, c + 1) || r !== 1 || c === 3),
       ...(pips
-        ? diePips(Number(made[f]!), x + 1, y + 1, s - 2)
+        ? diePips(Number(made[f]!), x + 2, y + 2, s - 4)
         : made[f] === ''
           ? []
-          : numeral(x + 3, y + 5, s - 6, s - 10, made[f]!, { most: 34 })),
+          : numeral(x + 6, y + 9, s - 12, s - 18, made[f]!, { most: 60 })),
     ];
   });
   return [
     ...flaps,
     ...squares,
     {
-      ...fitted(x0 + 2.3 * s, y0 + 2.3 * s, 34, 4, 'fold the dashed lines, glue the flaps', { most: 7, fill: 'soft', align: 'start' }),
+      ...fitted(x0 + 2.3 * s, y0 + 2.4 * s, 78, 6, 'fold the dashed lines, glue the flaps', { most: 12, fill: 'soft', align: 'start' }),
       frame: true,
     },
   ];

@@ -5,7 +5,7 @@ import { type Box } from '../../box';
 import { bar, fractionText, pie } from '../../pictures/fraction';
 import { cardSizes, sheetKind } from '../../sheetKind';
 
-const bottoms = [2, 3, 4, 5, 6, 8, 10, 12] as const;
+const bottoms = [2, 3, 4, 5, 6, 8, 9, 10, 12, 15, 16, 20] as const;
 const { SCHEMA, DEFAULTS } = parameters({
   fractions: oneOf('Cards', ['every-fraction', 'equal-ones'], 'every-fraction'),
   forms: whole('Forms of each equal one', 2, 4, 4),
@@ -21,7 +21,12 @@ interface Card {
 }
 /** The fractions a set is made of, each once. */
 function codesOf(p: P): number[] {
-  if (p.fractions === 'equal-ones') return equalFractions.flatMap((forms) => forms.slice(0, p.forms).map(([n, of]) => fractionCode(n, of)));
+  if (p.fractions === 'equal-ones')
+    return equalFractions.flatMap((all) => {
+      const forms = all.filter(([, of]) => (p.bottoms as readonly number[]).includes(of)).slice(0, p.forms);
+      // One alone has no equal.
+      return forms.length < 2 ? [] : forms.map(([n, of]) => fractionCode(n, of));
+    });
   const tops = (of: number): number => (p.tops === 'one-part' ? 1 : p.tops === 'below-one' ? of - 1 : 2 * of);
   return p.bottoms.flatMap((of) => Array.from({ length: tops(of) }, (_, i) => fractionCode(i + 1, of)));
 }
@@ -35,16 +40,26 @@ export default sheetKind<P, readonly Card[]>({
   parametersSchema: SCHEMA,
   example: DEFAULTS,
   check: (p) =>
-    p.fractions === 'every-fraction' && p.tops === 'up-to-two' && p.shows.some((s) => s !== 'numerals')
+    codesOf(p).length === 0
       ? {
           code: 'impossible-parameters',
-          field: 'shows',
-          message: 'A circle or a bar shows one whole at most; take fractions below one, or numerals.',
+          field: 'bottoms',
+          message: 'Of these parts no two fractions are equal; take halves and fourths, or thirds and sixths.',
         }
-      : null,
+      : p.fractions === 'every-fraction' && p.tops === 'up-to-two' && p.shows.some((s) => s !== 'numerals')
+        ? {
+            code: 'impossible-parameters',
+            field: 'shows',
+            message: 'A circle or a bar shows one whole at most; take fractions below one, or numerals.',
+          }
+        : null,
   make: (p) => p.shows.flatMap((shows) => codesOf(p).flatMap((code) => Array.from({ length: p.copies }, () => ({ code, shows })))),
   verify: (made, p) => {
     const faults: string[] = [];
+    if (p.fractions === 'equal-ones') {
+      const other = made.find((c) => !(p.bottoms as readonly number[]).includes(denominatorOf(c.code)));
+      if (other) faults.push(`${numeratorOf(other.code)}/${denominatorOf(other.code)} has parts that were not asked for.`);
+    }
     for (const shows of p.shows)
       for (const code of codesOf(p))
         if (made.filter((c) => c.shows === shows && c.code === code).length !== p.copies)

@@ -50,7 +50,7 @@ export default sheetKind<P, Made>({
               count: made.coins.length,
               outlined: false,
               face: (n: number, { w, h, country }: { w: number; h: number; country: Parameters<typeof coin>[4] }) =>
-                coin(made.coins[n]!, w / 2, h / 2, (coinDiameter(made.coins[n]!, made.all) / 2) * (w / 34), country),
+                coin(made.coins[n]!, w / 2, h / 2, (coinDiameter(made.coins[n]!, country) / 2) * (w / 34), country),
             },
           ]
         : []),

@@ -28,63 +28,67 @@ type Told = (w: { n: string; m: string; t: string; k: string; a: number; b: numb
 const told: Readonly<Record<Situation, Readonly<Record<Unknown, readonly Told[]>>>> = {
   'add-to': {
     result: [
-      ({ n, m, t, a, b }) => `${n} has ${a} ${t}. ${m} puts ${b} with them. How many ${t} has ${n} now?`,
-      ({ t, a, b }) => `${a} ${t} lie in a drawer. Somebody lays ${b} ${t} in. How many lie in the drawer now?`,
+      ({ n, m, t, a, b }) => `${n} has ${a} ${t}. ${m} puts ${b} with them. How many ${t} does ${n} have now?`,
+      ({ t, a, b }) => `There are ${a} ${t} in a drawer. Somebody puts in ${b} more. How many ${t} are in the drawer now?`,
     ],
     change: [
       ({ n, m, t, a, c }) => `${n} has ${a} ${t}. ${m} brings some. Now ${n} has ${c}. How many did ${m} bring?`,
-      ({ t, a, c }) => `This morning ${a} ${t} hung on the wall. Now ${c} hang there. How many were hung up since?`,
+      ({ t, a, c }) => `This morning there were ${a} ${t} on the table. Now there are ${c}. How many were put there since this morning?`,
     ],
     start: [
       ({ n, m, t, b, c }) => `${n} had some ${t}. ${m} brought ${b}. Now ${n} has ${c}. How many did ${n} have at first?`,
-      ({ t, b, c }) => `Some ${t} lay in a tray. Then ${b} were laid in, and now there are ${c}. How many lay there at first?`,
+      ({ t, b, c }) => `There were some ${t} in a tray. Then ${b} were put in, and now there are ${c}. How many were in the tray at first?`,
     ],
   },
   'take-from': {
     result: [
-      ({ n, t, b, c }) => `${c} ${t} stand on a shelf. ${n} carries ${b} of them to the table. How many stand on the shelf now?`,
-      ({ n, m, t, b, c }) => `${n} has ${c} ${t} and gives ${b} to ${m}. How many has ${n} now?`,
+      ({ n, t, b, c }) => `There are ${c} ${t} on a shelf. ${n} carries ${b} of them to the table. How many are on the shelf now?`,
+      ({ n, m, t, b, c }) => `${n} has ${c} ${t} and gives ${b} to ${m}. How many does ${n} have now?`,
     ],
     change: [
-      ({ n, t, a, c }) => `${c} ${t} stood on a shelf. ${n} carried some away. Now ${a} stand there. How many did ${n} carry?`,
+      ({ n, t, a, c }) => `There were ${c} ${t} on a shelf. ${n} carried some away. Now there are ${a}. How many did ${n} carry away?`,
       ({ n, m, t, a, c }) => `${n} had ${c} ${t} and gave some to ${m}. Now ${n} has ${a}. How many did ${m} get?`,
     ],
     start: [
-      ({ n, t, a, b }) => `Some ${t} stood on a shelf. ${n} carried ${b} away, and now ${a} stand there. How many stood there at first?`,
-      ({ n, m, t, a, b }) => `${n} gave ${b} ${t} to ${m} and has ${a} now. How many did ${n} have at first?`,
+      ({ n, t, a, b }) => `There were some ${t} on a shelf. ${n} carried ${b} away, and now there are ${a}. How many were there at first?`,
+      ({ n, m, t, a, b }) => `${n} gave ${b} ${t} to ${m} and now has ${a}. How many did ${n} have at first?`,
     ],
   },
   together: {
-    result: [({ t, a, b }) => `On the table lie ${a} red ${t} and ${b} blue ones. How many ${t} lie on the table?`],
-    change: [({ t, a, c }) => `On the table lie ${c} ${t}. ${a} of them are red, the others are blue. How many are blue?`],
-    start: [({ t, b, c }) => `On the table lie ${c} ${t}. Some are red, and ${b} are blue. How many are red?`],
+    result: [({ t, a, b }) => `There are ${a} red ${t} and ${b} blue ${t} on the table. How many ${t} are on the table?`],
+    change: [({ t, a, c }) => `There are ${c} ${t} on the table. ${a} of them are red, and the others are blue. How many are blue?`],
+    start: [({ t, b, c }) => `There are ${c} ${t} on the table. Some are red, and ${b} are blue. How many are red?`],
   },
   compare: {
     result: [({ n, m, t, a, c }) => `${n} has ${c} ${t} and ${m} has ${a}. How many would ${m} have to find to have as many as ${n}?`],
-    change: [({ n, m, t, a, b }) => `${n} has ${a} ${t}. ${m} has as many as ${n}, and ${b} besides. How many has ${m}?`],
-    start: [({ n, m, t, b, c }) => `${m} has ${c} ${t}: as many as ${n}, and ${b} besides. How many has ${n}?`],
+    change: [({ n, m, t, a, b }) => `${n} has ${a} ${t}. ${m} has as many as ${n}, and then ${b} extra. How many does ${m} have?`],
+    start: [({ n, m, t, b, c }) => `${m} has ${c} ${t}. That is as many as ${n} has, and then ${b} extra. How many does ${n} have?`],
   },
   groups: {
-    result: [({ t, k, a, b }) => `${a} ${k} stand in a row, and in each lie ${b} ${t}. How many ${t} are in the ${k}?`],
-    change: [({ t, k, a, c }) => `${c} ${t} are laid into ${a} ${k}, as many in each. How many ${t} lie in each of them?`],
+    result: [({ t, k, a, b }) => `There are ${a} ${k} in a row, with ${b} ${t} in each. How many ${t} are in the ${k}?`],
+    change: [({ t, k, a, c }) => `${c} ${t} are put into ${a} ${k}, the same number in each. How many ${t} are in each of them?`],
     start: [({ t, k, b, c }) => `${c} ${t} are packed, ${b} to each of the ${k}. How many ${k} does that fill?`],
   },
   'times-as-many': {
-    result: [({ n, m, t, a, b }) => `${n} has ${b} ${t}, and ${m} has ${a} times as many. How many has ${m}?`],
-    change: [({ n, m, t, a, c }) => `${m} has ${c} ${t}. That is ${a} times as many as ${n} has. How many has ${n}?`],
-    start: [({ n, m, t, b, c }) => `${n} has ${b} ${t} and ${m} has ${c}. How many times as many as ${n} has ${m}?`],
+    result: [({ n, m, t, a, b }) => `${n} has ${b} ${t}, and ${m} has ${a} times as many. How many does ${m} have?`],
+    change: [({ n, m, t, a, c }) => `${m} has ${c} ${t}. That is ${a} times as many as ${n} has. How many does ${n} have?`],
+    start: [({ n, m, t, b, c }) => `${n} has ${b} ${t} and ${m} has ${c}. ${m} has how many times as many as ${n}?`],
   },
   'two-steps': {
     result: [
       ({ n, m, t, a, b }) =>
-        `${n} has ${a} ${t}. ${m} puts ${b} with them; then ${n} gives half a dozen, that is 6, to Ash. How many has ${n} now?`,
+        `${n} has ${a} ${t}. ${m} puts ${b} with them; then ${n} gives half a dozen, that is 6, to Ash. How many does ${n} have now?`,
     ],
-    change: [({ n, t, a, b }) => `${n} fills ${a} jars with ${b} ${t} each and has 5 ${t} on the table. How many ${t} has ${n}?`],
-    start: [({ n, m, t, a, c }) => `${c} ${t} lay in a drawer. ${n} took ${a} and ${m} took 2. How many lie there now?`],
+    change: [
+      ({ n, t, a, b }) => `${n} fills ${a} jars with ${b} ${t} each and has another 5 ${t} on the table. How many ${t} does ${n} have?`,
+    ],
+    start: [({ n, m, t, a, c }) => `There were ${c} ${t} in a drawer. ${n} took ${a} and ${m} took 2. How many are there now?`],
   },
   'left-over': {
-    result: [({ t, k, b, c }) => `${c} ${t} are packed, ${b} to each of the ${k}. How many ${k} are full, and how many ${t} lie beside?`],
-    change: [({ t, k, a, c }) => `${c} ${t} are shared fairly into ${a} ${k}. How many come into each, and how many lie beside?`],
+    result: [
+      ({ t, k, b, c }) => `${c} ${t} are packed, ${b} to each of the ${k}. How many ${k} are full, and how many ${t} are not packed?`,
+    ],
+    change: [({ t, k, a, c }) => `${c} ${t} are shared fairly into ${a} ${k}. How many go into each, and how many cannot be shared?`],
     start: [({ t, k, b, c }) => `All of ${c} ${t} must go into ${k} that hold ${b} each. How many ${k} are needed?`],
   },
 };

@@ -110,7 +110,23 @@ export default sheetKind<P, readonly Card[]>({
   key: (made) => made.map((c, i) => `${i + 1}: ${c.steps.map(sayStep).join(', ')}`),
 });
 
-const round = (n: number): string => written(Number(n.toFixed(4)));
+/** Denominators that a result on a card may have; what has none of them is worked out in another way. */
+const mostBelow = 1000;
+
+/**
+ * A result as it is: a whole number, a decimal that ends, or a fraction in lowest terms. Never a rounded decimal, which would
+ * be called equal and is not. // => said(1 / 3) is '1/3', said(0.25) is '0.25'
+ */
+export function said(n: number): string {
+  const short = Number(n.toFixed(4));
+  if (Math.abs(short - n) < 1e-12) return written(short);
+  for (let below = 2; below <= mostBelow; below++) {
+    const above = Math.round(n * below);
+    if (Math.abs(above / below - n) < 1e-9) return `${written(above)}/${below}`;
+  }
+  return written(short);
+}
+const round = said;
 const sayStep = (s: Step): string => `${round(s.a)} ${operationSigns[s.op]} ${round(s.b)} = ${round(s.result)}`;
 function isTrue(s: Step): boolean {
   const value = { add: s.a + s.b, subtract: s.a - s.b, multiply: s.a * s.b, divide: s.a / s.b }[s.op];
