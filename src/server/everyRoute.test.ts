@@ -322,6 +322,7 @@ it('every route answers as described', async () => {
   const unsaidVersion = await go('POST', '/variants', { body: { game: unsaid.id, title: 'as it comes' } });
   expect((await go('GET', '/search', { query: { q: 'make ten' } })).items.length).toBeGreaterThan(0);
   expect((await go('GET', '/recognise')).total).toBeGreaterThan(0);
+  expect((await go('POST', '/recognise', { body: { rows: [{ title: 'Make ten pairs' }] } })).total).toBe(1);
   await go('POST', '/variants/{id}/known', {
     path: `/variants/${unsaidVersion.id}/known`,
     body: { version: 1, mechanism: 'pair-memory' },
@@ -578,6 +579,7 @@ it('every route answers as described', async () => {
     body: { text: readFileSync('examples/statements.json', 'utf8'), commit: true },
   });
   expect([statements.added, statements.remarks.length]).toEqual([2, 1]);
+  expect(await go('GET', '/roster.csv')).toContain('Nickname,Birth month,Group,Framework');
   const takenOut = await go('GET', '/evidence.csv');
   const total = (await go('GET', '/evidence', { query: { limit: '5000' } })).total;
   expect(takenOut.trim().split('\r\n').length).toBe(total + 1);

@@ -233,6 +233,7 @@ export const learnersWire = define({
       ),
     }),
   },
+  'GET /roster.csv': { summary: 'Everybody, as a CSV that comes back in', response: Type.String(), media: 'text/csv' },
   'GET /evidence.csv': { summary: 'Everything noted, as CSV', query: { learner: str }, response: Type.String(), media: 'text/csv' },
   'GET /evidence.xapi': {
     summary: 'Everything noted, as xAPI 1.0.3 statements',

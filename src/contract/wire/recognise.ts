@@ -3,6 +3,7 @@ import { define } from './route';
 import { anything, arr, bool, changed, closed, int, name, nullable, num, obj, oneOf, opt, pageQuery, pair, record, str } from './schema';
 import { dose, span } from './things';
 
+const words10k = Type.String({ maxLength: 10_000 });
 const words = obj({ field: int, from: int, to: int });
 
 const guess = obj({
@@ -46,6 +47,43 @@ export const recogniseWire = define({
     summary: 'Versions that nobody has said how they are played, each with the families its words speak for, sure ones first',
     query: pageQuery,
     response: obj({ items: arr(asked), total: int, sure: int }),
+  },
+  'POST /recognise': {
+    summary: 'Which families rows speak of, without a file: the same reading as in the import preview, in the order given',
+    body: closed(
+      {
+        rows: Type.Array(
+          closed(
+            {
+              title: Type.String({ maxLength: 500 }),
+              note: words10k,
+              text: words10k,
+              skills: words10k,
+              grade: words10k,
+              materials: words10k,
+            },
+            ['title'],
+          ),
+          { minItems: 1, maxItems: 400 },
+        ),
+      },
+      ['rows'],
+    ),
+    response: obj({
+      items: arr(
+        obj({
+          title: str,
+          guesses: arr(obj({ mechanism: str, chance: num, because: str })),
+          sure: num,
+          family: nullable(str),
+          variant: nullable(str),
+          parameters: record(anything),
+          others: arr(obj({ family: str, sure: num })),
+          why: str,
+        }),
+      ),
+      total: int,
+    }),
   },
   'POST /variants/{id}/known': {
     summary: 'Say how a version is played, or what it practises; a guess stays one until it is played',

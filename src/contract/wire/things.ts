@@ -126,7 +126,7 @@ export const strand = obj({ id: str, title: str, hue: str, line: str, ladder: ar
 export type StrandWire = Static<typeof strand>;
 
 /** A file as base64 or text; `commit` brings it in, otherwise it is only shown. */
-export const fileBody = closed({ base64: Type.String(), text: Type.String(), commit: bool });
+export const fileBody = closed({ base64: Type.String(), text: Type.String(), name: Type.String({ maxLength: 500 }), commit: bool });
 const tableChoice = { table: str, use: bool, headerRow: int, columns: arr(nullable(str), 200), asAbove: arr(int, 200) };
 const cellPlace = { table: str, row: int };
 /** What whoever brings a file in says about reading it. */

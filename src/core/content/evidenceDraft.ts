@@ -63,18 +63,25 @@ export const waysByWord: ReadonlyMap<string, How> = new Map(
 /** Seconds for a whole sheet at most. */
 export const longestSeconds = 7200;
 
-/** The version and session of a note, as far as they are here; what is not is said and left out. */
+/** Ids of sessions are kept as they come up to this length. */
+const longestSession = 80;
+
+/**
+ * The version and session of a note. A session that is not here is kept by its id, so that notes of one meeting stay together and go
+ * out as they came; a version that is not here is said and left out.
+ */
 export function placeOf(
   context: EvidenceContext,
   version: string,
   session: string,
 ): { variant: string | null; session: string | null; gone: string | null } {
   const variant = version !== '' && context.variants?.has(version) ? version : null;
-  const met = session !== '' && context.sessions?.has(session) ? session : null;
-  const gone = [variant === null && version !== '' ? 'its version' : '', met === null && session !== '' ? 'its session' : ''].filter(
-    (x) => x !== '',
-  );
-  return { variant, session: met, gone: gone.length === 0 ? null : `It is taken in without ${gone.join(' and ')}, which is not here.` };
+  const met = session !== '' && session.length <= longestSession ? session : null;
+  return {
+    variant,
+    session: met,
+    gone: variant === null && version !== '' ? 'It is taken in without its version, which is not here.' : null,
+  };
 }
 
 /** Questions of one sheet at most. */

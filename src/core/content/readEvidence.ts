@@ -24,6 +24,9 @@ import { skillFinder } from './skillFinder';
 export const evidenceSpecs: readonly ColumnSpec[] = [
   { name: 'learner', headers: ['learner', 'nickname', 'child', 'name'] },
   { name: 'at', headers: ['at', 'date', 'day', 'when'] },
+  // What our own lists say beside the moment, for people.
+  { name: 'local day', headers: ['local day'] },
+  { name: 'zone', headers: ['zone', 'time zone'] },
   { name: 'skill', headers: ['skill', 'code', 'standard'] },
   { name: 'result', headers: ['result', 'how it went', 'went'] },
   { name: 'correct', headers: ['correct', 'right'] },

@@ -51,5 +51,13 @@ export function localTime(moment: string, zone: string): string {
   return new Date(ms + offsetMs(ms, zone)).toISOString().slice(0, 23);
 }
 
+/** A moment as the wall has it, with what the wall is ahead of UTC. // => withOffset('2026-11-19T23:00:00.000Z', 'Pacific/Auckland') is '2026-11-20T12:00:00.000+13:00' */
+export function withOffset(moment: string, zone: string): string {
+  const ms = offsetMs(Date.parse(moment), zone);
+  const minutes = Math.round(Math.abs(ms) / 60_000);
+  const two = (n: number): string => String(n).padStart(2, '0');
+  return `${localTime(moment, zone)}${ms < 0 ? '-' : '+'}${two(Math.floor(minutes / 60))}:${two(minutes % 60)}`;
+}
+
 /** The day on the wall at a moment. */
 export const localDay = (moment: string, zone: string): string => localTime(moment, zone).slice(0, 10);

@@ -1,6 +1,7 @@
 import { writeCsv } from '../../adapters/csv/writeCsv';
 import { writeFacts } from '../../core/content/factList';
 import { extensionIri } from '../../core/content/readStatements';
+import { localDay, withOffset } from '../../core/shared/moments';
 import type { Db } from '../db/db';
 import { graphOf } from '../db/graphOf';
 import { allLearners } from '../learners/learnerStore';
@@ -10,6 +11,8 @@ import { evidenceOf } from './evidenceStore';
 const columns = [
   'learner',
   'at',
+  'local day',
+  'zone',
   'skill',
   'kind',
   'result',
@@ -26,11 +29,13 @@ const columns = [
   'taken back',
 ] as const;
 
-/** Everything noted, as CSV that reads back in whole. */
-export function evidenceCsv(db: Db, learner: string | undefined): string {
+/** Everything noted, as CSV that reads back in whole; moments stand as the wall of the zone has them, with their day. */
+export function evidenceCsv(db: Db, learner: string | undefined, zone: string): string {
   const rows = of(db, learner).map(({ nickname, row: r }) => [
     nickname,
-    r.at,
+    withOffset(r.at, zone),
+    localDay(r.at, zone),
+    zone,
     r.skill,
     r.kind,
     r.result ?? '',
@@ -53,7 +58,7 @@ const home = 'urn:zeitgeber:learners';
 const mean = { alone: 1, support: 0.6, stuck: 0 } as const;
 
 /** Everything noted and not taken back, as xAPI 1.0.3 statements; a nickname is the account's name. What the standard has no place for stands in extensions. */
-export function evidenceStatements(db: Db, learner: string | undefined) {
+export function evidenceStatements(db: Db, learner: string | undefined, zone: string) {
   const graph = graphOf(db);
   return of(db, learner)
     .filter(({ row }) => row.retractedAt === null)
@@ -76,7 +81,7 @@ export function evidenceStatements(db: Db, learner: string | undefined) {
         ...(r.seconds === null ? {} : { duration: `PT${r.seconds}S` }),
       },
       context: { extensions: extensionsOf(r) },
-      timestamp: r.at,
+      timestamp: withOffset(r.at, zone),
       version: '1.0.3' as const,
     }));
 }

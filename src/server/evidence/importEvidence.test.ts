@@ -8,6 +8,7 @@ import { importEvidence } from './importEvidence';
 
 const today = '2026-11-25';
 const now = '2026-11-25T10:00:00.000Z';
+const zone = 'UTC';
 let place: Workspace;
 let fern: string;
 let juno: string;
@@ -58,7 +59,7 @@ function noteSome(): void {
 describe('notes that were taken out', () => {
   it('as statements say what went well, and how far by the share that is commonly meant', () => {
     noteSome();
-    expect(evidenceStatements(place.db, undefined).map((s) => [s.verb.display.en, s.result])).toEqual([
+    expect(evidenceStatements(place.db, undefined, zone).map((s) => [s.verb.display.en, s.result])).toEqual([
       ['progressed', { success: false, score: { scaled: 0.6 } }],
       ['progressed', { success: true, score: { scaled: 1 } }],
       ['scored', { score: { raw: 7, min: 0, max: 10 } }],
@@ -67,7 +68,7 @@ describe('notes that were taken out', () => {
   });
   it('as CSV read back in to the same notes in another workspace, names with commas and all', () => {
     noteSome();
-    const csv = evidenceCsv(place.db, undefined);
+    const csv = evidenceCsv(place.db, undefined, zone);
     const before = [said(fern), said(juno)];
     place.remove();
     place = new Workspace();
@@ -76,10 +77,43 @@ describe('notes that were taken out', () => {
     expect(bring(csv)).toMatchObject({ committed: true, added: 4, problems: [] });
     expect([said(fern), said(juno)]).toEqual(before);
   });
+  it('carry the day and the hour of the wall they were made by, wherever they are read', () => {
+    addEvidence(
+      place.db,
+      [
+        {
+          learner: fern,
+          at: '2026-11-19T23:00:00.000Z',
+          kind: 'note',
+          skill: 'make-ten',
+          result: 'alone',
+          session: 'plan-of-another-place',
+        },
+      ],
+      today,
+      now,
+    );
+    const [header, row] = evidenceCsv(place.db, fern, 'Pacific/Auckland').replace('\uFEFF', '').trim().split('\r\n');
+    const cells = Object.fromEntries(header!.split(',').map((name, i) => [name, row!.split(',')[i]]));
+    expect([cells['at'], cells['local day'], cells['zone']]).toEqual(['2026-11-20T12:00:00.000+13:00', '2026-11-20', 'Pacific/Auckland']);
+    expect(evidenceCsv(place.db, fern, 'America/Chicago')).toContain('2026-11-19T17:00:00.000-06:00,2026-11-19,America/Chicago');
+    expect(evidenceStatements(place.db, fern, 'Pacific/Auckland')[0]!.timestamp).toBe('2026-11-20T12:00:00.000+13:00');
+  });
+  it('keep their session where it is not here, as a list and as statements, and say nothing of it', () => {
+    const at = '2026-11-19T23:00:00.000Z';
+    addEvidence(place.db, [{ learner: fern, at, kind: 'note', skill: 'make-ten', result: 'alone', session: 'tuesday-7' }], today, now);
+    for (const file of [evidenceCsv(place.db, fern, zone), JSON.stringify(evidenceStatements(place.db, fern, zone))]) {
+      place.remove();
+      place = new Workspace();
+      fern = createLearner(place.db, { nickname: 'Fern', born: '2018-09' }, '2026-09-01', now).id;
+      expect(bring(file)).toMatchObject({ added: 1, remarks: [] });
+      expect(evidenceOf(place.db, fern).map((e) => [e.at, e.planId])).toEqual([[at, 'tuesday-7']]);
+    }
+  });
   it('do not bring back what was taken back', () => {
     noteSome();
     retractEvidence(place.db, evidenceOf(place.db, fern)[0]!.id, 'wrong child', now);
-    const csv = evidenceCsv(place.db, fern);
+    const csv = evidenceCsv(place.db, fern, zone);
     place.remove();
     place = new Workspace();
     fern = createLearner(place.db, { nickname: 'Fern', born: '2018-09' }, '2026-09-01', now).id;
@@ -95,13 +129,13 @@ describe('notes that were taken out', () => {
       today,
       now,
     );
-    const lengths = evidenceStatements(place.db, undefined).map((s) => (s.result as { duration?: string }).duration);
+    const lengths = evidenceStatements(place.db, undefined, zone).map((s) => (s.result as { duration?: string }).duration);
     expect(lengths).toEqual([undefined, undefined, undefined, undefined, 'PT40S']);
   });
   it('as statements carry learner, skill, moment and how it went', () => {
     noteSome();
     retractEvidence(place.db, evidenceOf(place.db, juno)[1]!.id, 'no', now);
-    const statements = evidenceStatements(place.db, undefined);
+    const statements = evidenceStatements(place.db, undefined, zone);
     expect(statements).toHaveLength(3);
     expect(statements.map((x) => x.object)).toEqual(
       expect.arrayContaining([

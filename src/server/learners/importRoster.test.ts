@@ -1,5 +1,6 @@
 import { afterEach, beforeEach, expect, it } from 'vitest';
 import { problemOf, Workspace } from '../workspace.testing';
+import { rosterCsv } from './exportRoster';
 import { importRoster } from './importRoster';
 import { allLearners, groupOf } from './learnerStore';
 
@@ -22,6 +23,19 @@ it('is brought in whole, youngest first, with groups', () => {
     ['Wren', 'Hill'],
   ]);
   expect(bring('nickname,born\nwren,2018-09')).toMatchObject({ added: 0, remarks: [{ row: 2 }] });
+});
+it('comes back in as it went out, groups and norms too', () => {
+  bring('nickname,born,group,framework\nWren,2018-09,Hill,england\n=Fern,2019-04,,us\n"Alder, the tall",2018-09,Hill,us');
+  const csv = rosterCsv(place.db, today);
+  const all = () =>
+    allLearners(place.db)
+      .map((l) => [l.nickname, l.born, l.framework, groupOf(place.db, l.id, today)].join('|'))
+      .sort();
+  const before = all();
+  place.remove();
+  place = new Workspace();
+  expect(bring(csv)).toMatchObject({ committed: true, added: 3 });
+  expect(all()).toEqual(before);
 });
 it('with one bad row brings in nobody, and names every fault', () => {
   const { message, detail, row, field } = problemOf(() => bring('nickname,born\nWren,2018-09\n,2018-09\nFern,soon'));

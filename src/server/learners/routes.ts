@@ -18,6 +18,7 @@ import { checkNext } from './checkNext';
 import { placementNext } from './placement';
 import { shortMaps } from './shortMaps';
 import { readTables } from '../shared/readTables';
+import { rosterCsv } from './exportRoster';
 import { importRosterTables } from './importRoster';
 import { eraseLearner } from './eraseLearner';
 import { allLearners, createLearner, exportLearner, groupOf, learnerById, updateLearner, type LearnerRow } from './learnerStore';
@@ -91,10 +92,12 @@ export const learnerRoutes = serve(learnersWire, {
     const bytes = bytesOf(body);
     return importNotes(db, isJson(bytes) ? { statements: parsed(bytes) } : { tables: await readTables(bytes) }, body, today, now);
   },
-  'GET /evidence.csv': ({ db, query }) =>
-    new Reply(200, evidenceCsv(db, query.learner), { 'content-disposition': 'attachment; filename="evidence.csv"' }),
-  'GET /evidence.xapi': ({ db, query }) =>
-    new Reply(200, evidenceStatements(db, query.learner), { 'content-disposition': 'attachment; filename="evidence.xapi.json"' }),
+  'GET /roster.csv': ({ db, today }) =>
+    new Reply(200, rosterCsv(db, today), { 'content-disposition': 'attachment; filename="roster.csv"' }),
+  'GET /evidence.csv': ({ db, query, zone }) =>
+    new Reply(200, evidenceCsv(db, query.learner, zone), { 'content-disposition': 'attachment; filename="evidence.csv"' }),
+  'GET /evidence.xapi': ({ db, query, zone }) =>
+    new Reply(200, evidenceStatements(db, query.learner, zone), { 'content-disposition': 'attachment; filename="evidence.xapi.json"' }),
   'GET /groups': ({ db, query }) => page(db.select().from(groups).all(), query),
   'GET /evidence': ({ db, query }) => {
     const who = query.learner === undefined ? allLearners(db) : [learnerById(db, query.learner)];

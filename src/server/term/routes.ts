@@ -12,7 +12,7 @@ import { setDoor } from './door';
 import { currentTerm, meetingsOf, planFor, putTerm, startTermPlan, termView, updateMeeting } from './termStore';
 
 /** Who plays what stays at home unless it is asked for: calendars are given to services elsewhere. */
-function calendar({ db, today }: Occasion, withNames: boolean): Reply<string> {
+function calendar({ db, today, zone }: Occasion, withNames: boolean): Reply<string> {
   const term = currentTerm(db, today);
   if (!term) throw refuse('not-found', 'There is no term yet. Say first when you meet.', 'term');
   const all = db.select().from(plans).all();
@@ -38,6 +38,7 @@ function calendar({ db, today }: Occasion, withNames: boolean): Reply<string> {
       };
     }),
     momentNow(),
+    zone,
   );
   return new Reply(200, text, { 'content-disposition': 'attachment; filename="term.ics"' });
 }

@@ -115,6 +115,11 @@ export function updateThing(db: Db, id: string, said: ThingBody): { id: string; 
       ...(said.standIn === undefined ? {} : { standIn: said.standIn || null }),
       ...(said.price === undefined ? {} : { price: said.price }),
     };
+    if (Object.keys(after).length === 0)
+      throw refuse(
+        'malformed',
+        'Nothing to change was named. Give at least one of title, bin, condition, incomplete, loans, standIn, price.',
+      );
     tx.update(kinds).set(after).where(eq(kinds.id, id)).run();
     return { id, change: recordChange(tx, `Changed ${before.title.toLowerCase()}`, [stepBack('kinds', { id }, before, after)]) };
   });

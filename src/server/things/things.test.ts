@@ -50,6 +50,10 @@ describe('what is in the cupboard', () => {
     expect(problemOf(() => updateThing(place.db, 'pip-die', { loans: [{ who: 'Ash', quantity: 0, until: null }] }))).toMatchObject({
       field: 'loans.0.quantity',
     });
+    expect(problemOf(() => updateThing(place.db, 'pip-die', {}))).toMatchObject({
+      code: 'malformed',
+      message: expect.stringContaining('Give at least one of title') as unknown,
+    });
     expect(problemOf(() => updateThing(place.db, 'pip-die', { title: 'Cube' })).field).toBe('title');
     expect(problemOf(() => updateThing(place.db, 'pip-die', { standIn: 'pegs' })).code).toBe('unknown-value');
   });
