@@ -32,7 +32,11 @@ console.log(`First start: the demo answers after ${Math.round((Date.now() - star
 const { total } = await (await fetch(`${base}/api/v1/games?limit=1`)).json();
 if (!(total >= 60)) end(`The demo's shelf holds ${total} games.`);
 const shelf = await fetch(`${base}/shelf`);
-if (!shelf.ok || !(await shelf.text()).includes('<h1')) end(`The shelf does not open: ${shelf.status}.`);
+const html = await shelf.text();
+if (!shelf.ok || !/<title>[^<]*Shelf/i.test(html)) end(`The shelf does not open: ${shelf.status}.`);
+const parts = [...new Set(html.match(/\/_astro\/[^"' )]+\.(?:js|css)/g) ?? [])];
+if (parts.length === 0) end('The shelf asks for no program of its own.');
+for (const part of parts) if (!(await fetch(base + part)).ok) end(`The shelf asks for ${part}, which is not there.`);
 
 // Told as a terminal tells it: to the whole group of processes.
 kill('SIGINT');

@@ -32,6 +32,10 @@ test('a kitchen table: what we have, who plays, a session', async ({ page, reque
     await expect(page.getByRole('checkbox', { name: name! })).toBeChecked();
   }
   await click('button', 'Play');
+  // What is called Play plays; the plan behind it is one step away.
+  await page.waitForURL(/\/play\?plan=.+/, { timeout: 60_000 });
+  await expect(page.getByRole('button', { name: /^Table 1/ }).first()).toBeVisible();
+  await page.getByRole('link', { name: 'Change the plan' }).click();
   await page.waitForURL(/\/plan\/.+/, { timeout: 60_000 });
   await expect(page.getByText('Every rule is kept.')).toBeVisible();
   for (const name of ['Ada', 'Ben', 'Cleo'])

@@ -228,7 +228,7 @@ test('the session is noted on a phone, and the map moves for the right reason', 
   const width = await page.evaluate(() => document.documentElement.scrollWidth);
   expect(width).toBeLessThanOrEqual(390);
   await page.getByRole('button', { name: 'Done here' }).click();
-  await expect(page.getByText('Noted.')).toBeVisible();
+  await expect(page.getByText(/^Noted\./)).toBeVisible();
   await page.goto(at(`/play?plan=${plan}`));
   await page.getByRole('button', { name: 'The session is over' }).click();
   await expect(page.getByRole('heading', { name: 'What moved' })).toBeVisible();

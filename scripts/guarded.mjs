@@ -24,7 +24,7 @@ export function guarded(request, response) {
     return refuse(400, 'malformed', 'The address holds a broken % sign.');
   }
   // Programs are answered as programs: the framework's own pages for what it does not route are for people.
-  // eslint-disable-next-line no-control-regex -- they are what is looked for
+
   if (/[\x00-\x1f\x7f\u2028\u2029]/.test(plain))
     return refuse(400, 'malformed', 'The address holds a sign that cannot be written, such as a line break.');
   if (path.startsWith('/api/') && path.includes('//'))

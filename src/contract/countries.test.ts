@@ -17,11 +17,12 @@ const valid = new Ajv().compile({
   items: {
     type: 'object',
     additionalProperties: false,
-    required: ['id', 'title', 'coins', 'money', 'ruler', 'paper', 'dates', 'words'],
+    required: ['id', 'title', 'coins', 'coinMm', 'money', 'ruler', 'paper', 'dates', 'words'],
     properties: {
       id: { type: 'string', pattern: '^[a-z][a-z-]*$' },
       title: text,
       coins: { type: 'array', minItems: 2, uniqueItems: true, items: { type: 'integer', minimum: 1, maximum: 100 } },
+      coinMm: { type: 'array', minItems: 2, items: { type: 'number', minimum: 14, maximum: 40 } },
       money: {
         type: 'object',
         additionalProperties: false,

@@ -79,6 +79,8 @@ const layout = obj({
   /** Millimetres from the upper left corner. */
   pages: arr(page, mostPages),
   key: nullable(arr(str)),
+  /** Pages of answers that come at the end, where no printed back has them. */
+  answerPages: int,
   verified: Type.Literal(true),
   checked: str,
   seed: int,

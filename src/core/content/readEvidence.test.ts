@@ -74,7 +74,7 @@ describe('a CSV of observations', () => {
     expect(drafts.map((d) => d.row)).toEqual([3]);
     expect(remarks).toEqual([{ row: 2, message: 'It was taken back, so it is left out.' }]);
   });
-  it('leaves out a version and a session that are not here, and says which', () => {
+  it('leaves out a version that is not here and says so, and keeps a session by its id', () => {
     const here = { ...context, variants: new Set(['tens']), sessions: new Set(['monday']) };
     const said = (version: string, session: string) => {
       const { drafts, remarks } = readEvidence([row({ version, session })], here);
@@ -83,8 +83,9 @@ describe('a CSV of observations', () => {
     expect(said('tens', 'monday')).toEqual(['tens', 'monday', null]);
     expect(said('', '')).toEqual([null, null, null]);
     expect(said('fives', 'monday')).toEqual([null, 'monday', 'It is taken in without its version, which is not here.']);
-    expect(said('tens', 'friday')).toEqual(['tens', null, 'It is taken in without its session, which is not here.']);
-    expect(said('fives', 'friday')[2]).toBe('It is taken in without its version and its session, which is not here.');
+    expect(said('tens', 'friday')).toEqual(['tens', 'friday', null]);
+    expect(said('fives', 'friday')).toEqual([null, 'friday', 'It is taken in without its version, which is not here.']);
+    expect([said('tens', 'x'.repeat(80))[1], said('tens', 'x'.repeat(81))[1]]).toEqual(['x'.repeat(80), null]);
   });
   it('knows other names of columns', () =>
     expect(['Child', 'When', 'Code', 'Right', 'Tool'].map(evidenceColumnOf)).toEqual(['learner', 'at', 'skill', 'correct', 'support']));

@@ -169,7 +169,9 @@ describe('what cannot be printed', () => {
     expect(refused('number-cards', { label: 'Żuk, Ёж, ½ ≤ √2' })).toBe('printed');
     expect(refused('spinner', { parameters: { shows: 'words', words: ['山', 'minus'] } })).toMatch(/No bundled face/);
     expect(refused('pair-cards', { parameters: { lowestCard: 1, highestCard: 3, sum: 50 } })).toMatch(/No two cards/);
-    expect(refused('grid-cards', { parameters: { size: 3, pool: 9, cards: 12 } })).toMatch(/Only 1 different cards can be made/);
+    expect(refused('grid-cards', { parameters: { size: 3, pool: 10, cards: 12 } })).toMatch(/Only 10 different cards can be made/);
+    // With no number to spare cards differ in where each stands.
+    expect(refused('grid-cards', { parameters: { size: 3, pool: 9, cards: 12 } })).toBe('printed');
     expect(refused('coin-cards', { parameters: { coins: [1], fewest: 3, most: 4, count: 12 } })).toMatch(/Only 2 different amounts/);
     expect(refused('beam-tasks', { parameters: { pegs: 4, left: 1, right: 3, count: 60 } })).toMatch(/Only \d+ different tasks/);
   });

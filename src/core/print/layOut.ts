@@ -1,6 +1,7 @@
 import { fail, ok, type Problem, type Result } from '../shared/codes';
 import { createRng } from '../shared/rng';
 import { shift } from './box';
+import { answerPages } from './answerPages';
 import { inInk } from './inks';
 import { letterFaults } from './letterFaults';
 import { missingLetters } from './letters';
@@ -17,6 +18,8 @@ export interface SheetLayout {
   readonly title: string;
   readonly pages: readonly SheetPage[];
   readonly key: readonly string[] | null;
+  /** Answers on pages of their own, where no printed back has them. */
+  readonly answers: readonly SheetPage[];
   readonly verified: true;
   /** What was looked at before it was drawn. */
   readonly checked: string;
@@ -54,12 +57,13 @@ export function layOut<P extends object, M>(kind: SheetKind<P, M>, asked: SheetR
     if (!drawn.ok) return drawn;
     const laid = drawPages(kind, drawn.value, asked, seed);
     if (!laid.ok) return laid;
+    const own = kind.key?.(made, parameters) ?? null;
+    const key = told.value ? [...taughtWords(told.value.turns), ...(own ?? [])] : own;
     return ok({
       kind: kind.id,
       title: kind.title,
-      key: told.value
-        ? [...taughtWords(told.value.turns), ...(kind.key?.(made, parameters) ?? [])]
-        : (kind.key?.(made, parameters) ?? null),
+      key,
+      answers: answerPages(kind, whole, key, asked, seed),
       verified: true,
       checked: kind.checked(made, parameters),
       seed,

@@ -54,7 +54,7 @@ export function clipped(words: string, w: number, size: number, heavy = false): 
 }
 
 /** Signs that join what stands on either side of them: a sum broken over two lines reads as two sums. */
-const joining = /^[+−×÷=<>≤≥≠±/:·(]+$/u;
+const joining = /^[+−×÷=<>≤≥≠±(]+$/u;
 const opens = /^[([]+$/u;
 const isOpen = (piece: string): boolean => (piece.match(/\(/g)?.length ?? 0) > (piece.match(/\)/g)?.length ?? 0);
 
@@ -65,7 +65,8 @@ export function unbroken(words: string): string[] {
   for (const word of words.split(' ').filter(Boolean)) {
     const before = pieces.at(-1);
     const figures = /[\d?_□)]/u;
-    const joins: boolean = before !== undefined && ((joining.test(word) && figures.test(before)) || open || isOpen(before) || opens.test(before));
+    const joins: boolean =
+      before !== undefined && ((joining.test(word) && figures.test(before)) || open || isOpen(before) || opens.test(before));
     if (joins) pieces[pieces.length - 1] = `${before} ${word}`;
     else pieces.push(word);
     // What follows a sign belongs to it.

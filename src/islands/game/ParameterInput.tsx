@@ -1,6 +1,6 @@
 import type { ParameterField } from '../../contract/wire/families';
 import { valueWords } from '../../text/bench';
-import panel from '../shared/panel.module.css';
+import styles from './parameterInput.module.css';
 
 /** One parameter as its schema asks for it: a tick, a choice, some of many, pairs of numbers, or a number. */
 export function ParameterInput({
@@ -19,9 +19,9 @@ export function ParameterInput({
   if (schema.type === 'array' && schema.items?.enum) {
     const chosen = (value as (string | number)[] | undefined) ?? [];
     return (
-      <span className={panel.row}>
+      <span className={styles.options}>
         {schema.items.enum.map((o) => (
-          <label key={o}>
+          <label key={o} className={styles.option}>
             <input
               type="checkbox"
               checked={chosen.includes(o)}

@@ -99,6 +99,11 @@ export function LearnerDialog({
     onSuccess: ({ id }) => onSaved(id),
     onError: clash.met,
   });
+  /** What was refused was what stood there before. */
+  const refreshed = (change: () => void): void => {
+    change();
+    if (save.error) save.reset();
+  };
   const problem = save.error instanceof ApiError ? save.error.problem : null;
   const at = (field: string): string | null => problemAt(save.error, field);
   const toggle = <T extends string>(list: T[], set: (l: T[]) => void, id: T): void =>
@@ -112,7 +117,7 @@ export function LearnerDialog({
         }}
       >
         <Field label="Nickname or initials" error={at('nickname')}>
-          {(p) => <input {...p} value={nickname} onChange={(e) => setNickname(e.target.value)} required />}
+          {(p) => <input {...p} value={nickname} onChange={(e) => refreshed(() => setNickname(e.target.value))} required />}
         </Field>
         <div className={panel.grid2}>
           <Field label="Birth month" error={at('born')} hint="like 2019-09 or Sep 2019">
@@ -120,7 +125,7 @@ export function LearnerDialog({
               <input
                 {...p}
                 value={born}
-                onChange={(e) => setBorn(e.target.value)}
+                onChange={(e) => refreshed(() => setBorn(e.target.value))}
                 onBlur={() => setBorn(readBirthMonth(born) ?? born)}
                 placeholder="2019-09"
                 required

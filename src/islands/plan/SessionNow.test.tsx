@@ -33,7 +33,7 @@ describe('a session now', () => {
     const { nickname, born } = api().writes[0]!.body as { nickname: string; born: string };
     expect([nickname, /^\d{4}-\d{2}$/.test(born)]).toEqual(['Ben', true]);
     await userEvent.click(screen.getByRole('button', { name: 'Play', hidden: true }));
-    await waitFor(() => expect(gone()).toContain('/plan/plan-7'));
+    await waitFor(() => expect(gone()).toContain('/play?plan=plan-7'));
     expect(api().writes[1]!.body).toEqual({ present: ['ben'], minutes: 15, rounds: 2 });
   });
   it('says what stands in the way', async () => {

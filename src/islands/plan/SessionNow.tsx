@@ -47,7 +47,7 @@ export function SessionNow({ onClose }: { onClose: () => void }) {
       const answer = await call('POST /sessions/now', { body: { present, minutes, rounds, ...(grownUp ? { grownUp } : {}) }, key });
       return isBegun(answer) ? (await follow('POST /sessions/now', answer, () => undefined)).plan : answer.plan;
     },
-    onSuccess: (id) => void (location.href = link(`/plan/${id}`)),
+    onSuccess: (id) => void (location.href = link(`/play?plan=${id}`)),
   });
   return (
     <Dialog title="A session now" onClose={onClose}>
@@ -65,13 +65,30 @@ export function SessionNow({ onClose }: { onClose: () => void }) {
               value={nickname}
               maxLength={80}
               placeholder="initials will do"
-              onChange={(e) => setNickname(e.target.value)}
+              onChange={(e) => {
+                setNickname(e.target.value);
+                // What was refused was the name that stood there before.
+                add.reset();
+              }}
               required
             />
           )}
         </Field>
         <Field label="Years old" error={problemAt(add.error, 'born')}>
-          {(p) => <input {...p} type="number" min={3} max={14} value={age} onChange={(e) => setAge(e.target.value)} required />}
+          {(p) => (
+            <input
+              {...p}
+              type="number"
+              min={3}
+              max={14}
+              value={age}
+              onChange={(e) => {
+                setAge(e.target.value);
+                add.reset();
+              }}
+              required
+            />
+          )}
         </Field>
         <Button type="submit" disabled={add.isPending || nickname.trim() === '' || age === ''}>
           Add

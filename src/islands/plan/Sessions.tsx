@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { call, link } from '../shared/api';
 import panel from '../shared/panel.module.css';
-import { dayWords } from '../shared/words';
+import { dayWords, ofItsDay } from '../shared/words';
 
 /** Sessions that were planned without a term, the latest first. */
 export function Sessions() {
@@ -13,7 +13,10 @@ export function Sessions() {
       <ul className={panel.list}>
         {plans.data.items.map((p) => (
           <li key={p.id} className={panel.row}>
-            <a href={link(`/plan/${p.id}`)}>{dayWords(p.date)}</a>
+            <a href={link(`/plan/${p.id}`)}>
+              {dayWords(p.date)}
+              {ofItsDay(p, plans.data.items)}
+            </a>
             <span className={panel.soft}>{p.playedAt ? 'played' : p.status === 'infeasible' ? 'nobody has a seat' : 'planned'}</span>
           </li>
         ))}

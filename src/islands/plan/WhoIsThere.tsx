@@ -27,7 +27,7 @@ export function WhoIsThere({
             checked={!away.has(l.id)}
             onChange={() => onChange(new Set(away.has(l.id) ? [...away].filter((x) => x !== l.id) : [...away, l.id]))}
           />{' '}
-          {l.nickname} <small className={panel.soft}>{ageWords(l.born)}</small>
+          <bdi>{l.nickname}</bdi> <small className={panel.soft}>{ageWords(l.born)}</small>
         </label>
       ))}
       {children}

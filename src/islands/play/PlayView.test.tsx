@@ -46,7 +46,7 @@ describe('playing', () => {
     await open();
     await userEvent.click(ofWren().getByRole('checkbox', { name: /play it again/ }));
     await userEvent.click(screen.getByRole('button', { name: 'Done here' }));
-    await screen.findByText('Noted.');
+    await screen.findByText(/^Noted\./);
     expect(api().writes.map((w) => [w.path, w.body])).toEqual([['/games/two-lamps/liked', { learners: ['wren'], liked: true }]]);
   });
   it('tells how each version at the table is played, whole or in pictures, and what to do when a child is stuck', async () => {
@@ -82,7 +82,7 @@ describe('playing', () => {
     ready();
     await open();
     await userEvent.click(screen.getByRole('button', { name: 'Done here' }));
-    await screen.findByText('Noted.');
+    await screen.findByText(/^Noted\./);
     expect(api().writes).toEqual([]);
   });
   it('keeps taps on the device when they cannot be sent, says so on the first page, and sends the same write again', async () => {

@@ -1,6 +1,6 @@
 import type { TableWire } from '../../contract/wire/plan';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { Button } from '../../ui/Button';
 import { Empty, Failure, Loading } from '../../ui/Empty';
 import { LinkButton } from '../../ui/LinkButton';
@@ -25,7 +25,7 @@ export default function PlayView({ plan }: { plan: string | null }) {
 
 function Play({ asked }: { asked: string | null }) {
   const { plans, chosen, loading, error } = usePlanChoice(asked, 'ahead');
-  const [at, setAt] = useState<{ round: number; table: number } | null>(null);
+  const { at, open, next, back } = usePlace();
   const plan = useQuery({
     queryKey: ['plan', chosen?.id],
     queryFn: () => call('GET /plans/{id}', { params: { id: chosen!.id } }),
@@ -79,11 +79,13 @@ function Play({ asked }: { asked: string | null }) {
         rules={rules.data?.items ?? []}
         learners={learners.data.items}
         skills={skills}
-        onBack={() => setAt(null)}
+        onBack={back}
+        sent={(notes.data?.items ?? []).filter((n) => !n.retracted)}
+        onTakenBack={() => void client.invalidateQueries({ queryKey: ['evidence'] })}
         onDone={() => {
           void client.invalidateQueries();
-          tell('Noted.');
-          setAt(p.rounds[at.round + 1]?.tables[at.table] ? { round: at.round + 1, table: at.table } : null);
+          tell(nextTable ? `Noted. Now round ${at.round + 2}: ${nextTable.title}.` : 'Noted. That was the last round of this table.');
+          next(nextTable ? { round: at.round + 1, table: at.table } : null);
         }}
       />
     );
@@ -98,6 +100,7 @@ function Play({ asked }: { asked: string | null }) {
         <h1>Play, {dayWords(p.date)}</h1>
         <PlanPicker plans={plans} chosen={chosen} path="/play" />
         <LinkButton href={link(`/play/strips?plan=${chosen.id}`)}>Notes from paper</LinkButton>
+        {!p.playedAt && <LinkButton href={link(`/plan/${chosen.id}`)}>Change the plan</LinkButton>}
       </div>
       <p className={panel.lead}>
         {p.date > pageToday()
@@ -111,7 +114,13 @@ function Play({ asked }: { asked: string | null }) {
             {round.tables.map((t, i) => {
               const done = t.seats.filter((s) => noted.has(`${s.variant}|${s.learner}`)).length;
               return (
-                <button key={i} type="button" className={styles.table} onClick={() => setAt({ round: r, table: i })}>
+                <button
+                  key={i}
+                  type="button"
+                  className={styles.table}
+                  data-place={`${r}|${i}`}
+                  onClick={() => open({ round: r, table: i })}
+                >
                   <span className={styles.tableNo}>Table {i + 1}</span>
                   <b>{t.title}</b>
                   <span>{atTheTable(t, nickname)}</span>
@@ -151,6 +160,55 @@ function Play({ asked }: { asked: string | null }) {
       </div>
     </div>
   );
+}
+
+interface Place {
+  readonly round: number;
+  readonly table: number;
+}
+
+/**
+ * Which table is open. The browser's Back goes from a table to all tables, as its own button does; whatever is opened is seen from its
+ * top, and the keys stand there too.
+ */
+function usePlace(): { at: Place | null; open: (at: Place) => void; next: (at: Place | null) => void; back: () => void } {
+  const [at, setAt] = useState<Place | null>(null);
+  const last = useRef<Place | null>(null);
+  useEffect(() => {
+    // A page that was just loaded shows all tables, whatever was open before.
+    history.replaceState({ ...(history.state as object | null), table: undefined }, '');
+    const moved = (e: PopStateEvent): void => setAt((e.state as { table?: Place } | null)?.table ?? null);
+    addEventListener('popstate', moved);
+    return () => removeEventListener('popstate', moved);
+  }, []);
+  useEffect(() => {
+    const before = last.current;
+    last.current = at;
+    if (at === null && before === null) return;
+    const target =
+      at === null
+        ? document.querySelector<HTMLElement>(`[data-place="${before!.round}|${before!.table}"]`)
+        : document.querySelector<HTMLElement>('main h1');
+    if (at !== null) {
+      scrollTo(0, 0);
+      target?.setAttribute('tabindex', '-1');
+    }
+    target?.focus({ preventScroll: at !== null });
+  }, [at]);
+  const back = (): void => (history.state && (history.state as { table?: Place }).table ? history.back() : setAt(null));
+  return {
+    at,
+    open: (to) => {
+      history.pushState({ ...(history.state as object | null), table: to }, '');
+      setAt(to);
+    },
+    next: (to) => {
+      if (to === null) return back();
+      history.replaceState({ ...(history.state as object | null), table: to }, '');
+      setAt(to);
+    },
+    back,
+  };
 }
 
 /** Who sits at a table, two on one seat as a pair. */

@@ -1,5 +1,5 @@
 import type { Operation } from '../../core/items/item';
-import type { LearnerWire } from '../../contract/wire/learners';
+import type { EvidenceWire, LearnerWire } from '../../contract/wire/learners';
 import type { PlanWire, TableWire } from '../../contract/wire/plan';
 import { useMutation } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
@@ -29,6 +29,8 @@ export function TableNotes({
   rules,
   learners,
   skills,
+  sent,
+  onTakenBack,
   onBack,
   onDone,
 }: {
@@ -39,6 +41,9 @@ export function TableNotes({
   rules: readonly TableRules[];
   learners: readonly LearnerWire[];
   skills: Skills;
+  /** Notes of this session that were sent, by this device or another. */
+  sent: readonly EvidenceWire[];
+  onTakenBack: () => void;
   onBack: () => void;
   onDone: () => void;
 }) {
@@ -125,6 +130,11 @@ export function TableNotes({
               {s.tool ? `, with ${toolTitle(s.tool)}` : ''}
               {(l?.actions.length ?? 0) > 0 && <> · {l!.actions.join('; ')}</>}
             </p>
+            <SentNotes
+              notes={sent.filter((n) => n.learner === s.learner && n.variant === s.variant)}
+              title={(id) => skills.title(id)}
+              onTakenBack={onTakenBack}
+            />
             <Choice
               large
               label={`How it went for ${l?.nickname}`}
@@ -182,6 +192,40 @@ export function TableNotes({
         </Button>
       </footer>
     </div>
+  );
+}
+
+/** What was noted of a child at this table already, each with a way to take it back and say it anew. */
+function SentNotes({
+  notes,
+  title,
+  onTakenBack,
+}: {
+  notes: readonly EvidenceWire[];
+  title: (skill: string) => string;
+  onTakenBack: () => void;
+}) {
+  const takeBack = useMutation({
+    mutationFn: (id: string) => call('POST /evidence/{id}/retract', { params: { id }, body: { because: 'corrected at the table' } }),
+    onSuccess: onTakenBack,
+  });
+  if (notes.length === 0) return null;
+  return (
+    <ul className={styles.sent} aria-label="Noted already">
+      {notes.map((n) => (
+        <li key={n.id}>
+          <span>
+            Noted: <b>{n.result ? resultWords[n.result] : `${n.correct} of ${n.total}`}</b>, {title(n.skill)}
+            {n.how ? `, ${howWords[n.how]}` : ''}
+            {n.support ? `, ${helpWords[n.support] ?? n.support.replaceAll('-', ' ')}` : ''}
+          </span>
+          <button type="button" disabled={takeBack.isPending} onClick={() => takeBack.mutate(n.id)}>
+            take it back
+          </button>
+        </li>
+      ))}
+      {takeBack.error && <li className={styles.error}>{messageOf(takeBack.error)}</li>}
+    </ul>
   );
 }
 

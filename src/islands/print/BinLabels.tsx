@@ -6,19 +6,25 @@ import { LinkButton } from '../../ui/LinkButton';
 import { call, fileOf, link, saveFile } from '../shared/api';
 import { messageOf, useTell } from '../shared/App';
 import panel from '../shared/panel.module.css';
+import { readKept, writeKept } from '../shared/kept';
 import { paperKept } from '../shared/printHow';
 
-/** Labels of a bin and the bags in it, with a code that opens their page on this machine's address. */
+const addressKey = 'zeitgeber.label-address';
+const keptAddress = (): string => readKept(addressKey, '');
+const keepAddress = (address: string): void => writeKept(addressKey, address);
+
+/** Labels of a bin and the bags in it; with an address that others reach, a code opens their page there. */
 export function BinLabels() {
   const tell = useTell();
   const bins = useQuery({ queryKey: ['bins'], queryFn: () => call('GET /bins') });
   const [asked, setAsked] = useState<string | null>(null);
+  const [address, setAddress] = useState(keptAddress);
   const items = bins.data?.items ?? [];
   const chosen = items.find((b) => b.id === asked) ?? items[0];
   const print = useMutation({
     mutationFn: async (ids: readonly string[]) => {
       for (const id of ids) {
-        const body = { ...paperKept(), address: location.origin };
+        const body = { ...paperKept(), ...(address.trim() ? { address: address.trim() } : {}) };
         saveFile(await fileOf('POST /bins/{id}/label', { params: { id }, body }), `labels-${id}.pdf`);
       }
     },
@@ -46,9 +52,29 @@ export function BinLabels() {
           )}
         </Field>
         <p className={`${panel.soft} ${panel.small}`}>
-          One large label for the bin with what lies in it, and a small one for the bag of each game. The code on each opens its page at{' '}
-          {location.origin}.
+          One large label for the bin with what lies in it, and a small one for the bag of each game.
         </p>
+        <Field
+          label="Address for the code"
+          hint={
+            address.trim()
+              ? 'A phone that points at the code opens its page there.'
+              : 'Left empty, words say where to look, and there is no code: nobody else reaches this program at this machine’s own address.'
+          }
+        >
+          {(p) => (
+            <input
+              {...p}
+              type="url"
+              placeholder="http://…"
+              value={address}
+              onChange={(e) => {
+                setAddress(e.target.value);
+                keepAddress(e.target.value);
+              }}
+            />
+          )}
+        </Field>
         <Button disabled={print.isPending} onClick={() => print.mutate([chosen.id])}>
           {print.isPending ? 'Printing …' : 'Print the labels'}
         </Button>

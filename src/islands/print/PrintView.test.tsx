@@ -29,7 +29,9 @@ const laid =
     const checked = sheetRequest({ ...body, sheet } as AskedSheet, asWritten);
     if (!checked.ok) return new Refusal(422, checked.problem);
     const result = layOut(checked.value.kind, checked.value.request);
-    return result.ok ? { ...result.value, minutes: 11 } : new Refusal(422, result.problem);
+    if (!result.ok) return new Refusal(422, result.problem);
+    const { answers, ...made } = result.value;
+    return { ...made, answerPages: answers.length, minutes: 11 };
   };
 const wire = sheetKinds
   .filter((k) => ['number-cards', 'score-sheet', 'grid-cards'].includes(k.id))

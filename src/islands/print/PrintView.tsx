@@ -196,6 +196,7 @@ function Desk({
             <Checked
               error={error}
               checked={sheetNow?.checked ?? null}
+              answerPages={sheetNow?.answerPages ?? 0}
               onUsual={Object.keys(open.parameters).length > 0 ? () => setOpen({ ...open, parameters: {} }) : null}
             />
           )}

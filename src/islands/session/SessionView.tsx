@@ -191,6 +191,7 @@ function Session({ id }: { id: string }) {
           Redo
         </Button>
         <LinkButton href={link(`/prep?plan=${id}`)}>Gather</LinkButton>
+        {!dirty && p.rounds.length > 0 && <LinkButton href={link(`/play?plan=${id}`)}>Play</LinkButton>}
         <Button
           title="Keeps what is fixed, and every other seat where it can"
           disabled={replan.isPending || p.playedAt !== null}

@@ -1,5 +1,5 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
-import { createContext, type ReactNode, useCallback, useContext, useRef, useState } from 'react';
+import { createContext, type ReactNode, useCallback, useContext, useEffect, useRef, useState } from 'react';
 import { ApiError } from './api';
 import styles from './app.module.css';
 
@@ -33,6 +33,12 @@ export const queryClient = new QueryClient({
 export function App({ children }: { children: ReactNode }) {
   const [notices, setNotices] = useState<Notice[]>([]);
   const serial = useRef(0);
+  const shelf = useRef<HTMLDivElement>(null);
+  // Bars at the foot of a page stand above what is said there, so that it covers no button.
+  useEffect(() => {
+    const high = notices.length === 0 ? 0 : (shelf.current?.offsetHeight ?? 0);
+    document.documentElement.style.setProperty('--said', `${high === 0 ? 0 : high + 16}px`);
+  }, [notices]);
   const close = useCallback((id: number) => setNotices((list) => list.filter((n) => n.id !== id)), []);
   const tell = useCallback<Tell>(
     (text, options = {}) => {
@@ -49,7 +55,7 @@ export function App({ children }: { children: ReactNode }) {
     <QueryClientProvider client={queryClient}>
       <NoticeContext.Provider value={tell}>
         {children}
-        <div className={styles.notices} role="status" aria-live="polite">
+        <div ref={shelf} className={styles.notices} role="status" aria-live="polite">
           {notices.map((n) => (
             <div key={n.id} className={n.bad ? styles.bad : styles.good}>
               <span>{n.text}</span>

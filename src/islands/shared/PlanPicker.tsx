@@ -1,6 +1,6 @@
 import { link } from './api';
 import type { PlanShort } from '../../contract/wire/plans';
-import { dayWords } from './words';
+import { dayWords, ofItsDay } from './words';
 
 /** Another session for the same page. */
 export function PlanPicker({ plans, chosen, path }: { plans: readonly PlanShort[]; chosen: PlanShort; path: string }) {
@@ -10,6 +10,7 @@ export function PlanPicker({ plans, chosen, path }: { plans: readonly PlanShort[
       {plans.map((p) => (
         <option key={p.id} value={p.id}>
           {dayWords(p.date)}
+          {ofItsDay(p, plans)}
           {p.playedAt ? ', played' : p.forecast ? ', forecast' : ''}
         </option>
       ))}

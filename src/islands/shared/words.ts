@@ -34,6 +34,10 @@ function dayAndMonth(date: string): string {
 /** `Tuesday 10 November`, or `Tuesday, November 10` */
 export const dayWords = (date: string): string => `${weekdays[weekdayOf(date) - 1]}${monthFirst() ? ',' : ''} ${dayAndMonth(date)}`;
 
+/** Tells sessions of one day apart by the number that stands on their papers; nothing where the day has one. // => ', session 11' */
+export const ofItsDay = (plan: { readonly date: string; readonly number: number }, all: readonly { readonly date: string }[]): string =>
+  all.filter((p) => p.date === plan.date).length > 1 ? `, session ${plan.number}` : '';
+
 /** `2 November to 13 December 2026`; the first year only where it is another. */
 export function spanWords(from: string, to: string): string {
   const words = (date: string, year: boolean): string =>

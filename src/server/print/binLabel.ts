@@ -8,12 +8,15 @@ import type { Paper } from '../../core/print/paper';
 import { hereOf } from '../../core/materials/onHand';
 import type { Db } from '../db/db';
 import { bins, games, kinds, madeSets, variants } from '../db/schema';
-import { notFound } from '../http/problemError';
+import { notFound, refuse } from '../http/problemError';
 import { countryOf } from '../shared/country';
 import { titles } from '../shared/titles';
 import { materialsOf } from '../shelf/shelfRows';
 
-/** Labels for a bin and for a bag of each game in it. The code on each opens its page at the address the program was asked at. */
+/**
+ * Labels for a bin and for a bag of each game in it. With an address the code on each opens its page there; without one, words say
+ * where to look: a code that no other machine can open is worse than none.
+ */
 export function binLabel(
   db: Db,
   id: string,
@@ -21,7 +24,10 @@ export function binLabel(
 ): { title: string; pages: SheetPage[] } {
   const bin = db.select().from(bins).where(eq(bins.id, id)).get();
   if (!bin) throw notFound('bin', id);
-  const base = (asked.address ?? '').replace(/\/+$/, '');
+  const base = (asked.address ?? '').trim().replace(/\/+$/, '');
+  if (base !== '' && !/^https?:\/\/[^\s/]+/.test(base))
+    throw refuse('malformed', `“${base}” is no address. Write it with http:// or https:// in front, or leave it empty.`, 'address');
+  const codeTo = (path: string) => (base === '' ? null : codeOf(base + path));
   const title = titles(db);
   const here = db
     .select()
@@ -42,8 +48,9 @@ export function binLabel(
     const needs = new Map<string, number>();
     for (const v of own) for (const m of materialsOf(db, v.id)) needs.set(m.kind, Math.max(needs.get(m.kind) ?? 0, m.quantity));
     const contents = [...needs].map(([kind, n]) => `${n} × ${title.kind(kind).toLowerCase()}`);
-    const code = codeOf(`${base}/shelf/${g.id}`);
-    const one: Label = { title: g.title, contents: contents.length > 0 ? contents : ['what its box says'], code, mark: 'none' };
+    const code = codeTo(`/shelf/${g.id}`);
+    const find = `Zeitgeber: Shelf, then “${g.title}”`;
+    const one: Label = { title: g.title, contents: contents.length > 0 ? contents : ['what its box says'], code, find, mark: 'none' };
     // A set that was made with a mark has a bag of its own, which carries it.
     const marked = own.flatMap((v) => {
       const sets = made.filter((m) => m.variantId === v.id && m.mark !== 'none');
@@ -51,6 +58,7 @@ export function binLabel(
         title: `${g.title}, ${v.title}`,
         contents: sets.filter((m) => m.mark === mark).map((m) => `${m.pieces} × ${sheetKindById(m.sheet)?.title.toLowerCase() ?? m.sheet}`),
         code,
+        find,
         mark: mark as RangeMark,
       }));
     });
@@ -59,7 +67,13 @@ export function binLabel(
   return {
     title: bin.title,
     pages: labelPages(
-      { title: bin.title, contents: [...here.map((g) => g.title), ...counted], code: codeOf(`${base}/shelf?bin=${bin.id}`), mark: 'none' },
+      {
+        title: bin.title,
+        contents: [...here.map((g) => g.title), ...counted],
+        code: codeTo(`/shelf?bin=${bin.id}`),
+        find: `Zeitgeber: Shelf, then the bin “${bin.title}”`,
+        mark: 'none',
+      },
       bags,
       asked.paper ?? countryOf(db).paper,
     ),

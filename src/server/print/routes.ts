@@ -40,7 +40,8 @@ export const printRoutes = serve(printWire, {
   'GET /sheets': ({ query }) => page(list, { limit: list.length, ...query }),
   'POST /sheets/{id}/layout': async ({ db, params, body }) => {
     const [laid] = await layouts(db, [{ ...body, sheet: params.id }]);
-    return { ...laid!, minutes: minutesHere(ownPace(db), laid!) };
+    const { answers, ...sheet } = laid!;
+    return { ...sheet, answerPages: answers.length, minutes: minutesHere(ownPace(db), sheet) };
   },
   'POST /sheets/{id}/pdf': async ({ db, params, body }) => {
     const { kind } = checkedSheet(db, { ...body, sheet: params.id });

@@ -1,6 +1,6 @@
 import type { AskedSheet } from '../../contract/sheetRequest';
 import { cautionsOnce } from '../../core/safety/hazards';
-import { packPages, keyPages, type SessionPack } from '../../core/print/pack/sessionPack';
+import { packPages, type SessionPack } from '../../core/print/pack/sessionPack';
 import type { PackTable } from '../../core/print/pack/tableCard';
 import type { Ink } from '../../core/print/inks';
 import type { SheetLayout } from '../../core/print/layOut';
@@ -131,11 +131,10 @@ export async function sessionPack(
     cautions: cautionsOnce(list.bins.flatMap((b) => b.items.flatMap((it) => it.caution ?? []))),
     sets: made.map(({ set, laid }) => `${nameOf(set)} (${laid.sheets})`),
     refused: [...wanted.refused, ...refused, ...lettersMissing(tables.flatMap((t) => [t.title, ...t.seats.map((s) => s.name)]))],
-    keys: made.flatMap(({ set, laid }) => (laid.key && laid.key.length > 0 ? [{ title: nameOf(set), lines: laid.key }] : [])),
   };
   return {
     title: `session-${plan.date}`,
-    parts: [{ pages: packPages(pack, paper) }, ...made.map((m) => m.set), { pages: keyPages(pack, paper) }],
+    parts: [{ pages: packPages(pack, paper) }, ...made.map((m) => m.set)],
   };
 }
 

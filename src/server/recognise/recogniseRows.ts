@@ -1,5 +1,5 @@
 import { numbersIn, recognise, twinOf } from '../../contract/recognise';
-import { recogniseWire } from '../../contract/wire/recognise';
+import { type recogniseWire } from '../../contract/wire/recognise';
 import type { Answer, Body, Kept } from '../../contract/wire/route';
 import { readGrades } from '../../core/content/lenient';
 import { oldestAge } from '../../core/content/cells';

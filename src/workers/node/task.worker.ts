@@ -83,6 +83,8 @@ async function planForTrouble(task: PlanBTask): Promise<void> {
 async function print(task: PrintTask): Promise<void> {
   const layouts: SheetLayout[] = [];
   const pages: SheetPage[] = [];
+  // Answers come last, where no child looks first.
+  const answers: SheetPage[] = [];
   for (const [i, part] of task.parts.entries()) {
     if ('pages' in part) pages.push(...part.pages);
     else {
@@ -90,10 +92,11 @@ async function print(task: PrintTask): Promise<void> {
       if (!laid.ok) return send({ type: 'failed', problem: laid.problem });
       layouts.push(laid.value);
       pages.push(...laid.value.pages);
+      answers.push(...laid.value.answers);
     }
     send({ type: 'progress', share: (0.7 * (i + 1)) / task.parts.length });
   }
-  send({ type: 'done', result: task.wants === 'layout' ? layouts : await sheetPdf(task.title, pages, task.root) });
+  send({ type: 'done', result: task.wants === 'layout' ? layouts : await sheetPdf(task.title, [...pages, ...answers], task.root) });
 }
 
 function fairness(task: FairnessTask): void {

@@ -20,7 +20,7 @@ export function howTo(p: ClaimParameters): HowTo {
   const [called, claimed] = p.call === 'question' ? [fact, String(result)] : [String(result), fact];
   return {
     setUp: [
-      `Lay ${many(p.laid, 'card')} face up so that everyone can reach them; the caller keeps the call cards.`,
+      `Lay ${many(p.laid, p.call === 'question' ? 'answer card' : 'question card')} face up so that everyone can reach them; the caller keeps the call cards.`,
       p.only.length > 0
         ? `There are ${many(p.only.length, 'fact')}, all ${nameOf[p.operation]}, on cards of their own.`
         : `The facts are ${nameOf[p.operation]} facts with numbers from ${fromTo(p.lowest, p.highest)}.`,
@@ -37,8 +37,8 @@ export function howTo(p: ClaimParameters): HowTo {
       p.ends === 'cards'
         ? `Play until the ${many(p.laid, 'card')} are called.`
         : p.form === 'together'
-          ? `Stop when the table has ${many(p.claims, 'point')}.`
-          : `Stop when somebody has ${many(p.claims, 'point')}.`,
+          ? `Stop when the table has ${many(p.claims, 'point')}; when the calls run out, mix them and lay the cards out again.`
+          : `Stop when somebody has ${many(p.claims, 'point')}; when the calls run out, mix them and lay the cards out again.`,
     ask: 'How could you find it if you did not know it by heart?',
     tool:
       p.operation === 'multiply' || p.operation === 'divide' ? 'Show the rows with counters or dots.' : 'Use a bead frame or a ten frame.',

@@ -45,6 +45,10 @@ export const callAndClaim: Mechanism<ClaimParameters> = {
   createTable,
   needs: () => [{ kind: 'call-cards', quantity: 1 }],
   sheets: (p) => [
-    { sheet: 'call-cards', copies: 1, data: { operation: p.operation, low: p.lowest, high: p.highest, call: p.call, only: p.only } },
+    {
+      sheet: 'call-cards',
+      copies: 1,
+      data: { operation: p.operation, low: p.lowest, high: p.highest, call: p.call, only: p.only, claim: true },
+    },
   ],
 };

@@ -38,7 +38,7 @@ export function howTo(p: LotParameters, country: Country): HowTo {
         : p.group === 1
           ? 'Say how many there are.'
           : `Count along in steps of ${p.group}, then the ones that are left over.`,
-      ...(p.change === 'from-a-price' && coins ? ['Take a price card: pay it from your lot and say the change.'] : []),
+      ...(p.change === 'from-a-price' && coins ? ['Turn price cards until your lot pays for one: pay it and say the change.'] : []),
       ...(p.recount ? ['Your neighbour counts it again in another way.'] : []),
     ],
     scoring: ['A lot counted right is a point.'],

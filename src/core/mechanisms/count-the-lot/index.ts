@@ -43,6 +43,16 @@ export const countTheLot: Mechanism<LotParameters> = {
   simultaneous: () => true,
   createTable,
   needs: (p, seats) => [p.pieces === 'coins' ? { kind: 'coins', quantity: 1 } : { kind: 'two-colour-counters', quantity: p.most * seats }],
-  sheets: (p) =>
-    p.pieces === 'coins' ? [{ sheet: 'coin-cards', copies: 1, data: { coins: p.coins, fewest: p.fewest, most: p.most, count: 12 } }] : [],
+  sheets: (p) => [
+    ...(p.pieces === 'coins' && p.change === 'from-a-price'
+      ? [{ sheet: 'price-cards', copies: 1, data: { step: 1, dearest: 1, highest: usualPrice(p), count: 24 } }]
+      : []),
+    ...(p.pieces === 'coins'
+      ? [{ sheet: 'coin-cards', copies: 1, data: { coins: p.coins, fewest: p.fewest, most: p.most, count: 12 } }]
+      : []),
+  ],
 };
+
+/** What a lot of middling coins is worth: most lots pay for most prices below. */
+const usualPrice = (p: LotParameters): number =>
+  Math.max(1, Math.round(((p.fewest + p.most) / 2) * (p.coins.reduce((sum: number, c) => sum + c, 0) / p.coins.length)));

@@ -18,7 +18,7 @@ export function boardOf(p: ProductBoardParameters): Board {
   const all = new Set<number>();
   for (let x = p.lowest; x <= p.highest; x++) for (let y = x; y <= p.highest; y++) all.add(join(p, x, y));
   const numbers = [...all].sort((a, b) => a - b);
-  const size = Math.max(p.inLine, Math.ceil(Math.sqrt(numbers.length)));
+  const size = Math.max(p.inLine, Math.floor(Math.sqrt(numbers.length)));
   const cells = Int32Array.from({ length: size * size }, (_, i) => numbers[i % numbers.length]!);
   shuffle(createRng(p.board), cells, cells.length);
   const of = new Map<number, number[]>();

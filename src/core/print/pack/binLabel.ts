@@ -1,7 +1,7 @@
-import { type Box, line, rect, shift } from '../box';
+import { type Box, line, rect, shift, text } from '../box';
 import type { SheetPage } from '../sheetPage';
-import { boxedParagraph, fitted } from '../letters';
-import { type Paper, papers } from '../paper';
+import { boxedParagraph, clipped, fitted } from '../letters';
+import { leastText, type Paper, papers } from '../paper';
 import { markBoxes, type RangeMark } from '../rangeMarks';
 
 /** Dark squares of a code by row and column. */
@@ -11,7 +11,10 @@ export interface Label {
   readonly title: string;
   /** What lies in it, with counts. */
   readonly contents: readonly string[];
-  readonly code: Code;
+  /** A code that opens its page; null where no address is set at which anybody else could open it. */
+  readonly code: Code | null;
+  /** Where its page is found by hand. */
+  readonly find: string;
   /** The mark of the range whose set lies in it; none where the game is of one range. */
   readonly mark: RangeMark;
 }
@@ -32,18 +35,29 @@ function codeBoxes(code: Code, x: number, y: number, s: number): Box[] {
 }
 
 function label(l: Label, { w, h }: { readonly w: number; readonly h: number }): Box[] {
-  const code = Math.min(h - 6, w * 0.36);
+  const code = l.code ? Math.min(h - 6, w * 0.36) : 0;
   const room = w - code - 10;
   const listed = l.contents.length > 8 ? [...l.contents.slice(0, 8), `and ${l.contents.length - 8} more`] : l.contents;
   return [
     rect(0, 0, w, h, { line: 'pale', width: 0.2 }),
     fitted(5, 4, room, h * 0.24, l.title, { bold: true, most: 34, align: 'start' }),
     line(5, h * 0.31, 5 + room, h * 0.31, { line: 'soft', width: 0.3 }),
-    ...boxedParagraph(l.mark === 'none' ? 5 : 18, h * 0.34, room - (l.mark === 'none' ? 0 : 13), h * 0.6, listed.join('\n'), 13, 7, {
-      align: 'start',
-    }),
+    ...boxedParagraph(
+      l.mark === 'none' ? 5 : 18,
+      h * 0.34,
+      room - (l.mark === 'none' ? 0 : 13),
+      h * (l.code ? 0.6 : 0.48),
+      listed.join('\n'),
+      13,
+      leastText,
+      {
+        align: 'start',
+      },
+    ),
     ...markBoxes(l.mark, 5, h - 13, 10),
-    ...codeBoxes(l.code, w - code - 3, (h - code) / 2, code),
+    ...(l.code
+      ? codeBoxes(l.code, w - code - 3, (h - code) / 2, code)
+      : [text(5 + (l.mark === 'none' ? 0 : 13), h - 8, room - 13, 5, clipped(l.find, room - 14, 9), 9, { align: 'start', fill: 'soft' })]),
   ];
 }
 

@@ -30,8 +30,6 @@ export interface SessionPack {
   readonly sets: readonly string[];
   /** Sets that could not be made, with the reason. */
   readonly refused: readonly string[];
-  /** Answers of the sets, for whoever keeps them. */
-  readonly keys: readonly { readonly title: string; readonly lines: readonly string[] }[];
 }
 
 /** Letters of a table card grow as far as half a page allows: it is read standing up. */
@@ -176,19 +174,4 @@ export function packPages(pack: SessionPack, paper: Paper): SheetPage[] {
   // Plan B comes right after the plan, so that it is on its back where both sides are printed.
   const back = pack.planB.length === 0 ? [] : bookPages(planBPage(pack, w), paper, `${foot}, plan B`);
   return [first!, ...back, ...rest, ...bookPages(cards, paper, foot)];
-}
-
-/** Answers, at the very end, where no child looks first. */
-export function keyPages(pack: SessionPack, paper: Paper): SheetPage[] {
-  if (pack.keys.length === 0) return [];
-  const w = textWidthOf(paper);
-  return bookPages(
-    pack.keys.flatMap((k) => [
-      words(w, `Answers: ${k.title}`, head, { bold: true }, 1),
-      ...k.lines.map((say) => words(w, say, small, {}, 0.3)),
-      gap(3),
-    ]),
-    paper,
-    `${pack.title}, answers`,
-  );
 }

@@ -14,8 +14,8 @@ const at = (cx: number, cy: number, r: number, degrees: number): readonly [numbe
 
 function hourNumber(cx: number, cy: number, r: number, hour: number): Box {
   const [x, y] = at(cx, cy, r * 0.75, hour * 30);
-  const s = r * 0.17;
-  return { ...fitted(x - r * 0.13, y - s / 2, r * 0.26, s, String(hour), { most: s * 3.9 }), frame: true };
+  const s = r * 0.18;
+  return { ...fitted(x - r * 0.14, y - s / 2, r * 0.28, s, String(hour), { most: s * 3.9 }), frame: true };
 }
 
 /** A clock face; without a time it has no hands, without numbers only its marks. */

@@ -1,9 +1,9 @@
 import { fourOperations, operationSigns, wholeResult } from '../../../play/arithmetic';
-import { oneOf, pairs, parameters, whole } from '../../../play/parameters';
+import { oneOf, pairs, parameters, whole, yesNo } from '../../../play/parameters';
 import { below } from '../../../shared/rng';
 import { type Box, text } from '../../box';
 import { numeral } from '../../pictures/numeral';
-import { cardSizes, sheetKind } from '../../sheetKind';
+import { cardSizes, type Drawing, sheetKind } from '../../sheetKind';
 
 const { SCHEMA, DEFAULTS } = parameters({
   operation: oneOf('Facts', fourOperations, 'add'),
@@ -12,6 +12,7 @@ const { SCHEMA, DEFAULTS } = parameters({
   answers: oneOf('Every answer', ['once', 'every-fact'], 'once'),
   call: oneOf('The caller reads', ['question', 'answer'], 'question'),
   only: pairs('Only these facts', 200, [], 60),
+  claim: yesNo('With the cards to claim', false),
 });
 type P = typeof DEFAULTS;
 interface Fact {
@@ -63,7 +64,7 @@ export default sheetKind<P, readonly Fact[]>({
     return faults;
   },
   checked: (made, p) =>
-    `${made.length} cards, each worked out anew; ${p.only.length > 0 ? 'those that were asked for' : p.answers === 'once' ? 'no answer comes twice' : 'every fact of the range'}.`,
+    `${made.length} cards to call${p.claim ? ' and as many to claim' : ''}, each worked out anew; ${p.only.length > 0 ? 'those that were asked for' : p.answers === 'once' ? 'no answer comes twice' : 'every fact of the range'}.`,
   draw: (made, p) => ({
     pieces: [
       {
@@ -73,6 +74,18 @@ export default sheetKind<P, readonly Fact[]>({
         face: (n, { w, h }) => side(made[n]!, p, p.call === 'question', w, h),
         back: (n, { w, h }) => side(made[n]!, p, p.call !== 'question', w, h),
       },
+      // What the players look for lies open on the table: nothing on its back.
+      ...(p.claim
+        ? [
+            {
+              ...cardSizes.small,
+              count: made.length,
+              marked: true,
+              face: (n: number, { w, h }: Drawing) => side(made[n]!, p, p.call !== 'question', w, h),
+              back: () => [],
+            },
+          ]
+        : []),
     ],
   }),
   key: (made, p) => made.map((f) => `${f.a} ${operationSigns[p.operation]} ${f.b} = ${f.result}`),

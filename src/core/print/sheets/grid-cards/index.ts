@@ -48,7 +48,9 @@ function callsOf(p: CoverParameters, rng: Rng): Call[] {
     return { asks: asks.shown, covers: covers.shown, worth: covers.worth };
   });
 }
-const keyOf = (card: readonly number[]): string => [...card].sort((a, b) => a - b).join();
+/** Cards differ in what stands on them; where all of it stands on every card, in where it stands. */
+const keyOf = (card: readonly number[], p: P, calls: number): string =>
+  (calls > cellsOf(p) ? [...card].sort((a, b) => a - b) : card).join();
 
 export default sheetKind<P, Made>({
   id: 'grid-cards',
@@ -68,8 +70,8 @@ export default sheetKind<P, Made>({
       shuffle(rng, mixed, mixed.length);
       const cells = mixed.slice(0, cellsOf(p));
       if (hasFreeCentre(p)) cells.splice(Math.floor(p.size ** 2 / 2), 0, free);
-      if (seen.has(keyOf(cells))) continue;
-      seen.add(keyOf(cells));
+      if (seen.has(keyOf(cells, p, calls.length))) continue;
+      seen.add(keyOf(cells, p, calls.length));
       cards.push(cells);
     }
     return { cards, calls };
@@ -83,17 +85,18 @@ export default sheetKind<P, Made>({
       if (filled.some((c) => !calls[c])) faults.push(`Card ${i + 1} has something that is never called.`);
       if (new Set(filled).size !== cellsOf(p) || cells.length !== p.size ** 2) faults.push(`Card ${i + 1} has something twice.`);
       if (linesOf(p).length < p.linesToWin) faults.push(`Card ${i + 1} has fewer lines than are wanted.`);
-      if (cards.some((other, k) => k < i && keyOf(other) === keyOf(cells))) faults.push(`Card ${i + 1} is there twice.`);
+      if (cards.some((other, k) => k < i && keyOf(other, p, calls.length) === keyOf(cells, p, calls.length)))
+        faults.push(`Card ${i + 1} is there twice.`);
     });
     if (new Set(calls.map((c) => c.worth)).size !== calls.length) faults.push('Two calls cover the same.');
     return faults;
   },
-  checked: ({ cards, calls }) =>
-    `${cards.length} cards, no two of the same numbers; all that stands on them is among the ${calls.length} calls, so each can be won.`,
+  checked: ({ cards, calls }, p) =>
+    `${cards.length} cards, no two ${calls.length > cellsOf(p) ? 'of the same numbers' : 'in the same order'}; all that stands on them is among the ${calls.length} calls, so each can be won.`,
   draw: ({ cards, calls }, p) => ({
     pieces: [
       {
-        ...(p.size >= 4 ? { w: 118, h: 118 } : { w: 88, h: 88 }),
+        ...(p.size >= 4 || (p.size === 3 && isActHalf(p.relation)) ? { w: 118, h: 118 } : { w: 88, h: 88 }),
         count: cards.length,
         face: (n, at) => grid(cards[n]!, calls, p.size, at),
       },

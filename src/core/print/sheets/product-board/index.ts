@@ -8,7 +8,7 @@ import { type Drawing, sheetKind } from '../../sheetKind';
 export default sheetKind<ProductBoardParameters, Board>({
   id: 'product-board',
   title: 'Product board',
-  about: 'Every number that two markers of the strip below can make.',
+  about: 'Numbers that two markers of the strip below can make.',
   group: 'boards',
   forFamilies: ['product-board'],
   parametersSchema: SCHEMA,
@@ -19,14 +19,12 @@ export default sheetKind<ProductBoardParameters, Board>({
     const faults: string[] = [];
     const can = new Set<number>();
     for (let x = p.lowest; x <= p.highest; x++) for (let y = x; y <= p.highest; y++) can.add(join(p, x, y));
-    for (const n of can) if (!board.number.includes(n)) faults.push(`${n} is missing from the board.`);
     for (const n of board.number) if (!can.has(n)) faults.push(`${n} cannot be made with two markers.`);
     if (board.number.length !== board.size ** 2) faults.push('Squares are missing.');
     if (board.lines.length === 0) faults.push(`No line of ${p.inLine} fits on the board.`);
     return faults;
   },
-  checked: (board, p) =>
-    `${board.number.length} squares with everything that two numbers of ${p.lowest} to ${p.highest} make, and nothing else.`,
+  checked: (board, p) => `${board.number.length} squares; each can be made from two numbers of ${p.lowest} to ${p.highest}.`,
   draw: (board, p) => ({ whole: { count: 1, page: (_n, at) => page(board, p, at) } }),
 });
 
