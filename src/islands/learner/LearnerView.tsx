@@ -81,7 +81,9 @@ function Learner({ id, first }: { id: string; first: string | null }) {
   return (
     <>
       <div className={panel.head}>
-        <h1>{l.nickname}</h1>
+        <h1>
+          <bdi>{l.nickname}</bdi>
+        </h1>
         <Figure
           big={ageWords(l.born)}
           small={l.withoutNorms ? 'own goals, no norms' : `${normWords[l.framework] ?? 'own framework’s'} norms`}

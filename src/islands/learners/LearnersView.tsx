@@ -70,6 +70,11 @@ function Learners() {
           <>
             <a href={link('/learners/import')}>Bring in a roster</a>
             <a href={link('/learners/evidence')}>Bring in notes</a>
+            {learners.data.total > 0 && (
+              <a href="/api/v1/roster.csv" download>
+                Take the roster out (CSV)
+              </a>
+            )}
             <a href="/api/v1/evidence.csv" download>
               Take notes out (CSV)
             </a>
@@ -200,7 +205,7 @@ function LearnerRow({
       <td>
         <input type="checkbox" className={styles.tick} aria-label={`${l.nickname} at this table`} checked={together} onChange={onTick} />
         <a href={link(`/learners/${l.id}`)} className={styles.name}>
-          {l.nickname}
+          <bdi>{l.nickname}</bdi>
         </a>
         <span className={panel.soft}>{ageWords(l.born)}</span>
       </td>

@@ -15,6 +15,21 @@ const view = () =>
   );
 
 describe('a session now', () => {
+  it('forgets that a nickname was refused as soon as another is written', async () => {
+    api()
+      .on('GET /learners', page([learner('ada')]))
+      .on(
+        'POST /learners',
+        new Refusal(422, { code: 'duplicate', field: 'nickname', message: 'The nickname "Ada" is taken. Choose another.' }),
+      );
+    view();
+    await screen.findByLabelText(/^Ada/);
+    await userEvent.type(screen.getByLabelText('A child'), 'Ada');
+    await userEvent.type(screen.getByLabelText('Years old'), '7{Enter}');
+    expect(await screen.findByText(/is taken/)).toBeTruthy();
+    await userEvent.type(screen.getByLabelText('A child'), 'm');
+    expect(screen.queryByText(/is taken/)).toBeNull();
+  });
   it('adds children by name and age, and plays with those who are there', async () => {
     let here = [learner('ada')];
     api()

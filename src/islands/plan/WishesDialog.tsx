@@ -55,7 +55,7 @@ function WishesForm({ start, onClose }: { start: WishesWire; onClose: () => void
           <option value="">choose</option>
           {all.map((l) => (
             <option key={l.id} value={l.id}>
-              {l.nickname}
+              <bdi>{l.nickname}</bdi>
             </option>
           ))}
         </select>

@@ -78,6 +78,50 @@ describe('playing', () => {
     expect(table.queryByText('Time is up')).toBeNull();
     expect(table.getByText('Keep the pair.')).toBeTruthy();
   });
+  it('goes back from a table to all tables with the browser’s own Back, and the keys stand where they stood', async () => {
+    ready();
+    await open();
+    expect(document.activeElement?.tagName).toBe('H1');
+    history.back();
+    const table = await screen.findByRole('button', { name: /Two Lamps/ });
+    await waitFor(() => expect(document.activeElement).toBe(table));
+    expect(screen.getByRole('heading', { level: 1 }).textContent).toMatch(/^Play/);
+  });
+  it('shows what was noted already, and takes it back', async () => {
+    ready();
+    const { seats } = session().rounds[0]!.tables[0]!;
+    const note = {
+      id: 'e1',
+      learner: 'wren',
+      at: '2026-11-10T10:00:00.000Z',
+      kind: 'note',
+      skill: 'make-ten',
+      result: 'support',
+      correct: null,
+      total: null,
+      how: 'counted-on',
+      support: null,
+      variant: seats.find((s) => s.learner === 'wren')!.variant,
+      session: 'plan-1',
+      items: [],
+      by: { role: 'helper', ownChild: false },
+      retracted: false,
+      retractedBecause: null,
+    };
+    let notes = [note];
+    api()
+      .on('GET /evidence', () => page(notes))
+      .on('POST /evidence/e1/retract', () => {
+        notes = [{ ...note, retracted: true }];
+        return { id: 'e1' };
+      });
+    await open();
+    const noted = within(await screen.findByRole('list', { name: 'Noted already' }));
+    expect(noted.getByText(/Noted:/).textContent).toMatch(/with help, .*counted on/);
+    await userEvent.click(noted.getByRole('button', { name: 'take it back' }));
+    await waitFor(() => expect(screen.queryByRole('list', { name: 'Noted already' })).toBeNull());
+    expect(api().writes).toMatchObject([{ path: '/evidence/e1/retract', body: { because: 'corrected at the table' } }]);
+  });
   it('means nothing where nothing was tapped', async () => {
     ready();
     await open();

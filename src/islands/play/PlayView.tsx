@@ -188,7 +188,7 @@ function usePlace(): { at: Place | null; open: (at: Place) => void; next: (at: P
     const target =
       at === null
         ? document.querySelector<HTMLElement>(`[data-place="${before!.round}|${before!.table}"]`)
-        : document.querySelector<HTMLElement>('main h1');
+        : (document.querySelector<HTMLElement>('main h1') ?? document.querySelector<HTMLElement>('h1'));
     if (at !== null) {
       scrollTo(0, 0);
       target?.setAttribute('tabindex', '-1');

@@ -66,7 +66,7 @@ function failure(error: unknown, id: string, what: string): Response {
     return problem(
       {
         code: 'damaged',
-        message: `The database could not be read or written (${code}). Check the disk, and restore a backup if it stays so.`,
+        message: `The database could not be read or written (${code}). Check the disk; if it stays so, put a copy of the data directory in its place if you kept one.`,
       },
       503,
     );
