@@ -64,6 +64,7 @@ it('the description is valid OpenAPI 3.1', async () => {
   expect(document.openapi).toBe('3.1.0');
 });
 
+// Every route once, and some of them plan: longer than other tests on a busy machine.
 it('every route answers as described', async () => {
   const go = call;
   expect(await go('GET', '/health')).toMatchObject({ status: 'ok' });
@@ -606,7 +607,7 @@ it('every route answers as described', async () => {
     Object.keys(methods).map((m) => `${m.toUpperCase()} ${path}`),
   );
   expect(described.filter((d) => !called.has(d))).toEqual([]);
-});
+}, 600_000);
 
 it('a write with the same key is made once', async () => {
   const headers = { 'idempotency-key': 'one-and-the-same' };

@@ -141,6 +141,7 @@ const catalogueRow = obj({
   uses: arr(usedUp),
   rules: arr(str),
   materials: arr(material),
+  stoodInFor: arr(str),
   source,
   condition: str,
   notes: str,

@@ -27,7 +27,7 @@ export function howTo(p: CoverParameters): HowTo {
   return {
     setUp: [
       act
-        ? `Everyone takes a card of ${p.size} by ${p.size} answers; no two are alike.`
+        ? `Everyone rules ${p.size} by ${p.size} boxes and fills them with answers from the list, each in its own order.`
         : `Everyone takes a card of ${p.size} by ${p.size} numbers; no two are alike.`,
       act
         ? `${pool.length} tasks may be called; answers start at ${p.lowest} where they are numbers.`

@@ -64,9 +64,9 @@ export const coverGrid: Mechanism<CoverParameters> = {
   range: () => ({ low: 0, highA: 1, highB: 1 }),
   simultaneous: () => true,
   createTable,
-  needs: (_p, seats) => [
-    { kind: 'grid-cards', quantity: seats },
+  needs: (p, seats) => [
+    isActHalf(p.relation) ? { kind: 'paper', quantity: seats } : { kind: 'grid-cards', quantity: seats },
     { kind: 'two-colour-counters', quantity: 10 * seats },
   ],
-  sheets: (p, seats) => [{ sheet: 'grid-cards', copies: 1, data: { ...p, cards: seats } }],
+  sheets: (p, seats) => [{ sheet: 'grid-cards', copies: 1, data: { ...p, cards: isActHalf(p.relation) ? 0 : seats } }],
 };
