@@ -51,6 +51,8 @@ test('eight share the seats there are; all play together; one child plays with a
   for (const name of names.slice(1)) await page.getByRole('checkbox', { name }).uncheck();
   await expect(page.getByRole('checkbox', { name: /grown-up/ })).toBeChecked();
   await page.getByRole('button', { name: 'Play', exact: true }).click();
+  await page.waitForURL(/\/play\?plan=.+/, { timeout: 60_000 });
+  await page.getByRole('link', { name: 'Change the plan' }).click();
   await page.waitForURL(/\/plan\/.+/, { timeout: 60_000 });
   await expect(page.getByText('Every rule is kept.')).toBeVisible();
   await expect(page.getByText('a grown-up', { exact: true }).first()).toBeVisible();
