@@ -94,7 +94,10 @@ describe('opening the data', () => {
     ],
   ])('says in one line that %s is damaged, and what to do', (_, damage) => {
     damage();
-    expect(whyNot()).toMatchObject({ problem: { code: 'damaged' }, message: expect.stringContaining('Put a copy of this directory in its place if you kept one') });
+    expect(whyNot()).toMatchObject({
+      problem: { code: 'damaged' },
+      message: expect.stringContaining('Put a copy of this directory in its place if you kept one'),
+    });
   });
   it('refuses data of a newer program by name, and leaves it as it is', () => {
     fill();

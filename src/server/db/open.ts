@@ -115,7 +115,10 @@ function refuseMissingTables(client: Database.Database, directory: string): void
 }
 
 const damaged = (directory: string, how: string): StartupError =>
-  new StartupError('damaged', `The database in ${directory} is damaged (${how}). Nothing was changed. Put a copy of this directory in its place if you kept one, or start with another: --data DIR.`);
+  new StartupError(
+    'damaged',
+    `The database in ${directory} is damaged (${how}). Nothing was changed. Put a copy of this directory in its place if you kept one, or start with another: --data DIR.`,
+  );
 
 /** What the system or the database says, as one line that says what to do. */
 function startupErrorOf(error: unknown, directory: string): StartupError {
