@@ -188,7 +188,11 @@ test('every page is open to everybody, in both schemes, on a laptop and on a pho
     const stays = await page.evaluate(coveredByBars);
     if (stays > 90) found.push(`bars that stay cover ${stays} of 256 px`);
     if (name === 'play') {
-      await page.locator('main').getByRole('button', { name: /^Table 1/ }).first().click();
+      await page
+        .locator('main')
+        .getByRole('button', { name: /^Table 1/ })
+        .first()
+        .click();
       await expect(page.getByText('How it went for').first()).toBeVisible();
       const atTable = await page.evaluate(coveredByBars);
       if (atTable > 90) found.push(`at a table, bars that stay cover ${atTable} of 256 px`);
