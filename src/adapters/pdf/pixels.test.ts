@@ -4,12 +4,12 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { PDFiumLibrary } from '@hyzyla/pdfium';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { asWritten } from '../../contract/countries';
 import { type Box, text as textBox } from '../../core/print/box';
 import { layOut } from '../../core/print/layOut';
 import { sheetKinds } from '../../core/print/registry';
 import { type SheetPage } from '../../core/print/sheetPage';
 import { sheetPdf } from './sheetPdf';
+import { usualRequest } from '../../core/print/usualRequest.testing';
 
 // What is on paper is what can be seen there: letters that a reader of text finds may still be blank. Two programs that share
 // no code with what wrote the file nor with one another make pictures of it: Poppler, and the engine of Chromium.
@@ -103,19 +103,7 @@ describe('signs on paper', () => {
 describe('every kind of sheet', () => {
   it('shows each of its words in two programs', async () => {
     const pages = sheetKinds.map((kind) => {
-      const laid = layOut(kind, {
-        parameters: {},
-        paper: 'a4',
-        seed: 41,
-        ink: 'colour',
-        duplex: 'none',
-        copies: 1,
-        form: 'usual',
-        mark: 'none',
-        gutter: 0,
-        label: '',
-        country: asWritten,
-      });
+      const laid = layOut(kind, usualRequest);
       if (!laid.ok) throw new Error(laid.problem.message);
       return laid.value.pages[0]!;
     });

@@ -1,22 +1,10 @@
 import { describe, expect, it } from 'vitest';
-import { asWritten } from '../../contract/countries';
 import { layOut, type SheetLayout } from './layOut';
 import { sheetKinds } from './registry';
 import type { SheetRequest } from './sheetPage';
+import { usualRequest } from './usualRequest.testing';
 
-const usual: SheetRequest = {
-  parameters: {},
-  paper: 'a4',
-  seed: 41,
-  ink: 'colour',
-  duplex: 'none',
-  copies: 1,
-  form: 'usual',
-  mark: 'kite',
-  gutter: 0,
-  label: 'Lamps',
-  country: asWritten,
-};
+const usual: SheetRequest = { ...usualRequest, mark: 'kite', label: 'Lamps' };
 const laid = (kind: (typeof sheetKinds)[number], more: Partial<SheetRequest> = {}): SheetLayout => {
   const result = layOut(kind, { ...usual, ...more });
   if (!result.ok) throw new Error(result.problem.message);

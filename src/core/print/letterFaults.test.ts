@@ -5,9 +5,9 @@ import { layOut } from './layOut';
 import { leastText } from './paper';
 import { sheetKindById } from './registry';
 import type { SheetPage } from './sheetPage';
-import { asWritten } from '../../contract/countries';
 
 const page = (...boxes: SheetPage['boxes'][number][]): SheetPage[] => [{ width: 210, height: 297, side: 'front', boxes }];
+import { usualRequest } from './usualRequest.testing';
 
 describe('letters on a page', () => {
   it('may be as small as eight points and no smaller', () => {
@@ -26,19 +26,7 @@ describe('letters on a page', () => {
 
 describe('wheels', () => {
   const printed = (parameters: object): string => {
-    const laid = layOut(sheetKindById('fact-wheel')!, {
-      parameters,
-      paper: 'a4',
-      seed: 41,
-      ink: 'colour',
-      duplex: 'none',
-      copies: 1,
-      form: 'usual',
-      mark: 'none',
-      gutter: 0,
-      label: '',
-      country: asWritten,
-    });
+    const laid = layOut(sheetKindById('fact-wheel')!, { ...usualRequest, parameters });
     return laid.ok ? 'printed' : laid.problem.message;
   };
   it.each([1, 2, 3, 4, 5, 6])('%i to a page of numbers up to 1,200 overlap nowhere, or are refused in words', (wheels) => {
